@@ -1,0 +1,89 @@
+<script setup lang="ts">
+import { LARGEST_FILE_BYTES, type Merge, mergeEntries, parseCellarFile } from '~/data/cellar-file'
+import { downloadCellar } from '~/data/download'
+import { sayFileProblem } from '~/wording/problems'
+
+const cellar = useCellarStore()
+const settings = useSettingsStore()
+const toast = useToast()
+const problem = ref<string>()
+const found = shallowRef<{ fileName: string, name: string, exportedAt: string, merge: Merge, lots: number }>()
+
+function exportAll() {
+  downloadCellar(cellar.isDemo ? 'The Larkrise cellar' : settings.values.cellarName || 'My cellar', cellar.entries)
+  void cellar.meta.set('lastExport', new Date().toISOString())
+}
+
+async function read(event: Event) {
+  const input = event.target as HTMLInputElement
+  const file = input.files?.[0]
+  found.value = undefined
+  problem.value = undefined
+  if (!file) return
+  if (file.size > LARGEST_FILE_BYTES) {
+    problem.value = sayFileProblem({ code: 'too-large', bytes: file.size, limitBytes: LARGEST_FILE_BYTES })
+    return
+  }
+  const parsed = parseCellarFile(await file.text())
+  input.value = ''
+  if (!parsed.ok) {
+    problem.value = `${file.name}: ${sayFileProblem(parsed.problem)} Nothing was changed.`
+    return
+  }
+  const { name, exportedAt, entries } = parsed.file
+  found.value = { fileName: file.name, name, exportedAt, merge: mergeEntries(cellar.entries, entries), lots: entries.filter(e => e.type === 'lot-started').length }
+}
+
+async function takeIn() {
+  const merge = found.value?.merge
+  if (!merge || !await cellar.add(merge.fresh)) return
+  settings.change({ asked: true, ...(!settings.values.cellarName && !cellar.isDemo && { cellarName: found.value!.name }) })
+  toast.add({ title: `${merge.fresh.length} entries came in`, color: 'primary' })
+  found.value = undefined
+}
+</script>
+
+<template>
+  <div class="data">
+    <h2>Your data</h2>
+    <p>Everything stands in this browser, on this device. Export now and then, and keep the file somewhere else.</p>
+    <div class="row">
+      <UButton size="xl" icon="i-lucide-download" :disabled="cellar.entries.length === 0" @click="exportAll">Export the cellar</UButton>
+      <span class="soft">{{ cellar.entries.length }} entries, {{ cellar.lots.length }} {{ cellar.lots.length === 1 ? 'lot' : 'lots' }}, one JSON file</span>
+    </div>
+    <div class="bring">
+      <label for="bring" class="label">Bring in a cellar file</label>
+      <p class="soft small">It is joined with what is here: nothing is overwritten, nothing comes in twice. You see what it brings first.</p>
+      <input id="bring" type="file" accept=".json,application/json" @change="read">
+      <p v-if="problem" class="message" role="alert">{{ problem }}</p>
+      <div v-if="found" class="sheet found" role="status">
+        <p><b>{{ found.name || found.fileName }}</b>, exported {{ new Date(found.exportedAt).toLocaleDateString('en-GB', { day: 'numeric', month: 'long', year: 'numeric' }) }}, holds {{ found.lots }} {{ found.lots === 1 ? 'lot' : 'lots' }}.</p>
+        <ul>
+          <li><b class="figure">{{ found.merge.fresh.length }}</b> new entries</li>
+          <li><b class="figure">{{ found.merge.present }}</b> already here</li>
+          <li v-if="found.merge.conflicts.length"><b class="figure">{{ found.merge.conflicts.length }}</b> differ from what is here; yours are kept</li>
+        </ul>
+        <div class="row"><UButton size="lg" :disabled="found.merge.fresh.length === 0" @click="takeIn">Take them in</UButton><UButton size="lg" variant="outline" @click="found = undefined">Leave it</UButton></div>
+      </div>
+    </div>
+    <h2>The demo</h2>
+    <p class="row">
+      <template v-if="cellar.isDemo">
+        <UButton size="lg" @click="cellar.open('own')">Go to my own cellar</UButton>
+        <UButton size="lg" variant="outline" @click="cellar.layOutDemo()">Lay the demo out afresh</UButton>
+      </template>
+      <UButton v-else size="lg" variant="outline" @click="cellar.open('demo')">Open the demo cellar</UButton>
+    </p>
+  </div>
+</template>
+
+<style scoped>
+.data { display: grid; gap: 14px; margin-top: 14px; max-width: 640px; }
+h2:not(:first-child) { border-top: 1.5px solid var(--line); padding-top: 18px; margin-top: 8px; }
+.row { display: flex; flex-wrap: wrap; gap: 12px 16px; align-items: center; }
+.bring { display: grid; gap: 6px; border-top: 1.5px solid var(--line); padding-top: 18px; margin-top: 8px; }
+.label { font-family: var(--font-display); font-weight: 600; font-size: 1.35rem; }
+input[type=file] { min-height: 48px; padding: 8px; border: 1.5px dashed var(--line-strong); border-radius: var(--radius-control); max-width: 100%; }
+input[type=file]::file-selector-button { min-height: 32px; padding: 0 14px; margin-right: 12px; border-radius: 8px; background: var(--skin-wash); color: var(--skin); font-weight: 600; }
+.found { padding: 16px; display: grid; gap: 10px; margin-top: 8px; }
+</style>

@@ -1,0 +1,30 @@
+<script setup lang="ts">
+const settings = useSettingsStore()
+const cellar = useCellarStore()
+const colorMode = useColorMode()
+const step = useQuantityField({ kind: 'plain', unit: '', text: String(settings.values.scaleStepG), required: true, limits: { min: 0.001, max: 50, words: 'A scale steps by 0.001 to 50 g.' } })
+watch(() => step.value, (value) => {
+  if (value !== undefined) settings.change({ scaleStepG: value })
+})
+const system = computed({ get: () => settings.values.system, set: system => settings.change({ system }) })
+const temperature = computed({ get: () => settings.values.temperature, set: temperature => settings.change({ temperature }) })
+const sugar = computed({ get: () => settings.values.sugar, set: sugar => settings.change({ sugar }) })
+const name = computed({ get: () => settings.values.cellarName, set: cellarName => settings.change({ cellarName: cellarName.slice(0, 80) }) })
+</script>
+
+<template>
+  <section class="sheet settings" aria-label="Settings">
+    <h2>How Presk shows things</h2>
+    <div class="text"><label for="s-system">Measures</label><select id="s-system" v-model="system"><option value="metric">Metric: litres, kilograms</option><option value="US">US: gallons of 3.785 L, pounds</option><option value="imperial">Imperial: gallons of 4.546 L, pounds</option></select></div>
+    <div class="text"><label for="s-temperature">Temperature</label><select id="s-temperature" v-model="temperature"><option>°C</option><option>°F</option></select></div>
+    <div class="text"><label for="s-sugar">Sugar of a must</label><select id="s-sugar" v-model="sugar"><option>°Brix</option><option>SG</option></select></div>
+    <QuantityField label="Your scale steps by" :field="step" unit-label="g" hint="smaller doses are given as a stock solution" />
+    <div class="text"><label for="s-theme">Light</label><select id="s-theme" v-model="colorMode.preference"><option value="system">As the device</option><option value="light">Light</option><option value="dark">Dark, for the cellar</option></select></div>
+    <div class="text"><label for="s-name">Name of the cellar</label><input id="s-name" v-model="name" type="text" maxlength="80" autocomplete="off"></div>
+    <p class="soft small">Kept on this device, not in the exported file.<template v-if="cellar.isDemo"> They hold for the demo and your own cellar.</template></p>
+  </section>
+</template>
+
+<style scoped>
+.settings { padding: 20px; display: grid; gap: 14px; }
+</style>

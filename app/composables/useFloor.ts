@@ -1,0 +1,22 @@
+import { type NextMove, nextMove } from '~~/core/advice'
+import type { LotState } from '~~/core/ledger'
+import { type MoveWords, sayMove } from '~/wording/moves'
+
+export interface FloorItem { lot: LotState, move: NextMove, words: MoveWords, number?: number }
+
+const ORDER = { now: 0, soon: 1, wait: 2, none: 3 } as const
+
+/** Every lot with its next move, in the order to walk through; what waits or rests has no number. */
+export function useFloor() {
+  const cellar = useCellarStore()
+  const now = useNow()
+  const items = computed<FloorItem[]>(() => {
+    const all = cellar.lots.map(lot => ({ lot, move: nextMove(lot, now.value) }))
+      .sort((a, b) => ORDER[a.move.urgency] - ORDER[b.move.urgency] || (b.lot.startedAt < a.lot.startedAt ? -1 : 1))
+    let number = 0
+    return all.map(({ lot, move }) => ({
+      lot, move, words: sayMove(move, lot), ...((move.urgency === 'now' || move.urgency === 'soon') && { number: ++number })
+    }))
+  })
+  return { items, of: (lotId: string) => items.value.find(i => i.lot.id === lotId) }
+}

@@ -1,0 +1,76 @@
+import Dexie, { type Table } from 'dexie'
+import type { Entry } from '~~/core/ledger'
+
+export type CellarName = 'own' | 'demo'
+
+/** Why something could not be stored; worded in `wording/problems.ts`. */
+export type StorageProblem = 'full' | 'blocked' | 'other'
+export class StorageError extends Error {
+  constructor(readonly operation: string, readonly problem: StorageProblem, cause: unknown) {
+    super(`${operation}: ${problem}`, { cause })
+    this.name = 'StorageError'
+  }
+}
+
+interface MetaRow { key: string, value: unknown }
+
+/**
+ * A cellar on disk: the ledger's entries, added and never changed, and a few facts about this copy of it.
+ * Version 1 is the first released schema; later versions carry their migration here.
+ */
+export class CellarDb extends Dexie {
+  entries!: Table<Entry, string>
+  meta!: Table<MetaRow, string>
+
+  constructor(name: CellarName) {
+    super(`presk-${name}`)
+    this.version(1).stores({ entries: 'id, at', meta: 'key' })
+  }
+
+  async all(): Promise<Entry[]> {
+    return this.guard('read the cellar', () => this.entries.toArray())
+  }
+
+  /** Adds entries in one transaction: all or none. Ids that are there already are left alone. Resolves after the commit. */
+  async append(entries: readonly Entry[]): Promise<void> {
+    await this.guard('write to the ledger', () => this.transaction('rw', this.entries, async () => {
+      const present = await this.entries.bulkGet(entries.map(e => e.id))
+      await this.entries.bulkAdd(entries.filter((_, i) => present[i] === undefined))
+    }))
+  }
+
+  /** Replaces the whole cellar, only used for the demo. */
+  async replaceAll(entries: readonly Entry[]): Promise<void> {
+    await this.guard('lay out the demo', () => this.transaction('rw', this.entries, async () => {
+      await this.entries.clear()
+      await this.entries.bulkAdd([...entries])
+    }))
+  }
+
+  async byIds(ids: readonly string[]): Promise<Entry[]> {
+    return (await this.guard('read the cellar', () => this.entries.bulkGet([...ids]))).filter(e => e !== undefined)
+  }
+
+  async getMeta(key: string): Promise<unknown> {
+    return this.guard('read the cellar', async () => (await this.meta.get(key))?.value)
+  }
+
+  async setMeta(key: string, value: unknown): Promise<void> {
+    await this.guard('write to the cellar', () => this.meta.put({ key, value }))
+  }
+
+  private async guard<T>(operation: string, work: () => PromiseLike<T>): Promise<T> {
+    try {
+      return await work()
+    }
+    catch (error) {
+      throw new StorageError(operation, problemOf(error), error)
+    }
+  }
+}
+
+function problemOf(error: unknown): StorageProblem {
+  const names = [error, (error as { inner?: unknown }).inner].map(e => (e as { name?: string } | undefined)?.name)
+  if (names.includes('QuotaExceededError')) return 'full'
+  return names.some(n => n === 'OpenFailedError' || n === 'MissingAPIError' || n === 'SecurityError' || n === 'InvalidStateError') ? 'blocked' : 'other'
+}

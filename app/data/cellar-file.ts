@@ -1,0 +1,70 @@
+import type { CellarFile, Entry } from '~~/core/ledger'
+import { CELLAR_FORMAT, CELLAR_VERSION, cellarFileSchema } from '~~/core/ledger/schema'
+
+/** Larger files are refused before they are read. */
+export const LARGEST_FILE_BYTES = 50 * 1024 * 1024
+
+export type FileProblem =
+  | { code: 'too-large', bytes: number, limitBytes: number }
+  | { code: 'not-json' }
+  | { code: 'foreign' }
+  | { code: 'newer', version: number }
+  | { code: 'damaged', place: string, reason: string, count: number }
+
+export interface Merge {
+  fresh: Entry[]
+  present: number
+  /** Ids that stand in both with different contents; the stored one is kept. */
+  conflicts: string[]
+}
+
+/** The whole cellar as one document. */
+export function toCellarFile(name: string, entries: readonly Entry[], exportedAt: string): CellarFile {
+  return { format: CELLAR_FORMAT, version: CELLAR_VERSION, exportedAt, name, entries: [...entries].sort((a, b) => a.id < b.id ? -1 : 1) }
+}
+
+/**
+ * Reads a cellar file. It is taken whole or refused whole, with the place and the reason.
+ * @param text the file's contents
+ */
+export function parseCellarFile(text: string): { ok: true, file: CellarFile } | { ok: false, problem: FileProblem } {
+  if (text.length > LARGEST_FILE_BYTES) return { ok: false, problem: { code: 'too-large', bytes: text.length, limitBytes: LARGEST_FILE_BYTES } }
+  let raw: unknown
+  try {
+    raw = JSON.parse(text)
+  }
+  catch {
+    return { ok: false, problem: { code: 'not-json' } }
+  }
+  const head = raw as { format?: unknown, version?: unknown } | null
+  if (typeof head !== 'object' || head?.format !== CELLAR_FORMAT) return { ok: false, problem: { code: 'foreign' } }
+  if (typeof head.version === 'number' && head.version > CELLAR_VERSION) return { ok: false, problem: { code: 'newer', version: head.version } }
+  const parsed = cellarFileSchema.safeParse(raw)
+  if (parsed.success) return { ok: true, file: parsed.data }
+  const first = parsed.error.issues[0]!
+  return { ok: false, problem: { code: 'damaged', place: first.path.join(' › ') || 'the document', reason: first.message, count: parsed.error.issues.length } }
+}
+
+/** What a file would bring: the union of the entries, by id. */
+export function mergeEntries(stored: readonly Entry[], incoming: readonly Entry[]): Merge {
+  const byId = new Map(stored.map(e => [e.id, e]))
+  const merge: Merge = { fresh: [], present: 0, conflicts: [] }
+  for (const entry of incoming) {
+    const known = byId.get(entry.id)
+    if (!known) {
+      merge.fresh.push(entry)
+      byId.set(entry.id, entry)
+    }
+    else if (sameEntry(known, entry)) merge.present++
+    else merge.conflicts.push(entry.id)
+  }
+  return merge
+}
+
+/** Equal in everything, whatever the order of the keys. */
+function sameEntry(a: unknown, b: unknown): boolean {
+  if (typeof a !== 'object' || a === null || typeof b !== 'object' || b === null) return a === b
+  const keys = Object.keys(a)
+  return keys.length === Object.keys(b).length
+    && keys.every(k => sameEntry((a as Record<string, unknown>)[k], (b as Record<string, unknown>)[k]))
+}

@@ -1,0 +1,76 @@
+import 'fake-indexeddb/auto'
+import Dexie from 'dexie'
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import { foldCellar } from '~~/core/ledger'
+import { demoCellar } from '~~/demo/scenario'
+import { CellarDb, StorageError } from './cellar-db'
+import { mergeEntries, parseCellarFile, toCellarFile } from './cellar-file'
+import { newId } from './ids'
+
+const demo = demoCellar(new Date('2026-11-23T12:00:00Z'))
+
+describe('the cellar file', () => {
+  it('the demo goes out and comes back the same', () => {
+    const back = parseCellarFile(JSON.stringify(toCellarFile(demo.name, demo.entries, demo.exportedAt)))
+    expect(back).toMatchObject({ ok: true, file: { entries: [...demo.entries] } })
+  })
+  it('the demo is sound: four lots in their vessels, nothing that cannot be, nothing ahead of the clock', () => {
+    const cellar = foldCellar(demo.entries)
+    expect(cellar.problems).toEqual([])
+    expect(cellar.lots.size).toBe(4)
+    expect(demo.entries.every(e => e.at <= '2026-11-23T12:00:00.000Z')).toBe(true)
+  })
+  it.each([
+    ['cut short', JSON.stringify(demo).slice(0, 500), 'not-json'],
+    ['foreign', '{"wines":[]}', 'foreign'],
+    ['a list', '[1,2]', 'foreign'],
+    ['newer', JSON.stringify({ ...demo, version: 9 }), 'newer'],
+    ['damaged', JSON.stringify({ ...demo, entries: [{ ...demo.entries[0], capacityL: -1 }] }), 'damaged'],
+    ['with a stranger’s field', JSON.stringify({ ...demo, entries: [{ ...demo.entries[0], extra: 1 }] }), 'damaged']
+  ])('a file that is %s is refused whole', (_name, text, code) => {
+    const parsed = parseCellarFile(text)
+    expect(parsed.ok ? 'taken' : parsed.problem.code).toBe(code)
+  })
+  it('merging is a union: nothing twice, conflicts kept apart, either order the same', () => {
+    const [a, b] = [demo.entries.slice(0, 30), demo.entries.slice(20)]
+    const ab = [...a, ...mergeEntries(a, b).fresh]
+    const ba = [...b, ...mergeEntries(b, a).fresh]
+    expect(foldCellar(ab)).toEqual(foldCellar(ba))
+    expect(mergeEntries(a, b)).toMatchObject({ present: 10, conflicts: [] })
+    const changed = { ...demo.entries[0]!, at: '2020-01-01T00:00:00.000Z' }
+    expect(mergeEntries(a, [changed])).toMatchObject({ fresh: [], conflicts: [changed.id] })
+  })
+})
+
+describe('the cellar on disk', () => {
+  let db: CellarDb
+  afterEach(() => db.close())
+  beforeEach(async () => {
+    await Dexie.delete('presk-own')
+    db = new CellarDb('own')
+  })
+  it('keeps what was appended, once', async () => {
+    await db.append(demo.entries)
+    await db.append(demo.entries.slice(0, 3))
+    expect(await db.all()).toHaveLength(demo.entries.length)
+  })
+  it('a write that fails halfway leaves nothing behind', async () => {
+    const broken = [demo.entries[0]!, { ...demo.entries[1]!, id: undefined } as never]
+    await expect(db.append(broken)).rejects.toThrow(StorageError)
+    expect(await db.all()).toEqual([])
+  })
+  it('says that the storage is full, and nothing stored is lost', async () => {
+    await db.append(demo.entries.slice(0, 2))
+    vi.spyOn(db.entries, 'bulkAdd').mockRejectedValueOnce(Object.assign(new Error('full'), { name: 'QuotaExceededError' }))
+    await expect(db.append(demo.entries.slice(2, 4))).rejects.toMatchObject({ problem: 'full' })
+    expect(await db.all()).toHaveLength(2)
+  })
+  it('remembers facts about this copy', async () => {
+    await db.setMeta('lastExport', '2026-01-01')
+    expect(await db.getMeta('lastExport')).toBe('2026-01-01')
+  })
+})
+
+it('ids sort by the time they were made', () => {
+  expect(newId(1_700_000_000_000) < newId(1_800_000_000_000)).toBe(true)
+})

@@ -1,0 +1,94 @@
+<script setup lang="ts">
+import { sayStorageProblem } from '~/wording/problems'
+
+const cellar = useCellarStore()
+const settings = useSettingsStore()
+const colorMode = useColorMode()
+const quickOpen = ref(false)
+
+const PLACES = [
+  { to: '/', label: 'Today', icon: 'i-lucide-footprints' },
+  { to: '/lots', label: 'Lots', icon: 'i-lucide-notebook-text' },
+  { to: '/bench', label: 'Bench', icon: 'i-lucide-flask-conical' },
+  { to: '/cellar', label: 'Cellar', icon: 'i-lucide-warehouse' },
+  { to: '/stores', label: 'Stores', icon: 'i-lucide-archive' }
+] as const
+
+defineShortcuts({
+  '/': () => {
+    quickOpen.value = true
+  },
+  'g-t': () => navigateTo('/'),
+  'g-l': () => navigateTo('/lots'),
+  'g-b': () => navigateTo('/bench'),
+  'g-c': () => navigateTo('/cellar'),
+  'g-s': () => navigateTo('/stores')
+})
+const dark = computed(() => colorMode.value === 'dark')
+const toggleTheme = () => {
+  colorMode.preference = dark.value ? 'light' : 'dark'
+}
+async function leaveDemo() {
+  await cellar.open('own')
+  await navigateTo('/')
+}
+</script>
+
+<template>
+  <div class="page">
+    <a href="#main" class="skip">Skip to the page</a>
+    <header class="top">
+      <NuxtLink to="/" class="wordmark" aria-label="Presk, today">Presk</NuxtLink>
+      <nav class="places" aria-label="Places">
+        <NuxtLink v-for="p in PLACES" :key="p.to" :to="p.to" :class="{ on: p.to === '/' ? $route.path === '/' : $route.path.startsWith(p.to) }">
+          <UIcon :name="p.icon" class="icon" />{{ p.label }}
+        </NuxtLink>
+      </nav>
+      <button v-if="settings.values.asked || cellar.isDemo" type="button" class="quick" aria-keyshortcuts="/" @click="quickOpen = true">
+        <UIcon name="i-lucide-pencil-line" class="icon" /><span class="long">Type a reading or a move</span><span class="short">Quick line</span><kbd>/</kbd>
+      </button>
+      <button type="button" class="theme" :aria-label="dark ? 'Light theme' : 'Dark theme'" @click="toggleTheme">
+        <UIcon :name="dark ? 'i-lucide-sun' : 'i-lucide-moon'" class="icon" />
+      </button>
+    </header>
+    <div v-if="cellar.isDemo" class="demo">
+      <span>The Larkrise cellar: <b>a demo with made-up wines.</b></span>
+      <button type="button" class="textlink" @click="leaveDemo">Go to my own cellar</button>
+    </div>
+    <div v-if="cellar.problem" class="trouble" role="alert">{{ sayStorageProblem(cellar.problem) }} <NuxtLink to="/stores" class="textlink">Export</NuxtLink></div>
+    <ShelfStrip v-if="cellar.ready" />
+    <main id="main" tabindex="-1"><slot /></main>
+    <QuickLine v-model:open="quickOpen" />
+  </div>
+</template>
+
+<style scoped>
+.page { min-height: 100dvh; display: flex; flex-direction: column; }
+.skip { position: absolute; left: -999px; }
+.skip:focus { left: 12px; top: 8px; z-index: 50; background: var(--sheet); padding: 8px 14px; }
+.top { display: flex; align-items: center; gap: 8px 26px; padding: 8px clamp(12px, 3vw, 40px); }
+.wordmark { font-family: var(--font-display); font-weight: 700; font-size: 1.5rem; letter-spacing: -0.01em; }
+.places { display: flex; gap: 4px; }
+.places a { display: flex; align-items: center; gap: 8px; padding: 0 12px; min-height: 44px; border-radius: var(--radius-control); font-weight: 500; }
+.places a .icon { display: none; }
+.places a.on { background: var(--skin-wash); color: var(--skin); font-weight: 700; }
+.icon { width: 20px; height: 20px; flex: none; }
+.quick { margin-left: auto; display: flex; align-items: center; gap: 10px; min-height: 44px; min-width: 280px; padding: 0 12px; border: 1.5px solid var(--line-strong); border-radius: var(--radius-control); background: var(--sheet); color: var(--ink-soft); cursor: text; }
+.quick kbd { margin-left: auto; border: 1.5px solid var(--line); border-radius: 6px; padding: 0 8px; font-family: var(--font-display); }
+.quick .short { display: none; }
+.theme { width: 44px; height: 44px; display: grid; place-items: center; border-radius: var(--radius-control); cursor: pointer; }
+.top > .theme:nth-child(3) { margin-left: auto; }
+.demo { background: var(--skin-wash); padding: 6px clamp(12px, 3vw, 40px); display: flex; flex-wrap: wrap; gap: 4px 16px; font-size: 0.95rem; }
+.trouble { background: var(--stop-wash); color: var(--stop); padding: 10px clamp(12px, 3vw, 40px); font-weight: 600; }
+main { flex: 1; width: 100%; max-width: 1280px; margin: 0 auto; padding: 24px clamp(14px, 3vw, 40px) 56px; outline: none; }
+@media (max-width: 760px) {
+  .top { padding-block: 4px; }
+  .places { position: fixed; inset: auto 0 0; z-index: 20; justify-content: space-around; background: var(--sheet); border-top: 1.5px solid var(--line); padding: 4px 4px max(4px, env(safe-area-inset-bottom)); }
+  .places a { flex: 1; flex-direction: column; gap: 2px; justify-content: center; min-height: 54px; font-size: 0.82rem; padding: 0; }
+  .places a .icon { display: block; }
+  .quick { min-width: 0; }
+  .quick .long, .quick kbd { display: none; }
+  .quick .short { display: inline; }
+  main { padding-top: 18px; padding-bottom: 96px; }
+}
+</style>

@@ -1,0 +1,137 @@
+import { type CellarState, type Draft, type Entry, type LotState, foldCellar } from '~~/core/ledger'
+import { CellarDb, type CellarName, StorageError } from '~/data/cellar-db'
+import { newId } from '~/data/ids'
+
+const WHICH = 'presk.cellar'
+const DEVICE = 'presk.device'
+
+/** The ledger in memory, the state it tells, and the way in for new entries. Several tabs stay in step. */
+export const useCellarStore = defineStore('cellar', () => {
+  const which = ref<CellarName>('own')
+  const entries = shallowRef<readonly Entry[]>([])
+  const ready = ref(false)
+  const problem = shallowRef<StorageError>()
+  const lastAction = shallowRef<Entry[]>([])
+  let db: CellarDb | undefined
+  let channel: BroadcastChannel | undefined
+
+  const state = computed<CellarState>(() => foldCellar(entries.value))
+  const lots = computed<LotState[]>(() => [...state.value.lots.values()])
+  const isDemo = computed(() => which.value === 'demo')
+
+  async function open(name: CellarName = remembered()): Promise<void> {
+    ready.value = false
+    which.value = name
+    keep(WHICH, name)
+    db?.close()
+    channel?.close()
+    db = new CellarDb(name)
+    channel = new BroadcastChannel(`presk-${name}`)
+    channel.onmessage = message => takeFromOtherTab(message.data)
+    try {
+      entries.value = await db.all()
+      if (name === 'demo' && entries.value.length === 0) await layOutDemo()
+      problem.value = undefined
+    }
+    catch (error) {
+      if (!(error instanceof StorageError)) throw error
+      entries.value = []
+      problem.value = error
+    }
+    ready.value = true
+  }
+
+  /** Fresh demo data, dated from today. */
+  async function layOutDemo(): Promise<void> {
+    const { demoCellar } = await import('~~/demo/scenario')
+    const { cellarFileSchema } = await import('~~/core/ledger/schema')
+    const file = cellarFileSchema.parse(demoCellar(new Date()))
+    await db!.replaceAll(file.entries)
+    entries.value = file.entries
+    channel?.postMessage({ reload: true })
+  }
+
+  /**
+   * Writes what happened. All drafts of one action are stored together or not at all; the state changes after the commit.
+   * @returns the entries as written, or undefined when they could not be stored (`problem` says why)
+   */
+  async function log(drafts: Draft[]): Promise<Entry[] | undefined> {
+    const now = new Date().toISOString()
+    const written = drafts.map((draft, i) => ({ id: newId(Date.now() + i), device: device(), at: now, written: now, ...draft }) as Entry)
+    const done = await add(written)
+    if (done) lastAction.value = written
+    return done ? written : undefined
+  }
+
+  /** Adds entries that carry their ids already, from a file. */
+  async function add(written: readonly Entry[]): Promise<boolean> {
+    try {
+      // A copy free of Vue's proxies, as structured cloning wants it.
+      const plain = JSON.parse(JSON.stringify(written)) as Entry[]
+      await db!.append(plain)
+      entries.value = [...entries.value, ...plain]
+      channel?.postMessage({ added: plain.map(e => e.id) })
+      problem.value = undefined
+      return true
+    }
+    catch (error) {
+      if (!(error instanceof StorageError)) throw error
+      problem.value = error
+      return false
+    }
+  }
+
+  /** Strikes entries out; they stay in the ledger, marked. */
+  async function strike(ids: readonly string[], reason: string): Promise<boolean> {
+    const done = await log(ids.map(targetId => ({ type: 'correction' as const, targetId, reason, replacement: null })))
+    lastAction.value = []
+    return done !== undefined
+  }
+
+  const undo = (): Promise<boolean> => strike(lastAction.value.map(e => e.id), 'Undone')
+
+  async function takeFromOtherTab(message: { added?: string[], reload?: boolean }): Promise<void> {
+    if (!db) return
+    if (message.reload) entries.value = await db.all()
+    else if (message.added) {
+      const known = new Set(entries.value.map(e => e.id))
+      const news = await db.byIds(message.added.filter(id => !known.has(id)))
+      if (news.length > 0) entries.value = [...entries.value, ...news]
+    }
+  }
+
+  const meta = { get: (key: string) => db!.getMeta(key), set: (key: string, value: unknown) => db!.setMeta(key, value) }
+  return { which, isDemo, ready, problem, entries, state, lots, lastAction, open, log, add, strike, undo, layOutDemo, meta }
+})
+
+function remembered(): CellarName {
+  try {
+    return localStorage.getItem(WHICH) === 'demo' ? 'demo' : 'own'
+  }
+  catch {
+    return 'own'
+  }
+}
+
+function keep(key: string, value: string): void {
+  try {
+    localStorage.setItem(key, value)
+  }
+  catch {
+    // Refused in some private windows: then it is asked again next time.
+  }
+}
+
+/** A name for this device in the ledger, made once. */
+function device(): string {
+  try {
+    const known = localStorage.getItem(DEVICE)
+    if (known) return known
+  }
+  catch {
+    return 'private-window'
+  }
+  const made = `device-${crypto.randomUUID().slice(0, 8)}`
+  keep(DEVICE, made)
+  return made
+}

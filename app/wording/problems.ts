@@ -1,0 +1,62 @@
+import type { Likelihood } from '~~/core/advice'
+import type { LedgerProblem, ReadingQuantity } from '~~/core/ledger'
+import type { QuantityKind, QuantityProblem } from '~~/core/units'
+import type { StorageError } from '~/data/cellar-db'
+import type { FileProblem } from '~/data/cellar-file'
+import { QUANTITY, QUANTITY_UNIT } from './terms'
+
+/** What is wrong with something typed, in one sentence that says what to do. */
+export function sayQuantityProblem(problem: QuantityProblem, kind: QuantityKind): string {
+  switch (problem.code) {
+    case 'empty': return 'This is needed.'
+    case 'not-a-number': return `“${problem.text}” is not a number. Write it like 12.4 or 12,4.`
+    case 'unknown-unit': return problem.known.length > 0
+      ? `“${problem.unit}” is not a unit for this. Use ${problem.known.join(', ')}.`
+      : `Write the number alone, without “${problem.unit}”.`
+    case 'which-gallon': return 'Which gallon? Write “US gal” (3.785 L) or “imp gal” (4.546 L).'
+    case 'too-few-digits': return kind === 'sugar'
+      ? `“${problem.text}” is too coarse for a gravity. Read three decimals, like 1.092, or type 1092.`
+      : `“${problem.text}” has too few digits.`
+  }
+}
+
+const shown = (quantity: ReadingQuantity, value: number): string =>
+  `${quantity === 'sg' ? value.toFixed(3) : String(Number(value.toPrecision(4)))}${QUANTITY_UNIT[quantity] && quantity !== 'sg' ? ` ${QUANTITY_UNIT[quantity]}` : ''}`
+
+/** Why a reading is asked about or refused. */
+export function sayLikelihood(quantity: ReadingQuantity, value: number, likelihood: Exclude<Likelihood, { verdict: 'fine' }>): string {
+  const name = quantity === 'ph' || quantity === 'ta' ? QUANTITY[quantity] : `A ${QUANTITY[quantity]} of`
+  const percent = quantity === 'ta' && value < 1.6 ? ' If your kit reads in per cent, multiply by ten.' : ''
+  return likelihood.verdict === 'refuse'
+    ? `${name} ${shown(quantity, value)} cannot be: it lies between ${shown(quantity, likelihood.min)} and ${shown(quantity, likelihood.max)}.${percent}`
+    : `${name} ${shown(quantity, value)} is unusual.${percent} Is it right?`
+}
+
+export function sayStorageProblem(error: StorageError): string {
+  switch (error.problem) {
+    case 'full': return 'The browser’s storage is full, so this was not saved. Nothing stored was lost. Export the cellar, then free some space.'
+    case 'blocked': return 'This browser does not let Presk store anything here (a private window, perhaps). What you enter now is lost when the tab closes.'
+    case 'other': return `Presk could not ${error.operation}. Nothing stored was lost. Try again, and export the cellar if it happens twice.`
+  }
+}
+
+export function sayFileProblem(problem: FileProblem): string {
+  switch (problem.code) {
+    case 'too-large': return `This file has ${Math.round(problem.bytes / 1e6)} MB; the largest Presk reads is ${Math.round(problem.limitBytes / 1e6)} MB.`
+    case 'not-json': return 'This is not a whole JSON document. It may have been cut short on its way here.'
+    case 'foreign': return 'This file was not written by Presk: it does not say “presk-cellar”.'
+    case 'newer': return `This file has format ${problem.version}, from a newer Presk. Update this one first.`
+    case 'damaged': return `This file is damaged at ${problem.place}: ${problem.reason}.${problem.count > 1 ? ` ${problem.count - 1} more places like it.` : ''}`
+  }
+}
+
+export function sayLedgerProblem(problem: LedgerProblem): string {
+  switch (problem.code) {
+    case 'unknown-lot': return 'An entry speaks of a lot that is not in this cellar.'
+    case 'unknown-vessel': return 'An entry speaks of a vessel that is not in this cellar.'
+    case 'vessel-taken': return 'A vessel was filled while another lot was in it.'
+    case 'overfull': return `A vessel of ${problem.capacityL} L is said to hold ${problem.litres.toFixed(1)} L.`
+    case 'more-out-than-in': return `${problem.outL.toFixed(1)} L were said to leave a vessel that held ${problem.heldL.toFixed(1)} L.`
+    case 'cannot-compute': return `A reading (${problem.value}) lies outside what can be computed and was left out.`
+  }
+}

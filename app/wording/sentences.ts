@@ -1,0 +1,54 @@
+import type { Fact } from '~~/core/ledger'
+import type { Shown } from '~/composables/useFormat'
+import { MATERIAL, OBSERVATION, OPERATION, QUANTITY, STREAM, materialName } from './terms'
+
+interface Format {
+  volume: (l: number) => Shown
+  mass: (kg: number) => Shown
+  temperature: (c: number) => Shown
+  words: (s: Shown) => string
+}
+type Names = { lot: (id: string) => string, vessel: (id: string | undefined) => string, instrument: (id: string) => string }
+
+/** A ledger entry as a sentence that somebody would say. */
+export function sayFact(fact: Fact, f: Format, names: Names): string {
+  switch (fact.type) {
+    case 'lot-started': {
+      const brought = fact.massKg ? `${f.words(f.mass(fact.massKg))} of fruit` : f.words(f.volume(fact.volumeL))
+      const reckoned = fact.volumeIs === 'expected' ? `, about ${f.words(f.volume(fact.volumeL))} of juice to expect` : ''
+      return `Started with ${brought}${reckoned}: ${STREAM[fact.stream].toLowerCase()}${fact.vesselId ? `, in ${names.vessel(fact.vesselId)}` : ''}.`
+    }
+    case 'reading': return sayReading(fact, f, names)
+    case 'addition': {
+      const plan = fact.planned !== undefined && Math.abs(fact.planned - fact.actual) > 0.0499 ? ` (the plan said ${Number(fact.planned.toPrecision(3))} ${fact.unit})` : ''
+      return `${trim(fact.actual)} ${fact.unit} of ${materialName(fact.material)} went in${plan}${fact.purpose ? `, ${fact.purpose}` : ''}.`
+    }
+    case 'inoculation': return `${fact.organism === 'yeast' ? 'Yeast' : 'Malolactic bacteria'} pitched: ${fact.culture.toLowerCase()}${fact.grams ? `, ${trim(fact.grams)} g` : ''}.`
+    case 'operation': return `${OPERATION[fact.what]}${fact.note ? `: ${fact.note}` : ''}.`
+    case 'observation': return `${OBSERVATION[fact.what]}: ${fact.text}`
+    case 'transfer': return `${f.words(f.volume(fact.inL))} moved${fact.from.vesselId ? ` from ${names.vessel(fact.from.vesselId)}` : ''}${fact.to.vesselId ? ` to ${names.vessel(fact.to.vesselId)}` : ''}${fact.outL - fact.inL > 0.05 ? `, ${f.words(f.volume(fact.outL - fact.inL))} left behind` : ''}.`
+    case 'bottling': return `Bottled: ${fact.bottles.map(b => `${b.count} of ${b.sizeMl} mL`).join(', ')}.`
+    case 'vessel-added': return `Vessel ${fact.name}, ${f.words(f.volume(fact.capacityL))}.`
+    case 'instrument-added': return `Instrument ${fact.name}.`
+    case 'instrument-checked': return `${names.instrument(fact.instrumentId)} checked: it shows ${fact.offset} too much${fact.adjusted ? ', set right' : ''}.`
+    case 'task-ended': return `${fact.task} ${fact.outcome}.`
+  }
+}
+
+const UNIT_BEHIND: Partial<Record<Fact['type'] | string, string>> = { brix: ' °Brix', ta: ' g/L', freeSo2: ' mg/L', totalSo2: ' mg/L', malic: ' g/L', yan: ' mg/L', sugar: ' g/L', abv: ' % vol' }
+
+function sayReading(fact: Extract<Fact, { type: 'reading' }>, f: Format, names: Names): string {
+  const value = fact.quantity === 'temperature' ? f.words(f.temperature(fact.value))
+    : fact.quantity === 'volume' ? f.words(f.volume(fact.value))
+      : fact.quantity === 'sg' ? fact.value.toFixed(3)
+        : fact.quantity === 'ta' ? `${fact.value.toFixed(1)} g/L`
+          : `${trim(fact.value)}${UNIT_BEHIND[fact.quantity] ?? ''}`
+  const titrated = fact.titration ? `, ${trim(fact.titration.titrantMl)} mL of ${trim(fact.titration.normality)} N on ${trim(fact.titration.sampleMl)} mL` : ''
+  const sample = fact.sampleC !== undefined ? `, sample at ${f.words(f.temperature(fact.sampleC))}` : ''
+  const by = fact.instrumentId ? ` (${names.instrument(fact.instrumentId)})` : ''
+  const name = QUANTITY[fact.quantity]
+  return `${name.charAt(0).toUpperCase()}${name.slice(1)} ${value}${titrated}${sample}${by}.`.replace(/^PH/, 'pH')
+}
+
+const trim = (value: number): string => String(Number(value.toPrecision(4)))
+export const isSulphite = (material: string): boolean => material in MATERIAL && material.includes('sulphite')

@@ -1,0 +1,13 @@
+import type { SulphiteFinding } from '~~/core/sulphite'
+
+/** Findings on a sulphite dose, in words. */
+export function saySulphiteFinding(finding: SulphiteFinding): string {
+  switch (finding.code) {
+    case 'ph-too-high': return `At pH ${finding.ph.toFixed(2)} no sensible amount of sulphite protects. Bring the pH down first.`
+    case 'below-scale': return `${finding.grams.toFixed(2)} g is too little for a scale that steps by ${finding.resolutionG} g. Use the stock solution.`
+    case 'near-total-limit': return `Total SO₂ would come to ${finding.totalMgPerL.toFixed(0)} mg/L, near the limit of ${finding.limitMgPerL}.`
+    case 'over-total-limit': return `Total SO₂ would come to ${finding.totalMgPerL.toFixed(0)} mg/L, over the limit of ${finding.limitMgPerL}. Check the pH before adding more.`
+    case 'already-there': return `Free SO₂ ${finding.freeMgPerL.toFixed(0)} mg/L already meets the ${finding.targetFreeMgPerL.toFixed(0)} mg/L this pH asks for. Nothing to add.`
+    case 'large-dose': return `${finding.addMgPerL.toFixed(0)} mg/L in one go is a lot. Check the pH reading, and add it in two parts a day apart.`
+  }
+}

@@ -1,0 +1,146 @@
+import { ACIDS, ACID_NAMES, type AcidName, PKA_SHIFT_PER_ABV, PKW } from './constants'
+
+/** Molar composition of a wine as the model sees it, mol/L. */
+export interface Composition {
+  acids: Record<AcidName, number>
+  /** Strong cations less strong anions, mol of charge per litre: nearly all potassium. */
+  strongIon: number
+  /** % vol */
+  abv: number
+}
+
+export interface Charge {
+  /** Net charge, mol/L: zero when pH and composition belong together. */
+  balance: number
+  /** d balance / d pH, always below zero. */
+  slope: number
+  ionicStrength: number
+}
+
+/**
+ * Relative permittivity of water and ethanol falls about 0.55 per % vol (from memory), and A of Debye and Hückel rises with
+ * the power −3/2 of it; 0.509 in water at 25 °C.
+ */
+const debyeHueckel = (abv: number): number => 0.509 * Math.sqrt(78.4 / (78.4 - 0.55 * abv)) * 78.4 / (78.4 - 0.55 * abv)
+
+/** Davies: −log γ for a charge of one; z² times that for z. */
+function davies(ionicStrength: number, abv: number): number {
+  const root = Math.sqrt(ionicStrength)
+  return debyeHueckel(abv) * (root / (1 + root) - 0.3 * ionicStrength)
+}
+
+/** A composition laid out for the solvers: the acids in the order of ACID_NAMES. */
+export interface Moles { strongIon: number, moles: Float64Array }
+export const molesOf = (composition: Composition): Moles => ({ strongIon: composition.strongIon, moles: Float64Array.from(ACID_NAMES, name => composition.acids[name]) })
+
+/** Everything that depends on alcohol and ionic strength alone. */
+export interface Medium {
+  /** 1/γ of a single charge. */
+  growth: number
+  /** Acid constants as they act on concentrations at a measured (activity) pH: three for each acid of ACID_NAMES, 0 beyond its last step. */
+  ka: Float64Array
+}
+
+/** Constants at no ionic strength, by alcohol; the last few are kept, because one wine is solved many times. */
+const thermodynamic = new Map<number, Float64Array>()
+
+function thermodynamicConstants(abv: number): Float64Array {
+  let k = thermodynamic.get(abv)
+  if (!k) {
+    k = new Float64Array(ACID_NAMES.length * 3)
+    ACID_NAMES.forEach((name, a) => ACIDS[name].pka.forEach((pka, step) => {
+      k![a * 3 + step] = 10 ** -(pka + PKA_SHIFT_PER_ABV[step]! * abv)
+    }))
+    if (thermodynamic.size > 32) thermodynamic.clear()
+    thermodynamic.set(abv, k)
+  }
+  return k
+}
+
+/**
+ * The medium: thermodynamic pKa shifted for alcohol, then turned to mixed constants (proton as activity, as a pH meter
+ * reads it; the rest as concentrations) with the Davies equation. The step that makes an ion of charge z grows by
+ * γ^−(z² − (z − 1)²), so by the odd powers of 1/γ.
+ */
+export function mediumOf(abv: number, ionicStrength: number): Medium {
+  return moveMedium({ growth: 1, ka: new Float64Array(ACID_NAMES.length * 3) }, abv, ionicStrength)
+}
+
+/** The same into a medium that is there already: a solver moves one along instead of making dozens. */
+export function moveMedium(medium: Medium, abv: number, ionicStrength: number): Medium {
+  const growth = Math.exp(davies(ionicStrength, abv) * Math.LN10)
+  const k0 = thermodynamicConstants(abv)
+  const { ka } = medium
+  const second = growth * growth * growth
+  const third = second * growth * growth
+  for (let i = 0; i < ka.length; i += 3) {
+    ka[i] = k0[i]! * growth
+    ka[i + 1] = k0[i + 1]! * second
+    ka[i + 2] = k0[i + 2]! * third
+  }
+  medium.growth = growth
+  return medium
+}
+
+const WATER = 10 ** -PKW
+/** 10^(−pH), by the faster exponential. */
+const protonActivity = (ph: number): number => Math.exp(-ph * Math.LN10)
+
+/** One mole of an acid at a pH. */
+export interface AcidCharge {
+  /** Mean negative charge. */
+  z: number
+  /** Variance of the charge: how the mean answers to the pH, dz/dpH = ln 10 · variance. */
+  variance: number
+  /** Share in the ionic strength, ½ Σ z² x. */
+  strength: number
+}
+
+function chargeOf(ka: Float64Array, acid: number, h: number): AcidCharge {
+  const k1 = ka[acid * 3]!
+  const k2 = ka[acid * 3 + 1]!
+  const k3 = ka[acid * 3 + 2]!
+  const a1 = k1 / h
+  const a2 = a1 * k2 / h
+  const a3 = a2 * k3 / h
+  const sum = 1 + a1 + a2 + a3
+  const z = (a1 + 2 * a2 + 3 * a3) / sum
+  const squares = (a1 + 4 * a2 + 9 * a3) / sum
+  return { z, variance: squares - z * z, strength: squares / 2 }
+}
+
+const indexOf = Object.fromEntries(ACID_NAMES.map((name, i) => [name, i])) as Record<AcidName, number>
+
+/** Charge of one mole of an acid at a pH. */
+export const acidCharge = (name: AcidName, ph: number, medium: Medium): AcidCharge => chargeOf(medium.ka, indexOf[name], protonActivity(ph))
+
+/** Share of an acid that carries exactly one charge at a pH. */
+export function singlyCharged(name: AcidName, ph: number, medium: Medium): number {
+  const h = protonActivity(ph)
+  const i = indexOf[name] * 3
+  const a1 = medium.ka[i]! / h
+  const a2 = a1 * medium.ka[i + 1]! / h
+  return a1 / (1 + a1 + a2 + a2 * medium.ka[i + 2]! / h)
+}
+
+/**
+ * Charge balance of a composition at a pH in a given medium, its slope, and the ionic strength that follows.
+ * @param extraBase base added by a titration, mol/L
+ */
+export function chargeAt(ph: number, { strongIon, moles }: Moles, medium: Medium, extraBase = 0): Charge {
+  const h = protonActivity(ph)
+  const proton = h * medium.growth
+  const hydroxide = WATER / h * medium.growth
+  let negative = hydroxide
+  let strength = (proton + hydroxide + Math.abs(strongIon) + extraBase) / 2
+  let fall = proton + hydroxide
+  for (let i = 0; i < moles.length; i++) {
+    const x = moles[i]!
+    if (x === 0) continue
+    const charge = chargeOf(medium.ka, i, h)
+    negative += x * charge.z
+    fall += x * charge.variance
+    strength += x * charge.strength
+  }
+  return { balance: strongIon + extraBase + proton - negative, slope: -Math.LN10 * fall, ionicStrength: strength }
+}

@@ -1,0 +1,8 @@
+export { READING_LIMITS, likely } from './likely'
+export type { Likelihood } from './likely'
+export { MUST_WINDOWS, judgeLot, judgeMust } from './must-windows'
+export type { Judgement, MustQuantity, Window } from './must-windows'
+export { WAIT_AFTER_SULPHITE_H, nextMove } from './next-move'
+export type { NextMove } from './next-move'
+export { yieldOfFruit, yieldOfVolume } from './yield'
+export type { Yield } from './yield'

@@ -1,0 +1,2 @@
+export { PROFILES, levelFor, vesselHeightDm } from './vessel-profile'
+export type { VesselKind } from './vessel-profile'

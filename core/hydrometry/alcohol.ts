@@ -1,0 +1,105 @@
+import { findRoot, within } from '../units'
+import { ETHANOL_DENSITY, ethanolWaterDensity, waterDensity } from './density'
+import { SUGAR_FREE_EXTRACT_G_PER_L, brixFromSg, sugarScales } from './sugar-scales'
+
+const WATER_20 = waterDensity(20)
+
+/** g of sugar for 1 % vol: the convention of the EU and the OIV, and the schools around it. */
+export const SUGAR_PER_PERCENT = { convention: 16.83, low: 17, high: 18 } as const
+
+export interface PotentialAlcohol {
+  /** % vol by 16.83 g/L of sugar (Regulation (EC) 607/2009 and OIV practice). */
+  abv: number
+  /** % vol by 17 and by 18 g/L. */
+  by17: number
+  by18: number
+  /** The sugar it starts from, less the sugar-free extract, g/L. */
+  sugarGPerL: number
+}
+
+/**
+ * Alcohol a must can give when all its sugar ferments.
+ * @param brix 0 to 45
+ * @returns % vol by the schools
+ * @throws LimitError
+ * @example potentialAlcohol(24.6).abv // 14.7
+ */
+export function potentialAlcohol(brix: number): PotentialAlcohol {
+  const sugarGPerL = sugarScales(within('brix', brix, 0, 45), 'brix').fermentableGPerL
+  return {
+    abv: sugarGPerL / SUGAR_PER_PERCENT.convention,
+    by17: sugarGPerL / SUGAR_PER_PERCENT.low,
+    by18: sugarGPerL / SUGAR_PER_PERCENT.high,
+    sugarGPerL
+  }
+}
+
+/**
+ * True extract of a wine from its gravity and alcohol by Tabarié's relation (OIV-MA-AS2-03B):
+ * SG of the dealcoholised wine = SG − SG of the alcohol + 1.
+ * @param sg SG 20/20
+ * @param abv % vol, 0 to 25
+ * @returns extract as sucrose, g per 100 g of dealcoholised wine, never below 0
+ * @throws LimitError
+ * @example trueExtractBrix(0.994, 13) // 2.9
+ */
+export function trueExtractBrix(sg: number, abv: number): number {
+  return Math.max(0, brixFromSg(sg - ethanolWaterDensity(abv) / WATER_20 + 1))
+}
+
+/**
+ * Sugar left in a wine from its gravity and alcohol: true extract less the sugar-free extract.
+ * @param sg SG 20/20
+ * @param abv % vol
+ * @param sugarFreeGPerL sugar-free extract, g/L
+ * @returns g/L, never below 0; good to about ±5 g/L, so near dryness only a sugar test decides
+ * @throws LimitError
+ * @example residualSugar(1.010, 10) // about 39
+ */
+export function residualSugar(sg: number, abv: number, sugarFreeGPerL = SUGAR_FREE_EXTRACT_G_PER_L): number {
+  return Math.max(0, sugarScales(trueExtractBrix(sg, abv), 'brix').sugarGPerL - sugarFreeGPerL)
+}
+
+export interface ActualAlcohol {
+  /** Balling's extract balance with Tabarié's true extract, % vol: the default. */
+  balling: number
+  /** Balling with the usual short cut for real extract, 0.1808·original + 0.8192·apparent. */
+  ballingShort: number
+  /** (original − current) × 131.25 */
+  factor131: number
+  /** (original − current) × 129 */
+  factor129: number
+  /** fall in Oechsle ÷ 7.5 */
+  oechsle75: number
+}
+
+/**
+ * Alcohol made between two gravities, nothing added in between. Balling (1843): 2.0665 g extract → 1 g ethanol
+ * + 0.9565 g CO₂ + 0.11 g yeast, so A % mass = (p − n)/(2.0665 − 0.010665·p).
+ * @param originalSg SG 20/20 before fermentation
+ * @param currentSg SG 20/20 now, not above the original
+ * @returns % vol by each school
+ * @throws LimitError
+ * @example actualAlcohol(1.09, 0.996).balling // 12.6
+ */
+export function actualAlcohol(originalSg: number, currentSg: number): ActualAlcohol {
+  within('originalSg', originalSg, 1, 1.2)
+  within('currentSg', currentSg, 0.97, originalSg)
+  const p = brixFromSg(originalSg)
+  const fall = originalSg - currentSg
+  const byExtract = (n: number) => (p - n) / (2.0665 - 0.010665 * p) * currentSg * WATER_20 / ETHANOL_DENSITY
+  const own = findRoot(abv => byExtract(realExtractPercent(currentSg, abv)) - abv, 0, 25, 1e-9)
+  return {
+    balling: fall === 0 ? 0 : own.x,
+    ballingShort: byExtract(0.1808 * p + 0.8192 * brixFromSg(currentSg)),
+    factor131: fall * 131.25,
+    factor129: fall * 129,
+    oechsle75: fall * 1000 / 7.5
+  }
+}
+
+/** True extract as % of the mass of the wine itself, which is what the balance counts. */
+function realExtractPercent(sg: number, abv: number): number {
+  const residueSg = sg - ethanolWaterDensity(abv) / WATER_20 + 1
+  return brixFromSg(Math.max(0.98, residueSg)) * residueSg / sg
+}

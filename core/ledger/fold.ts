@@ -1,0 +1,126 @@
+import { assertNever } from '../units'
+import { standingFacts } from './corrections'
+import type { Entry, EntryOf, Fact } from './entry'
+import { foldAddition } from './fold-addition'
+import { foldReading } from './fold-reading'
+import { foldTransfer } from './fold-transfer'
+import type { CellarState, LotState } from './state'
+
+/**
+ * The whole cellar as its ledger tells it. Pure: the same entries in any order give the same state.
+ * Instruments and vessels are gathered first, because a check entered later speaks for readings made earlier.
+ * @param entries all entries, without duplicates
+ * @param until only what happened up to this instant (ISO, UTC); everything when left out
+ * @returns lots, vessels, instruments, and what in the ledger cannot be
+ */
+export function foldCellar(entries: readonly Entry[], until?: string): CellarState {
+  const cellar: CellarState = { lots: new Map(), vessels: new Map(), instruments: new Map(), problems: [] }
+  const facts = standingFacts(entries).filter(f => !f.struck).map(f => f.fact)
+  const checks: EntryOf<'instrument-checked'>[] = []
+  for (const fact of facts) {
+    if (fact.type === 'instrument-added') {
+      cellar.instruments.set(fact.instrumentId, {
+        id: fact.instrumentId, name: fact.name, kind: fact.kind, checks: [],
+        ...(fact.calibrationC !== undefined && { calibrationC: fact.calibrationC }), ...(fact.step !== undefined && { step: fact.step })
+      })
+    }
+    else if (fact.type === 'instrument-checked') checks.push(fact)
+    else if (fact.type === 'vessel-added') {
+      cellar.vessels.set(fact.vesselId, {
+        id: fact.vesselId, name: fact.name, kind: fact.kind, capacityL: fact.capacityL, litres: 0,
+        ...(fact.material !== undefined && { material: fact.material })
+      })
+    }
+  }
+  for (const check of checks) cellar.instruments.get(check.instrumentId)?.checks.push(check)
+  for (const fact of facts) {
+    if (until === undefined || fact.at <= until) foldFact(cellar, fact)
+  }
+  fillVessels(cellar)
+  return cellar
+}
+
+/** What each vessel holds at the end, and whether it can. */
+function fillVessels(cellar: CellarState): void {
+  for (const lot of cellar.lots.values()) {
+    for (const [vesselId, litres] of lot.contents) {
+      const vessel = cellar.vessels.get(vesselId)
+      if (!vessel) continue
+      vessel.litres = litres
+      if (litres > vessel.capacityL * 1.001) {
+        cellar.problems.push({ code: 'overfull', entryId: lot.volume.from.at(-1)!, vesselId, litres, capacityL: vessel.capacityL })
+      }
+    }
+  }
+}
+
+function foldFact(cellar: CellarState, fact: Fact): void {
+  switch (fact.type) {
+    case 'vessel-added': case 'instrument-added': case 'instrument-checked': return
+    case 'lot-started': return startLot(cellar, fact)
+    case 'transfer': return foldTransfer(cellar, fact)
+    case 'reading': case 'addition': case 'inoculation': case 'operation': case 'observation': case 'bottling': case 'task-ended': {
+      const lot = cellar.lots.get(fact.lotId)
+      if (!lot) {
+        cellar.problems.push({ code: 'unknown-lot', entryId: fact.id, lotId: fact.lotId })
+        return
+      }
+      lot.lastAt = fact.at
+      return foldIntoLot(cellar, lot, fact)
+    }
+    default: return assertNever(fact)
+  }
+}
+
+function foldIntoLot(cellar: CellarState, lot: LotState, fact: Extract<Fact, { lotId: string }>): void {
+  switch (fact.type) {
+    case 'reading': return foldReading(cellar, lot, fact)
+    case 'addition': return foldAddition(lot, fact)
+    case 'inoculation':
+      if (fact.organism === 'yeast') {
+        lot.inoculatedAt ??= fact.at
+        if (lot.stage === 'must') lot.stage = 'fermenting'
+      }
+      return
+    case 'bottling':
+      lot.bottles += fact.bottles.reduce((sum, b) => sum + b.count, 0)
+      lot.stage = 'bottled'
+      return
+    case 'operation': case 'observation': case 'task-ended': case 'lot-started': return
+    default: return assertNever(fact)
+  }
+}
+
+/** A volume reckoned from the fruit is known to about a sixth, one read from a scale on the vessel to two hundredths. */
+const VOLUME_SPREAD = { expected: 0.15, measured: 0.02 } as const
+
+function startLot(cellar: CellarState, start: EntryOf<'lot-started'>): void {
+  const lot: LotState = {
+    id: start.lotId,
+    name: start.name,
+    stream: start.stream,
+    style: start.style,
+    varieties: start.varieties,
+    startedAt: start.at,
+    lastAt: start.at,
+    stage: 'must',
+    volume: {
+      value: start.volumeL, origin: start.volumeIs === 'measured' ? 'measured' : 'estimated', at: start.at,
+      uncertainty: start.volumeL * VOLUME_SPREAD[start.volumeIs], from: [start.id]
+    },
+    contents: new Map(),
+    others: {},
+    so2AddedMgPerL: 0,
+    added: new Map(),
+    bottles: 0,
+    ...(start.vintage !== undefined && { vintage: start.vintage }),
+    ...(start.origin !== undefined && { origin: start.origin }),
+    ...(start.massKg !== undefined && { massKg: start.massKg })
+  }
+  cellar.lots.set(start.lotId, lot)
+  const vessel = start.vesselId ? cellar.vessels.get(start.vesselId) : undefined
+  if (start.vesselId && !vessel) cellar.problems.push({ code: 'unknown-vessel', entryId: start.id, vesselId: start.vesselId })
+  if (vessel?.lotId) cellar.problems.push({ code: 'vessel-taken', entryId: start.id, vesselId: vessel.id, byLotId: vessel.lotId })
+  else if (vessel) vessel.lotId = lot.id
+  lot.contents.set(vessel && vessel.lotId === lot.id ? vessel.id : '', start.volumeL)
+}

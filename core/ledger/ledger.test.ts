@@ -1,0 +1,122 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { correctHydrometer } from '../hydrometry'
+import { TYPICAL_BOUND_SHARE } from '../sulphite'
+import { type Draft, type Entry, type Fact, foldCellar, readQuickLine, standingFacts } from '.'
+import { entrySchema } from './schema'
+
+let count = 0
+const at = (day: number, hour = 12): string => new Date(Date.UTC(2026, 8, 1 + day, hour)).toISOString()
+const entry = (when: string, draft: Draft<Fact>): Entry => entrySchema.parse({ id: `entry-${String(++count).padStart(4, '0')}`, device: 'test', at: when, written: when, ...draft })
+const strike = (target: Entry, when = at(90)): Entry => entrySchema.parse({ id: `entry-${String(++count).padStart(4, '0')}`, device: 'test', at: when, written: when, type: 'correction', targetId: target.id, reason: 'mistyped', replacement: null })
+const lotId = 'lot-0001'
+const started = (volumeL = 40, extra: Partial<Extract<Fact, { type: 'lot-started' }>> = {}) => entry(at(0), { type: 'lot-started', lotId, name: 'Grenache', stream: 'fresh', style: 'red', varieties: [], volumeL, volumeIs: 'measured', ...extra })
+const reading = (day: number, quantity: Extract<Fact, { type: 'reading' }>['quantity'], value: number, extra = {}) => entry(at(day), { type: 'reading', lotId, quantity, typed: String(value), value, ...extra })
+const lotOf = (entries: Entry[]) => foldCellar(entries).lots.get(lotId)!
+
+describe('a lot as its ledger tells it', () => {
+  it('a hydrometer reading is corrected for the temperature of its sample', () => {
+    const lot = lotOf([started(), reading(0, 'sg', 1.089, { sampleC: 8, calibrationC: 20 })])
+    expect(lot.sg?.value).toBeCloseTo(correctHydrometer(1.089, 'sg', 8, 20).sg, 9)
+  })
+  it('sulphite raises the estimate by what does not bind, by what went in and not by the plan', () => {
+    const lot = lotOf([started(40), entry(at(1), { type: 'addition', lotId, material: 'potassium-metabisulphite', unit: 'g', planned: 5, actual: 4, so2Share: 0.576 })])
+    expect(lot.totalSo2?.value).toBeCloseTo(57.6, 6)
+    expect(lot.freeSo2).toMatchObject({ origin: 'estimated' })
+    expect(lot.freeSo2?.value).toBeCloseTo(57.6 * (1 - TYPICAL_BOUND_SHARE), 6)
+  })
+  it('a measurement beats the estimate', () => {
+    const lot = lotOf([started(40), entry(at(1), { type: 'addition', lotId, material: 'potassium-metabisulphite', unit: 'g', actual: 4, so2Share: 0.576 }), reading(2, 'freeSo2', 22)])
+    expect(lot.freeSo2).toMatchObject({ value: 22, origin: 'measured' })
+  })
+  it('goes from must to fermenting to wine by its gravity', () => {
+    const history = [started(), reading(0, 'sg', 1.095)]
+    expect(lotOf(history).stage).toBe('must')
+    expect(lotOf([...history, reading(3, 'sg', 1.06)]).stage).toBe('fermenting')
+    expect(lotOf([...history, reading(3, 'sg', 1.06), reading(9, 'sg', 0.995)]).stage).toBe('wine')
+  })
+  it('a check found later restates the readings since the last one and leaves what was typed', () => {
+    const meter = entry(at(0), { type: 'instrument-added', instrumentId: 'inst-0001', name: 'Meter', kind: 'ph-meter' })
+    const early = reading(1, 'ph', 3.6, { instrumentId: 'inst-0001' })
+    const check = entry(at(5), { type: 'instrument-checked', instrumentId: 'inst-0001', offset: 0.1, adjusted: true })
+    const late = reading(6, 'ph', 3.6, { instrumentId: 'inst-0001' })
+    expect(lotOf([started(), meter, early, check]).ph?.value).toBeCloseTo(3.5, 9)
+    expect(lotOf([started(), meter, early, check, late]).ph?.value).toBeCloseTo(3.6, 9)
+    expect(early).toMatchObject({ typed: '3.6', value: 3.6 })
+  })
+})
+
+describe('corrections', () => {
+  it('a struck entry leaves the state as if it had never been, and stays in the ledger', () => {
+    const wrong = reading(1, 'ph', 3.9)
+    const entries = [started(), reading(0, 'ph', 3.5), wrong]
+    expect(lotOf([...entries, strike(wrong)])).toEqual(lotOf(entries.slice(0, 2)))
+    expect(standingFacts([...entries, strike(wrong)]).find(f => f.fact.id === wrong.id)?.struck).toBe(true)
+  })
+  it('the last correction wins, whatever order they arrive in', () => {
+    const wrong = reading(1, 'ph', 3.9)
+    const fix = (value: number, day: number): Entry => entrySchema.parse({ id: `correction-${day}`, device: 'test', at: at(day), written: at(day), type: 'correction', targetId: wrong.id, reason: 'misread', replacement: { ...wrong, value, typed: String(value) } })
+    const all = [started(), wrong, fix(3.7, 2), fix(3.6, 3)]
+    expect(lotOf(all).ph?.value).toBe(3.6)
+    expect(lotOf([...all].reverse()).ph?.value).toBe(3.6)
+  })
+})
+
+describe('vessels and transfers', () => {
+  const vessel = (n: number, capacityL: number) => entry(at(0), { type: 'vessel-added', vesselId: `vessel-${n}`, name: `V${n}`, kind: 'demijohn', capacityL })
+  const move = (day: number, fromV: string | undefined, toV: string, outL: number, inL: number) => entry(at(day), { type: 'transfer', purpose: 'rack', from: { lotId, ...(fromV && { vesselId: fromV }) }, to: { lotId, vesselId: toV }, outL, inL })
+  it('what leaves arrives, less the lees', () => {
+    const cellar = foldCellar([vessel(1, 30), vessel(2, 20), started(40), move(1, undefined, 'vessel-1', 28, 27), move(1, undefined, 'vessel-2', 12, 11.5)])
+    expect(cellar.lots.get(lotId)?.volume.value).toBeCloseTo(38.5, 9)
+    expect([...cellar.vessels.values()].map(v => v.litres)).toEqual([27, 11.5])
+  })
+  it.each([
+    ['more out than is in', [move(1, undefined, 'vessel-1', 99, 99)], 'more-out-than-in'],
+    ['a vessel that is not there', [move(1, undefined, 'vessel-9', 5, 5)], 'unknown-vessel'],
+    ['too much for the vessel', [move(1, undefined, 'vessel-1', 35, 35)], 'overfull'],
+    ['a lot that is not there', [entry(at(1), { type: 'observation', lotId: 'lot-other', what: 'note', text: 'x' })], 'unknown-lot']
+  ])('%s is reported', (_name, moves, code) => {
+    expect(foldCellar([vessel(1, 30), started(40), ...moves]).problems.map(p => p.code)).toContain(code)
+  })
+})
+
+describe('laws of the ledger', () => {
+  const history = fc.array(fc.record({ day: fc.integer({ min: 0, max: 60 }), kind: fc.constantFrom('sg', 'ph', 'freeSo2', 'sulphite', 'note'), value: fc.double({ min: 0, max: 1, noNaN: true }) }), { maxLength: 30 })
+    .map(items => [started(), ...items.map(({ day, kind, value }) => kind === 'sulphite'
+      ? entry(at(day), { type: 'addition' as const, lotId, material: 'potassium-metabisulphite', unit: 'g' as const, actual: value * 5, so2Share: 0.576 })
+      : kind === 'note' ? entry(at(day), { type: 'observation' as const, lotId, what: 'note' as const, text: 'x' })
+        : reading(day, kind as 'ph', kind === 'sg' ? 0.99 + value * 0.11 : kind === 'ph' ? 3 + value : value * 50))])
+  it('the order of arrival never matters, not even for entries of the same instant', () => {
+    fc.assert(fc.property(history, fc.infiniteStream(fc.nat()), (entries, chance) => {
+      const shuffled = entries.map(e => [chance.next().value, e] as const).sort((a, b) => a[0] - b[0]).map(p => p[1])
+      expect(foldCellar(shuffled)).toEqual(foldCellar(entries))
+    }), { numRuns: 60 })
+  })
+  it('the state at an instant is the state of what had happened by then', () => {
+    fc.assert(fc.property(history, fc.integer({ min: 0, max: 60 }), (entries, day) => {
+      expect(foldCellar(entries, at(day))).toEqual(foldCellar(entries.filter(e => e.at <= at(day))))
+    }), { numRuns: 60 })
+  })
+})
+
+describe('the quick line', () => {
+  const context = { lots: [{ id: 'lot-t', name: 'Tempranillo' }, { id: 'lot-a', name: 'Albariño' }, { id: 'lot-b', name: 'Barbera kit' }], vessels: [{ name: 'C3', lotId: 'lot-b' }], temperature: '°C' as const }
+  it.each([
+    ['tempranillo 12.4 brix 26C smells fine', ['lot-t'], { brix: 12.4, temperature: 26 }],
+    ['c3 1.012 24.5', ['lot-b'], { sg: 1.012, temperature: 24.5 }],
+    ['albarino ph 3,18 ta 8.4 g/l', ['lot-a'], { ph: 3.18, ta: 8.4 }],
+    ['barbera kit 1012 free 28 mg/l', ['lot-b'], { sg: 1.012, freeSo2: 28 }],
+    ['temp 75f', ['lot-t'], { temperature: (75 - 32) * 5 / 9 }]
+  ])('%s', (line, lotIds, wanted) => {
+    const read = readQuickLine(line, context)
+    expect(read.lotIds).toEqual(lotIds)
+    expect(Object.fromEntries(read.readings.map(r => [r.quantity, Number(r.value.toFixed(6))]))).toEqual(Object.fromEntries(Object.entries(wanted).map(([k, v]) => [k, Number(v.toFixed(6))])))
+  })
+  it('keeps what was smelled, takes additions and work, and says what is not clear', () => {
+    expect(readQuickLine('tempranillo punched down 6.2 g tartaric smells of plum', context)).toMatchObject({
+      operations: ['punch-down'], additions: [{ material: 'tartaric', grams: 6.2 }], observations: [{ what: 'smell', text: 'of plum' }]
+    })
+    expect(readQuickLine('tempranillo 42', context).unclear).toEqual(['42'])
+    expect(readQuickLine('merlot 1.012', context).lotIds).toEqual([])
+  })
+})

@@ -1,0 +1,158 @@
+import { z } from 'zod'
+
+/**
+ * The ledger's entries as they stand in storage and in files. Apart from the other files of this folder so that
+ * what folds entries to states need not carry Zod along; `entry.ts` takes its types from here.
+ */
+const id = z.string().regex(/^[a-z0-9-]{8,64}$/).describe('sorts by the time it was made')
+const instant = z.iso.datetime().describe('UTC')
+const name = z.string().trim().min(1).max(80)
+const text = z.string().max(2000)
+const positive = z.number().positive().max(1e6)
+const amountOrNone = z.number().min(0).max(1e6)
+
+const common = {
+  id,
+  device: z.string().min(1).max(64).describe('the device that wrote it'),
+  at: instant.describe('when it happened'),
+  written: instant.describe('when it was written down')
+}
+
+export const styleSchema = z.enum(['red', 'rose', 'white'])
+export const streamSchema = z.enum(['fresh', 'frozen', 'juice', 'kit', 'test', 'blend'])
+
+const lotStarted = z.strictObject({
+  ...common,
+  type: z.literal('lot-started'),
+  lotId: id,
+  name,
+  stream: streamSchema,
+  style: styleSchema,
+  varieties: z.array(z.strictObject({ name, share: z.number().gt(0).max(1) })).max(12),
+  vintage: z.int().min(1900).max(2200).optional(),
+  origin: z.string().max(120).optional(),
+  massKg: positive.optional().describe('fruit, kg'),
+  volumeL: positive.describe('must or juice, L'),
+  volumeIs: z.enum(['measured', 'expected']),
+  vesselId: id.optional()
+})
+
+export const readingQuantitySchema = z.enum(['sg', 'brix', 'ph', 'ta', 'temperature', 'freeSo2', 'totalSo2', 'malic', 'volume', 'yan', 'sugar', 'abv'])
+
+const reading = z.strictObject({
+  ...common,
+  type: z.literal('reading'),
+  lotId: id,
+  quantity: readingQuantitySchema,
+  typed: z.string().max(40).describe('exactly as it was typed'),
+  value: z.number().min(-50).max(1e6).describe('sg; °Brix; pH; ta, malic, sugar g/L; °C; SO₂ and YAN mg/L; L; % vol'),
+  instrumentId: id.optional(),
+  sampleC: z.number().min(-10).max(90).optional().describe('temperature of the sample, °C'),
+  calibrationC: z.number().min(15).max(25).optional().describe('calibration temperature of the hydrometer, °C'),
+  degassed: z.boolean().optional(),
+  titration: z.strictObject({
+    sampleMl: positive, titrantMl: amountOrNone, normality: positive, stepMl: amountOrNone.optional()
+  }).optional()
+})
+
+const addition = z.strictObject({
+  ...common,
+  type: z.literal('addition'),
+  lotId: id,
+  material: z.string().min(1).max(60),
+  unit: z.enum(['g', 'mL', 'L']),
+  planned: amountOrNone.optional(),
+  actual: amountOrNone,
+  so2Share: z.number().min(0).max(1).optional().describe('g SO₂ per g (or per mL of stock) added'),
+  purpose: z.string().max(120).optional(),
+  stage: z.strictObject({ number: z.int().min(1).max(9), of: z.int().min(1).max(9) }).optional()
+})
+
+const inoculation = z.strictObject({
+  ...common, type: z.literal('inoculation'), lotId: id, organism: z.enum(['yeast', 'bacteria']), culture: name, grams: amountOrNone.optional()
+})
+
+const operation = z.strictObject({
+  ...common,
+  type: z.literal('operation'),
+  lotId: id,
+  what: z.enum(['punch-down', 'pump-over', 'stir', 'degas', 'chill', 'heat', 'oak-in', 'oak-out', 'filter', 'settle', 'cold-soak', 'sanitise']),
+  note: text.optional()
+})
+
+const observation = z.strictObject({
+  ...common, type: z.literal('observation'), lotId: id, what: z.enum(['smell', 'clarity', 'bubbles', 'taste', 'cap', 'note']), text: text.min(1)
+})
+
+const vessel = z.strictObject({
+  ...common,
+  type: z.literal('vessel-added'),
+  vesselId: id,
+  name,
+  kind: z.enum(['bin', 'pail', 'demijohn', 'tank', 'barrel', 'keg']),
+  capacityL: positive,
+  material: z.enum(['glass', 'plastic', 'steel', 'oak']).optional()
+})
+
+const transfer = z.strictObject({
+  ...common,
+  type: z.literal('transfer'),
+  purpose: z.enum(['fill', 'rack', 'press', 'split', 'top-up', 'blend']),
+  from: z.strictObject({ lotId: id, vesselId: id.optional() }),
+  to: z.strictObject({ lotId: id, vesselId: id.optional() }),
+  outL: positive.describe('litres out'),
+  inL: amountOrNone.describe('litres that arrived; the rest went to lees')
+})
+
+const bottling = z.strictObject({
+  ...common, type: z.literal('bottling'), lotId: id, bottles: z.array(z.strictObject({ sizeMl: positive, count: z.int().min(1).max(100_000) })).min(1).max(12)
+})
+
+const instrument = z.strictObject({
+  ...common,
+  type: z.literal('instrument-added'),
+  instrumentId: id,
+  name,
+  kind: z.enum(['hydrometer', 'refractometer', 'ph-meter', 'thermometer', 'scale', 'titration-kit']),
+  calibrationC: z.number().min(15).max(25).optional(),
+  step: positive.optional()
+})
+
+const instrumentCheck = z.strictObject({
+  ...common,
+  type: z.literal('instrument-checked'),
+  instrumentId: id,
+  offset: z.number().min(-1000).max(1000).describe('what it shows too much, in its own unit'),
+  adjusted: z.boolean().describe('true when it was set right afterwards')
+})
+
+const taskEnded = z.strictObject({
+  ...common, type: z.literal('task-ended'), lotId: id, task: z.string().min(1).max(60), outcome: z.enum(['done', 'skipped']), note: text.optional()
+})
+
+/** Everything that can be corrected. */
+export const factSchema = z.discriminatedUnion('type', [
+  lotStarted, reading, addition, inoculation, operation, observation, vessel, transfer, bottling, instrument, instrumentCheck, taskEnded
+])
+
+const correction = z.strictObject({
+  ...common,
+  type: z.literal('correction'),
+  targetId: id,
+  reason: text,
+  replacement: factSchema.nullable().describe('null strikes the entry')
+})
+
+export const entrySchema = z.discriminatedUnion('type', [...factSchema.options, correction])
+
+export const CELLAR_FORMAT = 'presk-cellar'
+export const CELLAR_VERSION = 1
+
+/** The file that holds a whole cellar. */
+export const cellarFileSchema = z.strictObject({
+  format: z.literal(CELLAR_FORMAT),
+  version: z.literal(CELLAR_VERSION),
+  exportedAt: instant,
+  name: z.string().max(80),
+  entries: z.array(entrySchema).max(200_000)
+})

@@ -1,0 +1,87 @@
+import type { EntryOf, ReadingQuantity, Stream, Style } from './entry'
+
+/** A figure of a lot, with where it comes from. */
+export interface Figure {
+  value: number
+  origin: 'measured' | 'estimated'
+  /** When it was measured, or the last entry an estimate rests on. */
+  at: string
+  /** Half-width of the band it lies in, same unit. */
+  uncertainty: number
+  /** The entries it was computed from, oldest first. */
+  from: string[]
+}
+
+export type Stage = 'must' | 'fermenting' | 'wine' | 'bottled'
+
+export interface LotState {
+  id: string
+  name: string
+  stream: Stream
+  style: Style
+  varieties: readonly { name: string, share: number }[]
+  vintage?: number
+  origin?: string
+  startedAt: string
+  lastAt: string
+  stage: Stage
+  massKg?: number
+  /** L */
+  volume: Figure
+  /** Litres by vessel; '' holds what has no vessel. */
+  contents: Map<string, number>
+  /** SG 20/20, corrected for the sample's temperature and the instrument. */
+  sg?: Figure
+  /** The first gravity, before yeast. */
+  originalSg?: Figure
+  temperature?: Figure
+  ph?: Figure
+  /** g/L as tartaric */
+  ta?: Figure
+  /** mg/L */
+  freeSo2?: Figure
+  totalSo2?: Figure
+  /** Other measured figures by quantity. */
+  others: Partial<Record<ReadingQuantity, Figure>>
+  /** SO₂ put in since the start, mg/L of the present volume. */
+  so2AddedMgPerL: number
+  lastSulphiteAt?: string
+  inoculatedAt?: string
+  /** Totals that went in, by material, in the unit of the entries. */
+  added: Map<string, { actual: number, unit: 'g' | 'mL' | 'L', times: number }>
+  bottles: number
+}
+
+export interface VesselState {
+  id: string
+  name: string
+  kind: EntryOf<'vessel-added'>['kind']
+  capacityL: number
+  material?: EntryOf<'vessel-added'>['material']
+  lotId?: string
+  litres: number
+}
+
+export interface InstrumentState {
+  id: string
+  name: string
+  kind: EntryOf<'instrument-added'>['kind']
+  calibrationC?: number
+  step?: number
+  checks: EntryOf<'instrument-checked'>[]
+}
+
+export type LedgerProblem =
+  | { code: 'unknown-lot', entryId: string, lotId: string }
+  | { code: 'unknown-vessel', entryId: string, vesselId: string }
+  | { code: 'vessel-taken', entryId: string, vesselId: string, byLotId: string }
+  | { code: 'overfull', entryId: string, vesselId: string, litres: number, capacityL: number }
+  | { code: 'more-out-than-in', entryId: string, lotId: string, outL: number, heldL: number }
+  | { code: 'cannot-compute', entryId: string, lotId: string, argument: string, value: number }
+
+export interface CellarState {
+  lots: Map<string, LotState>
+  vessels: Map<string, VesselState>
+  instruments: Map<string, InstrumentState>
+  problems: LedgerProblem[]
+}

@@ -1,0 +1,82 @@
+export default defineNuxtConfig({
+  modules: ['@nuxt/ui', '@pinia/nuxt', '@vite-pwa/nuxt', '@nuxt/eslint', './modules/content-security'],
+
+  ssr: false,
+
+  components: [{ path: '~/components', pathPrefix: false }],
+  imports: { dirs: ['composables', 'stores'] },
+  devtools: { enabled: false },
+
+  app: {
+    head: {
+      title: 'Presk',
+      htmlAttrs: { lang: 'en-GB' },
+      meta: [
+        { name: 'description', content: 'The memory and the arithmetic of a home winery' },
+        { name: 'viewport', content: 'width=device-width, initial-scale=1, viewport-fit=cover' },
+        { name: 'theme-color', content: '#e6dccb' }
+      ],
+      link: [
+        { rel: 'icon', type: 'image/svg+xml', href: '/icon.svg' },
+        { rel: 'manifest', href: '/manifest.webmanifest' }
+      ]
+    }
+  },
+
+  css: ['~/assets/css/main.css'],
+
+  // Fonts come from @fontsource files through CSS: nothing is fetched at run time.
+  ui: { fonts: false },
+
+  // Nuxt 4.4.5: 'nuxt dev' with ssr:false fails without this.
+  experimental: { viteEnvironmentApi: true },
+
+  compatibilityDate: '2026-05-01',
+
+  nitro: {
+    // The shell on disk, so that the service worker can keep it.
+    prerender: { routes: ['/'], crawlLinks: false },
+    compressPublicAssets: { gzip: true, brotli: true }
+  },
+
+  vite: {
+    worker: { format: 'es' },
+    optimizeDeps: { include: ['dexie', 'zod'] }
+  },
+
+  typescript: { strict: true, tsConfig: { compilerOptions: { noUncheckedIndexedAccess: true } } },
+
+  telemetry: false,
+
+  eslint: { config: { stylistic: true } },
+
+  icon: {
+    provider: 'none',
+    fallbackToApi: false,
+    serverBundle: false,
+    clientBundle: { scan: { globInclude: ['app/**/*.{vue,ts}'] }, sizeLimitKb: 256 }
+  },
+
+  pwa: {
+    registerType: 'prompt',
+    manifest: {
+      name: 'Presk',
+      short_name: 'Presk',
+      description: 'The memory and the arithmetic of a home winery',
+      theme_color: '#e6dccb',
+      background_color: '#f3eee4',
+      display: 'standalone',
+      start_url: '/',
+      icons: [{ src: '/icon.svg', sizes: 'any', type: 'image/svg+xml', purpose: 'any' }]
+    },
+    workbox: {
+      globPatterns: ['**/*.{js,css,html,svg,png,ico,woff2}'],
+      globIgnores: ['**/200.html', '**/404.html'],
+      navigateFallback: '/',
+      navigateFallbackDenylist: [/^\/api\//],
+      cleanupOutdatedCaches: true
+    },
+    client: { installPrompt: false },
+    devOptions: { enabled: false }
+  }
+})

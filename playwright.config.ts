@@ -1,0 +1,41 @@
+import { defineConfig } from '@playwright/test'
+
+const PORT = Number(process.env.E2E_PORT ?? 4173)
+const baseURL = `http://localhost:${PORT}`
+
+export default defineConfig({
+  testDir: 'tests/e2e',
+  outputDir: 'test-results',
+  fullyParallel: false,
+  workers: 1,
+  retries: 0,
+  forbidOnly: true,
+  timeout: 45_000,
+  reporter: [['list'], ['json', { outputFile: 'test-results/e2e.json' }]],
+  use: {
+    baseURL,
+    viewport: { width: 1280, height: 800 },
+    serviceWorkers: 'allow',
+    trace: 'retain-on-failure',
+    launchOptions: {
+      executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium',
+      args: [
+        '--no-sandbox',
+        '--disable-dev-shm-usage',
+        '--disable-gpu',
+        // Nothing but localhost resolves: an outside request fails and is reported by the fixture.
+        '--host-resolver-rules=MAP * ~NOTFOUND, EXCLUDE localhost, EXCLUDE 127.0.0.1'
+      ]
+    }
+  },
+  projects: [{ name: 'chromium', use: { browserName: 'chromium' } }],
+  webServer: {
+    command: 'node .output/server/index.mjs',
+    url: `${baseURL}/api/health`,
+    env: { PORT: String(PORT), HOST: 'localhost', NODE_ENV: 'production' },
+    reuseExistingServer: false,
+    timeout: 30_000,
+    stdout: 'ignore',
+    stderr: 'pipe'
+  }
+})

@@ -1,0 +1,18 @@
+import { readFileSync } from 'node:fs'
+import { resolve } from 'node:path'
+import { bin, ensureChromium, ensureDeps, root, summary } from './lib.mjs'
+
+ensureDeps()
+const CHROMIUM_PATH = ensureChromium()
+bin('lint', 'eslint', ['.', '--max-warnings', '0'])
+bin('types app', 'nuxt', ['typecheck'])
+bin('types core', 'vue-tsc', ['--noEmit', '-p', 'core/tsconfig.json'])
+bin('types tests', 'vue-tsc', ['--noEmit', '-p', 'tests/tsconfig.json'])
+bin('unit', 'vitest', ['run', '--coverage', '--reporter=default', '--reporter=json', '--outputFile.json=test-results/unit.json'])
+const unit = JSON.parse(readFileSync(resolve(root, 'test-results/unit.json'), 'utf8'))
+bin('build', 'nuxt', ['build'])
+bin('e2e', 'playwright', ['test'], { CHROMIUM_PATH })
+const e2e = JSON.parse(readFileSync(resolve(root, 'test-results/e2e.json'), 'utf8')).stats
+summary()
+// A failure has ended the run before this line; the counts are the runners' own.
+console.log(`\n${unit.numPassedTests + e2e.expected} passed, ${unit.numFailedTests + e2e.unexpected + e2e.flaky} failed`)
