@@ -10,7 +10,7 @@ export default defineConfig({
     environment: 'node',
     coverage: {
       provider: 'v8',
-      include: ['core/**/*.ts', 'app/data/**/*.ts'],
+      include: ['core/**/*.ts', 'app/data/**/*.ts', 'server/calc/**/*.ts'],
       exclude: ['**/*.test.ts', '**/*.fixture.ts', '**/index.ts', 'app/data/download.ts'],
       reporter: ['text-summary', 'json-summary', 'html'],
       thresholds: { lines: 90, functions: 90, statements: 90, branches: 80 }

@@ -1,7 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { type Draft, type Entry, type Fact, foldCellar } from '../ledger'
-import { LimitError } from '../units'
-import { judgeMust, likely, nextMove, yieldOfFruit, yieldOfVolume } from '.'
+import { judgeMust, likely, nextMove } from '.'
 
 describe('a typed reading is doubted before it is believed', () => {
   it.each([
@@ -18,20 +17,6 @@ describe('windows of a must (common practice, no source)', () => {
   it.each([['ph', 3.71, 'red', 'high'], ['ph', 3.5, 'red', 'within'], ['ta', 5.5, 'red', 'low'], ['brix', 24.4, 'red', 'within'], ['ph', 3.5, 'white', 'high'], ['ta', 8.4, 'white', 'within']] as const)('%s %d for a %s is %s', (q, v, style, verdict) => {
     expect(judgeMust(q, v, style).verdict).toBe(verdict)
   })
-})
-
-describe('yields (common practice, no source)', () => {
-  it('118 kg of red fruit: 77 L to dose, 71 to 83 L of wine, and more must than juice', () => {
-    const y = yieldOfFruit(118, 'red')
-    expect(y.juiceL).toBeCloseTo(76.7, 1)
-    expect([y.wineLowL, y.wineHighL].map(Math.round)).toEqual([71, 83])
-    expect(y.mustL).toBeGreaterThan(y.juiceL)
-  })
-  it('frozen must shrinks by a third, a kit hardly', () => {
-    expect(yieldOfVolume(40, 'frozen').wineHighL).toBeCloseTo(30, 9)
-    expect(yieldOfVolume(23, 'kit').wineLowL).toBeGreaterThan(21)
-  })
-  it('no fruit is refused', () => expect(() => yieldOfFruit(0, 'red')).toThrow(LimitError))
 })
 
 describe('what comes next', () => {

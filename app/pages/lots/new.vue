@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { yieldOfFruit } from '~~/core/advice'
+import { yieldOfFruit } from '~~/core/must'
 import type { Draft, Fact, Style } from '~~/core/ledger'
 import type { Unit } from '~~/core/units'
 import { newId } from '~/data/ids'

@@ -1,5 +1,4 @@
 import { within } from '../units'
-import type { Stream, Style } from '../ledger'
 
 /** Litres expected from one kilogram of fruit: common practice, no source (craft 3.3); must in the fermenter and wine in the end. */
 const PER_KG = {
@@ -7,9 +6,9 @@ const PER_KG = {
   pressed: { must: 0.65, wine: { low: 0.55, high: 0.65 } }
 } as const
 /** Litres of wine from one litre that arrives as juice, frozen must or kit (common practice, no source). */
-const PER_L: Record<Exclude<Stream, 'fresh' | 'test' | 'blend'>, { low: number, high: number }> = {
+const PER_L = {
   frozen: { low: 0.65, high: 0.75 }, juice: { low: 0.9, high: 0.95 }, kit: { low: 0.93, high: 0.97 }
-}
+} as const
 
 export interface Yield {
   /** What the fermenter must hold, L: for reds juice and skins together. */
@@ -27,7 +26,7 @@ export interface Yield {
  * @throws LimitError
  * @example yieldOfFruit(118, 'red') // must 100 L, juice 77 L, wine 71 to 83 L
  */
-export function yieldOfFruit(massKg: number, style: Style): Yield {
+export function yieldOfFruit(massKg: number, style: 'red' | 'rose' | 'white'): Yield {
   within('massKg', massKg, 0.5, 50_000)
   const per = style === 'red' ? PER_KG.red : PER_KG.pressed
   return {

@@ -1,0 +1,8 @@
+export { yieldOfFruit, yieldOfVolume } from './yield'
+export type { Yield } from './yield'
+export { FIRST_STAGE, SUGAR_SHARE, addSugar, addWater, staged } from './sweeten-or-thin'
+export type { Stage, SugarAddition, Sweetener, WaterAddition } from './sweeten-or-thin'
+export { blendOf } from './blend'
+export type { Blend, BlendPart } from './blend'
+export { ADDITION_LIMITS, findTargets } from './targets'
+export type { Material, Miss, Range, TargetAddition, TargetProposal, TargetRequest, TargetResult } from './targets'

@@ -1,0 +1,45 @@
+import { assertNever, within } from '../units'
+import { type Tablet, tabletsFor } from './tablets'
+import { freeSo2For } from './molecular'
+
+/** The schools of craft section 5. */
+export type SulphiteSchool = 'by-ph' | 'tablets' | 'double' | 'minimal' | 'none'
+
+export interface SchoolAdvice {
+  school: SulphiteSchool
+  /** Free level it aims at, mg/L; for tablets what they bring in total. */
+  aimMgPerL: number
+  /** What is given up against dosing by pH. */
+  givesUp: 'nothing' | 'ignores-ph' | 'more-sulphite-than-needed' | 'thin-protection' | 'needs-pasteurising'
+  /** By pH the level would be this, mg/L. */
+  byPhMgPerL: number
+}
+
+/** Level a minimal school keeps, mg/L: common practice, no source. */
+const MINIMAL_FREE = 10
+const US_GALLON_L = 3.785411784
+
+/**
+ * What a school of sulphiting aims at for a wine, and what it gives up.
+ * @param school which
+ * @param ph 2.5 to 4.5
+ * @param molecularMgPerL target that by-pH would use
+ * @param tablet for the school of flat tablets, one to the US gallon
+ * @throws LimitError
+ * @example schoolAdvice('minimal', 3.6, 0.5).givesUp // 'thin-protection'
+ */
+export function schoolAdvice(school: SulphiteSchool, ph: number, molecularMgPerL: number, tablet: Tablet = { weightG: 0.44, salt: 'potassium-metabisulphite' }): SchoolAdvice {
+  const byPhMgPerL = freeSo2For(molecularMgPerL, within('ph', ph, 2.5, 4.5))
+  const advice = (aimMgPerL: number, givesUp: SchoolAdvice['givesUp']): SchoolAdvice => ({ school, aimMgPerL, givesUp, byPhMgPerL })
+  switch (school) {
+    case 'by-ph': return advice(byPhMgPerL, 'nothing')
+    case 'tablets': {
+      const one = tabletsFor(1, US_GALLON_L, tablet)
+      return advice(1 / one.exact, 'ignores-ph')
+    }
+    case 'double': return advice(2 * byPhMgPerL, 'more-sulphite-than-needed')
+    case 'minimal': return advice(Math.min(MINIMAL_FREE, byPhMgPerL), 'thin-protection')
+    case 'none': return advice(0, 'needs-pasteurising')
+    default: return assertNever(school)
+  }
+}

@@ -1,0 +1,26 @@
+import { CALCULATIONS, runCalculation } from '../../calc'
+
+/** Largest body that is read, bytes. */
+const LARGEST = 64 * 1024
+
+/** Runs one calculation on a JSON body. Stateless. */
+export default defineEventHandler(async (event) => {
+  const refuse = (status: number, answer: object) => {
+    setResponseStatus(event, status)
+    return answer
+  }
+  const calc = CALCULATIONS.get(getRouterParam(event, 'name') ?? '')
+  if (!calc) return refuse(404, { error: 'there is no such calculation', calculations: [...CALCULATIONS.keys()] })
+  if (Number(getHeader(event, 'content-length') ?? 0) > LARGEST) return refuse(413, { error: `the body may have ${LARGEST} bytes at the most` })
+  const text = await readRawBody(event) ?? ''
+  if (Buffer.byteLength(text) > LARGEST) return refuse(413, { error: `the body may have ${LARGEST} bytes at the most` })
+  let body: unknown
+  try {
+    body = JSON.parse(text)
+  }
+  catch {
+    return refuse(400, { error: 'bad body', field: 'body', reason: 'it is not JSON' })
+  }
+  const result = runCalculation(calc, body)
+  return result.ok ? result.answer : refuse(400, { error: 'bad body', ...result.refusal })
+})

@@ -1,0 +1,47 @@
+import { describe, expect, it } from 'vitest'
+import { z } from 'zod'
+import { CALCULATIONS, runCalculation } from '.'
+
+const run = (name: string, body: unknown) => runCalculation(CALCULATIONS.get(name)!, body)
+const answer = (name: string, body: unknown) => {
+  const result = run(name, body)
+  if (!result.ok) throw new Error(JSON.stringify(result.refusal))
+  return result.answer as Record<string, number> & Record<string, Record<string, number>>
+}
+
+describe('the calculations over HTTP', () => {
+  it.each([
+    ['sugar-scales', { value: 20, scale: 'brix' }, { sg: 1.083 }], ['hydrometer', { reading: 1.089, scale: 'sg', sampleC: 20, calibrationC: 20 }, { sg: 1.089 }],
+    ['titration', { sampleMl: 15, titrantMl: 6, normality: 0.2 }, { taGPerL: 6.003, taPercent: 0.6 }], ['alcohol', { originalSg: 1.09, currentSg: 0.996 }, { factor131: 12.34, factor129: 12.13 }],
+    ['sulphite-dose', { ph: 3.5, volumeL: 100, targetMolecularMgPerL: 0.8, salt: 'potassium' }, { targetFreeMgPerL: 40, addMgPerL: 40, grams: 6.93 }],
+    ['sulphite-dose', { ph: 3.5, volumeL: 100, targetFreeMgPerL: 30, freeMgPerL: 10, salt: 'sodium-metabisulphite', boundShare: 0.5 }, { addMgPerL: 40, grams: 5.93 }],
+    ['water-addition', { volumeL: 20, brix: 26, targetBrix: 24 }, { litres: 1.85 }], ['sugar-addition', { volumeL: 20, brix: 20, targetBrix: 22, with: 'sucrose' }, { grams: 554 }],
+    ['blend', { parts: [{ volumeL: 10, abv: 12 }, { volumeL: 30, abv: 14 }] }, { abv: 13.5, volumeL: 40 }], ['yeast-pitch', { volumeL: 80 }, { yeastG: 20, waterMl: 200 }],
+    ['free-so2', { method: 'aspiration', sampleMl: 20, titrantMl: 2, normality: 0.01 }, { freeMgPerL: 32 }], ['potential-alcohol', { brix: 20 }, { abv: 11.4 }]
+  ])('%s %j', (name, body, wanted) => {
+    for (const [field, value] of Object.entries(wanted)) expect(answer(name, body)[field], field).toBeCloseTo(value, value > 100 ? 0 : 1)
+  })
+  it('acids answers before, after and findings', () => {
+    const a = answer('acids', { ph: 3.71, taGPerL: 5.5, changes: [{ kind: 'tartaric', gPerL: 1.5 }, { kind: 'water', litresPerLitre: 0.05 }, { kind: 'blend', litresPerLitre: 0.1, with: { ph: 3.2, taGPerL: 8 } }] })
+    expect(a.before).toMatchObject({ ph: expect.closeTo(3.71, 5), taGPerL: expect.closeTo(5.5, 5) })
+    expect(a.after!.ph).toBeLessThan(3.6)
+    expect(a.findings).toBeInstanceOf(Array)
+  })
+  it('targets takes a list or limits of what there is', () => {
+    const windows = { ph: { min: 3.3, max: 3.6 }, ta: { min: 6, max: 7.5 } }
+    const must = { brix: 24.4, ph: 3.71, taGPerL: 5.5, volumeL: 77, windows }
+    expect(answer('targets', { ...must, available: ['tartaric'] }).additions).toHaveLength(1)
+    expect(answer('targets', { ...must, available: { tartaric: 0.2 } }).missed).not.toHaveLength(0)
+  })
+  it.each([
+    ['sulphite-dose', { ph: 35, volumeL: 23, targetFreeMgPerL: 30, salt: 'potassium' }, 'ph'], ['sulphite-dose', { ph: 3.5, volumeL: 23, salt: 'potassium' }, 'targetMolecularMgPerL'],
+    ['sulphite-dose', { ph: '3.5', volumeL: 23, targetFreeMgPerL: 30 }, 'ph'], ['titration', { sampleMl: 0, titrantMl: 6, normality: 0.2 }, 'sampleMl'], ['sugar-scales', { value: 20, scale: 'bricks' }, 'scale'],
+    ['sugar-scales', { value: 20, scale: 'brix', more: 1 }, 'more'], ['blend', { parts: [{ volumeL: 1 }] }, 'parts'], ['acids', { ph: 3.5, taGPerL: 6, changes: [{ kind: 'tartaric', gPerL: 'x' }] }, 'changes.0.gPerL'], ['alcohol', null, 'body']
+  ])('%s %j is refused at %s', (name, body, field) => {
+    const result = run(name, body)
+    expect(result.ok ? 'taken' : result.refusal.field).toBe(field)
+  })
+  it('every body has a JSON Schema', () => {
+    for (const c of CALCULATIONS.values()) expect(z.toJSONSchema(c.schema, { io: 'input' }), c.name).toMatchObject({ type: 'object' })
+  })
+})

@@ -1,0 +1,19 @@
+import { expect, test } from './fixtures'
+
+test('the calculations answer over HTTP, and refuse plainly', async ({ request }) => {
+  const list = await (await request.get('/api/calc')).json()
+  expect(list.calculations.map((c: { name: string }) => c.name)).toEqual(expect.arrayContaining(['sugar-scales', 'acids', 'targets', 'sulphite-dose', 'blend']))
+  const dose = await request.post('/api/calc/sulphite-dose', { data: { ph: 3.5, volumeL: 100, targetMolecularMgPerL: 0.8, salt: 'potassium-metabisulphite' } })
+  expect(dose.status()).toBe(200)
+  expect((await dose.json()).targetFreeMgPerL).toBeCloseTo(40, 0)
+
+  const bad = await request.post('/api/calc/titration', { data: { sampleMl: -1, titrantMl: 6, normality: 0.1 } })
+  expect(bad.status()).toBe(400)
+  expect(await bad.json()).toMatchObject({ field: 'sampleMl', reason: expect.stringContaining('between') })
+  const text = await request.post('/api/calc/titration', { data: 'not json', headers: { 'content-type': 'application/json' } })
+  expect([text.status(), (await text.json()).field]).toEqual([400, 'body'])
+  expect((await request.post('/api/calc/blend', { data: { parts: 'x'.repeat(70_000) } })).status()).toBe(413)
+  const unknown = await request.post('/api/calc/alchemy', { data: {} })
+  expect(unknown.status()).toBe(404)
+  expect((await unknown.json()).calculations).toContain('alcohol')
+})
