@@ -1,9 +1,10 @@
-import { type SulphiteSalt, MOLECULAR_TARGET, SO2_SHARE, TOTAL_LIMIT, TYPICAL_BOUND_SHARE, stockSolutionMl, sulphiteDose } from '~~/core/sulphite'
+import { type SulphiteSalt, type SulphiteSchool, MOLECULAR_TARGET, SO2_SHARE, TOTAL_LIMIT, TYPICAL_BOUND_SHARE, schoolAdvice, stockSolutionMl, sulphiteDose, tabletsFor } from '~~/core/sulphite'
 import type { LotState } from '~~/core/ledger'
-import { GRAMS_PER_TEASPOON, LimitError, fromLitres, inSpoons } from '~~/core/units'
+import { GRAMS_PER_TEASPOON, fromLitres, inSpoons } from '~~/core/units'
 
 /** Strength of the stock solution that is proposed: 10 g made up to 100 mL. */
 const STOCK_G_PER_L = 100
+const SCHOOLS: readonly SulphiteSchool[] = ['by-ph', 'tablets', 'double', 'minimal', 'none']
 
 /** The sulphite bench: fields filled from the lot, the dose that follows, and its working. */
 export function useSulphiteBench(lot: Ref<LotState | undefined>) {
@@ -14,6 +15,7 @@ export function useSulphiteBench(lot: Ref<LotState | undefined>) {
     volume: useQuantityField({ kind: 'volume', unit: f.volumeUnit.value, units: ['L', 'US gal', 'imp gal'], required: true, quantity: () => 'volume' }),
     free: useQuantityField({ kind: 'plain', unit: '', text: '0', limits: { min: 0, max: 300, words: 'Free SO₂ lies between 0 and 300 mg/L.' } }),
     bound: useQuantityField({ kind: 'plain', unit: '', text: String(Math.round(TYPICAL_BOUND_SHARE * 100)), limits: { min: 0, max: 80, words: 'Between 0 and 80 % can bind.' } }),
+    tablet: useQuantityField({ kind: 'plain', unit: '', limits: { min: 0.2, max: 2, words: 'A tablet weighs between 0.2 and 2 g.' } }),
     actual: useQuantityField({ kind: 'plain', unit: '', required: true, limits: { min: 0.01, max: 10_000, words: 'Say what went in, more than nothing.' } })
   }
   const salt = ref<SulphiteSalt>(settings.values.salt)
@@ -36,18 +38,13 @@ export function useSulphiteBench(lot: Ref<LotState | undefined>) {
 
   const dose = computed(() => {
     const { ph, volume, free, bound } = fields
-    if (ph.value === undefined || volume.value === undefined || !free.ok || !bound.ok) return undefined
-    try {
-      return sulphiteDose({
-        ph: ph.value, volumeL: volume.value, freeMgPerL: free.value ?? 0, boundShare: (bound.value ?? 0) / 100,
-        targetMolecularMgPerL: targetMolecular.value, salt: salt.value, scaleStepG: settings.values.scaleStepG,
-        ...(lot.value && { totalMgPerL: lot.value.totalSo2?.value ?? 0, limitTotalMgPerL: TOTAL_LIMIT[lot.value.style] })
-      })
-    }
-    catch (error) {
-      if (error instanceof LimitError) return undefined
-      throw error
-    }
+    const [phNow, volumeL] = [ph.value, volume.value]
+    if (phNow === undefined || volumeL === undefined || !free.ok || !bound.ok) return undefined
+    return withinLimits(() => sulphiteDose({
+      ph: phNow, volumeL, freeMgPerL: free.value ?? 0, boundShare: (bound.value ?? 0) / 100,
+      targetMolecularMgPerL: targetMolecular.value, salt: salt.value, scaleStepG: settings.values.scaleStepG,
+      ...(lot.value && { totalMgPerL: lot.value.totalSo2?.value ?? 0, limitTotalMgPerL: TOTAL_LIMIT[lot.value.style] })
+    }))
   })
   const usesStock = computed(() => dose.value?.findings.some(x => x.code === 'below-scale') ?? false)
   const stockMl = computed(() => dose.value && stockSolutionMl(dose.value.grams, STOCK_G_PER_L))
@@ -68,9 +65,14 @@ export function useSulphiteBench(lot: Ref<LotState | undefined>) {
     ]
   })
 
+  const tablets = computed(() => dose.value && fields.tablet.value !== undefined && fields.volume.value !== undefined
+    ? tabletsFor(Math.min(300, dose.value.addMgPerL), fields.volume.value, { weightG: fields.tablet.value, salt: salt.value }) : undefined)
+  const schools = computed(() => fields.ph.value === undefined ? [] : SCHOOLS.map(s => schoolAdvice(s, fields.ph.value!, targetMolecular.value)))
+  const boundHint = computed(() => 'a third is usual; none for a cautious first dose')
+
   const touchAll = () => [fields.ph, fields.volume, fields.free, fields.bound].forEach(field => field.touch())
   const takePlan = () => {
     if (planned.value !== undefined) fields.actual.text = usesStock.value ? planned.value.toFixed(1) : f.powder(planned.value).text
   }
-  return { STOCK_G_PER_L, fields, salt, targetMolecular, freeHint, dose, usesStock, stockMl, spoons, planned, working, touchAll, takePlan }
+  return { STOCK_G_PER_L, fields, salt, targetMolecular, freeHint, dose, usesStock, stockMl, spoons, tablets, schools, boundHint, planned, working, touchAll, takePlan }
 }

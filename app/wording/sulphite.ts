@@ -1,4 +1,11 @@
-import type { SulphiteFinding } from '~~/core/sulphite'
+import type { SchoolAdvice, SulphiteFinding, SulphiteSchool } from '~~/core/sulphite'
+
+export const SCHOOL: Record<SulphiteSchool, string> = {
+  'by-ph': 'By pH', 'tablets': 'A tablet to the US gallon', 'double': 'Double, to stop malolactic', 'minimal': 'As little as possible', 'none': 'None'
+}
+export const GIVES_UP: Record<SchoolAdvice['givesUp'], string> = {
+  'nothing': 'nothing', 'ignores-ph': 'looks away from the pH', 'more-sulphite-than-needed': 'more than is needed', 'thin-protection': 'thin protection', 'needs-pasteurising': 'pasteurise, and drink within two years'
+}
 
 /** Findings on a sulphite dose, in words. */
 export function saySulphiteFinding(finding: SulphiteFinding): string {

@@ -1,6 +1,6 @@
 import { expect, expectAccessible, openDemo, test } from './fixtures'
 
-const PAGES = ['/', '/lots', '/lots/lot-grenache', '/lots/new', '/bench', '/bench/measure?lot=lot-tempranillo', '/bench/sulphite?lot=lot-tempranillo', '/cellar', '/stores']
+const PAGES = ['/', '/lots', '/lots/lot-grenache', '/lots/new', '/bench', '/bench/measure?lot=lot-tempranillo', '/bench/sulphite?lot=lot-tempranillo', '/bench/correct?lot=lot-tempranillo', '/bench/sweeten', '/bench/yeast?lot=lot-tempranillo', '/bench/alcohol?lot=lot-grenache', '/bench/blend', '/bench/free-so2?lot=lot-grenache', '/cellar', '/stores']
 
 for (const theme of ['light', 'dark'] as const) {
   test(`every view passes the accessibility checker in the ${theme} theme`, async ({ page }) => {

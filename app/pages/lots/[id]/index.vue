@@ -67,6 +67,9 @@ useHead({ title: () => `${lot.value?.name ?? 'Lot'} · Presk` })
         <UButton v-if="next.words.to" :to="next.words.to" size="xl">{{ next.words.action }}</UButton>
         <UButton :to="`/bench/measure?lot=${lot.id}`" size="lg" variant="outline">Measure</UButton>
         <UButton :to="`/bench/sulphite?lot=${lot.id}`" size="lg" variant="outline">Sulphite</UButton>
+        <UButton v-if="lot.stage === 'must'" :to="`/bench/correct?lot=${lot.id}`" size="lg" variant="outline">Correct</UButton>
+        <UButton v-if="lot.stage === 'must'" :to="`/bench/yeast?lot=${lot.id}`" size="lg" variant="outline">Yeast</UButton>
+        <UButton :to="`/bench?lot=${lot.id}`" size="lg" variant="outline">All of the bench</UButton>
       </div>
     </section>
     <ul v-if="judgements.length" class="judged" aria-label="First judgement">

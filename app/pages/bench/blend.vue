@@ -1,0 +1,73 @@
+<script setup lang="ts">
+import { type BlendPart, blendOf } from '~~/core/must'
+import { fromLitres } from '~~/core/units'
+
+const cellar = useCellarStore()
+const f = useFormat()
+const part = () => reactive({
+  lotId: '',
+  volume: useQuantityField({ kind: 'volume', unit: f.volumeUnit.value, units: ['L', 'US gal', 'imp gal'], required: true, quantity: () => 'volume' }),
+  sg: useQuantityField({ kind: 'sugar', unit: 'SG', quantity: () => 'sg' }),
+  abv: useQuantityField({ kind: 'plain', unit: '', limits: { min: 0, max: 25, words: 'Between 0 and 25 % vol.' } }),
+  ph: useQuantityField({ kind: 'plain', unit: '', quantity: () => 'ph' }),
+  ta: useQuantityField({ kind: 'concentration', unit: 'g/L', quantity: () => 'ta' }),
+  free: useQuantityField({ kind: 'plain', unit: '', limits: { min: 0, max: 300, words: 'Between 0 and 300 mg/L.' } })
+})
+const parts = ref([part(), part()])
+function fill(index: number) {
+  const p = parts.value[index]!
+  const lot = cellar.state.lots.get(p.lotId)
+  if (!lot) return
+  p.volume.text = String(Number(fromLitres(lot.volume.value, f.volumeUnit.value).toPrecision(4)))
+  p.sg.text = lot.sg?.value.toFixed(3) ?? ''
+  p.ph.text = lot.ph?.value.toFixed(2) ?? ''
+  p.ta.text = lot.ta?.value.toFixed(1) ?? ''
+  p.free.text = lot.freeSo2?.value.toFixed(0) ?? ''
+}
+const blend = computed(() => {
+  const given = parts.value.map((p): BlendPart | undefined => p.volume.value === undefined ? undefined : {
+    volumeL: p.volume.value, ...(p.sg.value !== undefined && { sg: p.sg.value }), ...(p.abv.value !== undefined && { abv: p.abv.value }),
+    ...(p.ph.value !== undefined && { ph: p.ph.value }), ...(p.ta.value !== undefined && { taGPerL: p.ta.value }), ...(p.free.value !== undefined && { freeSo2MgPerL: p.free.value })
+  })
+  if (given.some(g => g === undefined)) return undefined
+  return withinLimits(() => blendOf(given as BlendPart[]))
+})
+useHead({ title: 'Blend · Presk' })
+</script>
+
+<template>
+  <div>
+    <h1>Blend</h1>
+    <section v-if="blend" class="row outcome" aria-live="polite">
+      <FigureNumber label="Volume" :shown="f.volume(blend.volumeL)" origin="worked out" />
+      <FigureNumber v-if="blend.sg !== undefined" label="Gravity" :shown="f.gravity(blend.sg)" origin="worked out" />
+      <FigureNumber v-if="blend.abv !== undefined" label="Alcohol" :shown="f.percentAlcohol(blend.abv)" origin="worked out" />
+      <FigureNumber v-if="blend.ph !== undefined" label="pH" :shown="f.ph(blend.ph)" origin="forecast" />
+      <FigureNumber v-if="blend.taGPerL !== undefined" label="TA" :shown="f.acid(blend.taGPerL)" origin="forecast" />
+      <FigureNumber v-if="blend.freeSo2MgPerL !== undefined" label="Free SO₂" :shown="f.so2(blend.freeSo2MgPerL)" origin="forecast" />
+    </section>
+    <p v-else class="soft">Give two wines and how much of each. Try it in the glass first, blind; then measure the blend and compare.</p>
+    <div class="parts">
+      <fieldset v-for="(p, i) in parts" :key="i" class="part">
+        <legend class="display">Part {{ i + 1 }}</legend>
+        <div class="text"><label :for="`blend-lot-${i}`">From</label><select :id="`blend-lot-${i}`" v-model="p.lotId" @change="fill(i)"><option value="">no lot</option><option v-for="l in cellar.lots" :key="l.id" :value="l.id">{{ l.name }}</option></select></div>
+        <QuantityField label="Volume" :field="p.volume" />
+        <QuantityField label="Gravity" :field="p.sg" unit-label="SG" />
+        <QuantityField label="Alcohol" :field="p.abv" unit-label="% vol" />
+        <QuantityField label="pH" :field="p.ph" />
+        <QuantityField label="TA" :field="p.ta" unit-label="g/L" />
+        <QuantityField label="Free SO₂" :field="p.free" unit-label="mg/L" />
+        <button v-if="parts.length > 2" type="button" class="textlink" @click="parts.splice(i, 1)">Leave this part out</button>
+      </fieldset>
+    </div>
+    <UButton v-if="parts.length < 5" variant="outline" size="lg" icon="i-lucide-plus" class="mt-4" @click="parts.push(part())">Another part</UButton>
+    <p class="soft small mt-4">pH does not average: it comes from the acids of both. A figure is shown when every part gives it.</p>
+  </div>
+</template>
+
+<style scoped>
+.outcome { margin: 14px 0 4px; }
+.parts { display: grid; grid-template-columns: repeat(auto-fit, minmax(220px, 1fr)); gap: 24px 40px; margin-top: 20px; }
+.part { display: grid; gap: 14px; align-content: start; border-top: 4px solid var(--line); padding-top: 12px; }
+.part legend { font-size: 1.2rem; float: left; margin: 0; }
+</style>

@@ -1,0 +1,67 @@
+import { expect, openDemo, test } from './fixtures'
+
+test('a flat must is corrected: tried, found, staged, logged, and measured again', async ({ page }) => {
+  await openDemo(page, '/bench/correct?lot=lot-tempranillo')
+  await expect(page.getByRole('textbox', { name: 'pH' })).toHaveValue('3.71')
+  await page.getByRole('textbox', { name: 'Tartaric acid' }).fill('1')
+  await expect(page.getByRole('row', { name: /^TA/ })).toContainText('6.5')
+  await page.getByRole('button', { name: 'Find the smallest additions' }).click()
+  await expect(page.getByRole('heading', { name: 'Proposed' })).toBeVisible()
+  await expect(page.getByRole('row', { name: /^pH/ })).toContainText('3.60')
+  await page.getByText('Show the working').click()
+  await expect(page.getByText('what balances the charges at the wine’s pH, counted as potassium')).toBeVisible()
+  await page.getByRole('button', { name: 'Exactly as planned' }).click()
+  await page.getByRole('button', { name: 'Log it' }).click()
+  await expect(page.getByRole('heading', { name: 'Measure' })).toBeVisible()
+  await page.goto('/lots/lot-tempranillo')
+  await expect(page.getByText(/g of tartaric acid went in, to correct the must/)).toBeVisible()
+})
+
+test('a pair that cannot be is said, with what to measure again', async ({ page }) => {
+  await openDemo(page, '/bench/correct')
+  await page.getByRole('textbox', { name: 'pH' }).fill('3.95')
+  await page.getByRole('textbox', { name: 'TA', exact: true }).fill('13')
+  await expect(page.getByText(/would need .* of potassium; wines hold/)).toBeVisible()
+})
+
+test('water to a gravity is staged from the sweet side, with its warning', async ({ page }) => {
+  await openDemo(page, '/bench/sweeten')
+  await page.getByRole('textbox', { name: 'Measures now' }).fill('32')
+  await page.getByRole('textbox', { name: 'Should measure' }).fill('1.082 sg')
+  await page.getByRole('textbox', { name: 'Volume' }).fill('14')
+  await expect(page.getByText('Too much water cannot be taken out.', { exact: false })).toBeVisible()
+  await expect(page.getByRole('listitem').filter({ hasText: 'stir through, measure' })).toHaveCount(2)
+})
+
+test('a yeast that would stop sweet is ruled out, and the steps to the must are timed', async ({ page }) => {
+  await openDemo(page, '/bench/yeast?lot=lot-tempranillo')
+  await expect(page.getByRole('radio', { name: /Rustic fast yeast.*it would stop sweet/ })).toBeVisible()
+  await expect(page.getByText('Pitch, at 25 °C')).toBeVisible()
+  await page.getByRole('textbox', { name: 'If yeast is short: you have' }).fill('5')
+  await expect(page.getByRole('heading', { name: 'Build it up first' })).toBeVisible()
+})
+
+test('alcohol by every school, a refractometer with its doubt, and a blend by its acids', async ({ page }) => {
+  await openDemo(page, '/bench/alcohol')
+  await page.getByRole('textbox', { name: 'Before the ferment' }).fill('1.090')
+  await page.getByRole('textbox', { name: 'Now' }).fill('0.996')
+  await expect(page.getByRole('row', { name: /131\.25/ })).toContainText('12.3')
+  await page.getByRole('radio', { name: 'a refractometer' }).check()
+  await page.getByRole('textbox', { name: 'Before the ferment' }).fill('24')
+  await page.getByRole('textbox', { name: 'Now' }).fill('15')
+  await expect(page.getByText('The fits part here.', { exact: false })).toBeVisible()
+  await page.goto('/bench/blend')
+  const parts = page.getByRole('group')
+  await parts.nth(0).getByLabel('From').selectOption('Grenache')
+  await parts.nth(1).getByLabel('From').selectOption('Tempranillo')
+  await expect(page.getByText('115', { exact: true })).toBeVisible()
+})
+
+test('free SO₂ by iodine in a red says its bias, and is logged', async ({ page }) => {
+  await openDemo(page, '/bench/free-so2?lot=lot-grenache')
+  await page.getByRole('radio', { name: /Iodine/ }).check()
+  await page.getByRole('textbox', { name: 'Titrant used' }).fill('1')
+  await expect(page.getByText('this likely reads 5 to 15 mg/L too high', { exact: false })).toBeVisible()
+  await page.getByRole('button', { name: 'Log for Grenache' }).click()
+  await expect(page.getByText('Free SO₂ 32 mg/L.')).toBeVisible()
+})
