@@ -57,6 +57,7 @@ export function sayLedgerProblem(problem: LedgerProblem): string {
     case 'vessel-taken': return 'A vessel was filled while another lot was in it.'
     case 'overfull': return `A vessel of ${problem.capacityL} L is said to hold ${problem.litres.toFixed(1)} L.`
     case 'more-out-than-in': return `${problem.outL.toFixed(1)} L were said to leave a vessel that held ${problem.heldL.toFixed(1)} L.`
+    case 'contradicts': return `${QUANTITY[problem.quantity] === 'pH' ? 'pH' : QUANTITY[problem.quantity].replace(/^./, c => c.toUpperCase())} read as ${shown(problem.quantity, problem.measured)}, where ${shown(problem.quantity, problem.estimated)} was expected. The reading is taken; check the instrument, or what went in.`
     case 'cannot-compute': return `A reading (${problem.value}) lies outside what can be computed and was left out.`
   }
 }

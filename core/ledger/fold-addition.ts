@@ -1,17 +1,72 @@
-import { TYPICAL_BOUND_SHARE } from '../sulphite'
+import type { AcidChange } from '../acids'
 import type { EntryOf } from './entry'
+import { changeAcids } from './acid-track'
+import { NOTHING, abvOf, mixBalance, sgOf } from './balance'
+import { freeSo2At } from './free-so2'
 import type { Figure, LotState } from './state'
 
 /** Spread of the bound share between musts and wines, as a part of the addition: common practice, no source. */
 const BOUND_SPREAD = 0.2
+/** Litres that a gram of dissolved sugar takes up. */
+const LITRES_PER_GRAM = 0.00062
+/** What an estimated gravity is good for after an addition, SG. */
+const ESTIMATED_SG = 0.002
+
+const ACIDS = new Set(['tartaric', 'malic', 'citric', 'lactic'])
+const CARBONATES = new Set(['potassium-bicarbonate', 'potassium-carbonate', 'calcium-carbonate'])
 
 /** Takes an addition into a lot's state: what went in, not what was planned. */
 export function foldAddition(lot: LotState, addition: EntryOf<'addition'>): void {
   const total = lot.added.get(addition.material)
   lot.added.set(addition.material, { actual: (total?.actual ?? 0) + addition.actual, unit: addition.unit, times: (total?.times ?? 0) + 1 })
-  // Water or sugar before yeast changes the gravity without any ferment: the next reading is the original one.
-  if (lot.stage === 'must' && (addition.material === 'water' || addition.material === 'sugar')) delete lot.originalSg
+  if (addition.actual === 0) return
   if (addition.so2Share !== undefined) foldSulphite(lot, addition, addition.so2Share)
+  const gPerL = addition.actual / lot.volume.value
+  const { material } = addition
+  if (ACIDS.has(material)) changeAcids(lot, { kind: material, gPerL: Math.min(20, gPerL) } as AcidChange, addition.at, addition.id)
+  else if (CARBONATES.has(material)) changeAcids(lot, { kind: material, gPerL: Math.min(10, gPerL) } as AcidChange, addition.at, addition.id)
+  else if (material === 'water') thin(lot, addition, addition.unit === 'L' ? addition.actual : addition.actual / 1000)
+  else if (material === 'sugar') sweeten(lot, addition)
+}
+
+/** Water thins everything: sugar, alcohol, acids and sulphite. */
+function thin(lot: LotState, addition: EntryOf<'addition'>, litres: number): void {
+  changeAcids(lot, { kind: 'water', litresPerLitre: Math.min(1, litres / lot.volume.value) }, addition.at, addition.id)
+  dilute(lot, addition, litres)
+  if (lot.balance) lot.balance = mixBalance(lot.balance, NOTHING, 1 - litres / lot.volume.value)
+  renewGravity(lot, addition)
+}
+
+function sweeten(lot: LotState, addition: EntryOf<'addition'>): void {
+  changeAcids(lot, { kind: 'sugar', gPerL: Math.min(300, addition.actual / lot.volume.value) }, addition.at, addition.id)
+  const litres = addition.actual * LITRES_PER_GRAM
+  dilute(lot, addition, litres)
+  if (lot.balance) {
+    const thinned = mixBalance(lot.balance, NOTHING, 1 - litres / lot.volume.value)
+    lot.balance = { ...thinned, extractGPerL: thinned.extractGPerL + addition.actual / lot.volume.value }
+  }
+  renewGravity(lot, addition)
+}
+
+/** More volume, shared over the vessels as they stand; what was dissolved stays the same in all and is less in each litre. */
+function dilute(lot: LotState, addition: EntryOf<'addition'>, litres: number): void {
+  const before = lot.volume.value
+  const share = before / (before + litres)
+  for (const [vesselId, held] of lot.contents) lot.contents.set(vesselId, held / share)
+  lot.volume = { ...lot.volume, value: before + litres, at: addition.at, from: [...lot.volume.from, addition.id] }
+  for (const key of ['freeSo2', 'totalSo2'] as const) {
+    const figure = lot[key]
+    if (figure) lot[key] = { ...figure, value: figure.value * share, origin: 'estimated', at: addition.at, from: [...figure.from, addition.id] }
+  }
+  lot.so2AddedMgPerL *= share
+}
+
+/** After water or sugar the gravity is an estimate; in a must it is also the new original one. */
+function renewGravity(lot: LotState, addition: EntryOf<'addition'>): void {
+  if (!lot.balance || !lot.sg) return
+  lot.sg = { value: sgOf(lot.balance), origin: 'estimated', at: addition.at, uncertainty: ESTIMATED_SG, from: [...lot.sg.from, addition.id] }
+  if (lot.stage === 'must') lot.originalSg = lot.sg
+  else lot.abv = { value: abvOf(lot.balance), origin: 'estimated', at: addition.at, uncertainty: 0.5, from: [...(lot.abv?.from ?? []), addition.id] }
 }
 
 /** Between readings free SO₂ is an estimate: the last one plus the part of the addition that does not bind. */
@@ -24,7 +79,11 @@ function foldSulphite(lot: LotState, addition: EntryOf<'addition'>, so2Share: nu
     uncertainty: Math.hypot(before?.uncertainty ?? 0, spread),
     from: [...(before?.from ?? []), addition.id]
   })
-  lot.freeSo2 = estimate(lot.freeSo2, addedMgPerL * (1 - TYPICAL_BOUND_SHARE), addedMgPerL * BOUND_SPREAD)
+  const standing = lot.freeSo2 && freeSo2At(lot.freeSo2, addition.at)
+  lot.pendingDose = lot.pendingDose
+    ? { ...lot.pendingDose, addedMgPerL: lot.pendingDose.addedMgPerL + addedMgPerL, at: addition.at }
+    : { addedMgPerL, freeBeforeMgPerL: standing?.value ?? 0, at: addition.at }
+  lot.freeSo2 = estimate(standing, addedMgPerL * (1 - lot.boundShare), addedMgPerL * BOUND_SPREAD)
   lot.totalSo2 = estimate(lot.totalSo2, addedMgPerL, addedMgPerL * 0.05)
   lot.so2AddedMgPerL += addedMgPerL
   lot.lastSulphiteAt = addition.at

@@ -1,7 +1,11 @@
 import { titrate } from '../acids'
 import { correctHydrometer, sgFromBrix } from '../hydrometry'
+import { learnSulphite } from '../sulphite'
 import { LimitError, assertNever } from '../units'
-import type { EntryOf } from './entry'
+import { anchorAcids, changeAcids } from './acid-track'
+import { abvOf, balanceOfMust, fermentedTo } from './balance'
+import type { EntryOf, ReadingQuantity } from './entry'
+import { freeSo2At, freeSo2Consumed } from './free-so2'
 import { offsetAt } from './instrument-offset'
 import type { CellarState, Figure, LotState } from './state'
 
@@ -12,22 +16,40 @@ const UNCERTAINTY = { sg: 0.001, brix: 0.2, ph: 0.05, ta: 0.3, temperature: 0.5,
 export const DRY_SG = 0.996
 /** A fall in SG from the first gravity that shows that the ferment is under way. */
 const UNDER_WAY_FALL = 0.004
+/** Days after an addition within which a free SO₂ reading still tells of its binding. */
+const DOSE_TELLS_DAYS = 14
 
 /** Takes a reading into a lot's state; what cannot be computed is reported and left out. */
 export function foldReading(cellar: CellarState, lot: LotState, reading: EntryOf<'reading'>): void {
   const instrument = reading.instrumentId ? cellar.instruments.get(reading.instrumentId) : undefined
   const value = reading.value - offsetAt(instrument, reading.at)
-  const measured = (v: number, uncertainty: number): Figure => ({ value: v, origin: 'measured', at: reading.at, uncertainty, from: [reading.id] })
+  const measured = (v: number, uncertainty: number): Figure => {
+    (lot.series[reading.quantity === 'brix' ? 'sg' : reading.quantity] ??= []).push({ at: reading.at, value: v, entryId: reading.id })
+    return { value: v, origin: 'measured', at: reading.at, uncertainty, from: [reading.id] }
+  }
   try {
     switch (reading.quantity) {
-      case 'sg': case 'brix': return foldGravity(lot, reading, value, measured)
-      case 'ph': lot.ph = measured(value, UNCERTAINTY.ph); return
-      case 'ta': lot.ta = measured(value, titrationUncertainty(reading)); return
+      case 'sg': case 'brix': return foldGravity(cellar, lot, reading, value, measured)
+      case 'ph':
+        contradiction(cellar, lot, reading, lot.ph, value, UNCERTAINTY.ph)
+        lot.ph = measured(value, UNCERTAINTY.ph)
+        return anchorAcids(lot, reading.at, reading.id)
+      case 'ta': {
+        const uncertainty = titrationUncertainty(reading)
+        contradiction(cellar, lot, reading, lot.ta, value, uncertainty)
+        lot.ta = measured(value, uncertainty)
+        return anchorAcids(lot, reading.at, reading.id)
+      }
       case 'temperature': lot.temperature = measured(value, UNCERTAINTY.temperature); return
-      case 'freeSo2': lot.freeSo2 = measured(value, UNCERTAINTY.freeSo2); return
+      case 'freeSo2': return foldFreeSo2(cellar, lot, reading, value, measured)
       case 'totalSo2': lot.totalSo2 = measured(value, UNCERTAINTY.totalSo2); return
       case 'volume': return foldVolume(lot, value, measured(value, value * 0.02))
-      case 'malic': case 'yan': case 'sugar': case 'abv':
+      case 'malic': return foldMalic(lot, reading, measured(value, UNCERTAINTY.malic))
+      case 'abv':
+        lot.abv = measured(value, UNCERTAINTY.abv)
+        if (lot.balance) lot.balance = { ...lot.balance, ethanolGPerL: value * 7.8924 }
+        return
+      case 'yan': case 'sugar':
         lot.others[reading.quantity] = measured(value, UNCERTAINTY[reading.quantity])
         return
       default: return assertNever(reading.quantity)
@@ -39,15 +61,60 @@ export function foldReading(cellar: CellarState, lot: LotState, reading: EntryOf
   }
 }
 
-function foldGravity(lot: LotState, reading: EntryOf<'reading'>, value: number, measured: (v: number, u: number) => Figure): void {
+/** A reading that lies outside both bands is taken, because measured beats estimated, but not silently. */
+function contradiction(cellar: CellarState, lot: LotState, reading: EntryOf<'reading'>, estimate: Figure | undefined, measured: number, uncertainty: number, quantity: ReadingQuantity = reading.quantity): void {
+  if (estimate?.origin !== 'estimated') return
+  const band = estimate.uncertainty + uncertainty
+  if (Math.abs(measured - estimate.value) > band) cellar.problems.push({ code: 'contradicts', entryId: reading.id, lotId: lot.id, quantity, measured, estimated: estimate.value, band })
+}
+
+function foldGravity(cellar: CellarState, lot: LotState, reading: EntryOf<'reading'>, value: number, measured: (v: number, u: number) => Figure): void {
   const sg = gravityOf(reading, value)
-  lot.sg = measured(sg, UNCERTAINTY.sg)
-  if (lot.stage === 'must') {
-    if (lot.originalSg && lot.originalSg.value - sg > UNDER_WAY_FALL) lot.stage = 'fermenting'
-    else lot.originalSg = lot.sg
+  const figure = measured(sg, UNCERTAINTY.sg)
+  const fell = lot.originalSg !== undefined && lot.originalSg.value - sg > UNDER_WAY_FALL
+  const before = lot.sg
+  lot.sg = figure
+  if (lot.stage === 'must' && !fell) {
+    if (before?.origin === 'estimated') contradiction(cellar, lot, reading, before, sg, UNCERTAINTY.sg, 'sg')
+    lot.originalSg = figure
+    // A must is measured again and again; only what ferments has a balance to keep.
+    lot.balance = { ...balanceOfMust(Math.max(0.99, sg)), ethanolGPerL: lot.balance?.ethanolGPerL ?? 0 }
   }
-  lot.originalSg ??= lot.sg
+  else {
+    lot.originalSg ??= figure
+    const balance = lot.balance ?? balanceOfMust(Math.max(0.99, sg))
+    const fermented = fermentedTo(balance, sg)
+    const band = UNCERTAINTY.sg + (before?.uncertainty ?? UNCERTAINTY.sg)
+    if (fermented.riseSg > band) cellar.problems.push({ code: 'contradicts', entryId: reading.id, lotId: lot.id, quantity: 'sg', measured: sg, estimated: sg - fermented.riseSg, band })
+    lot.balance = fermented.balance
+    if (lot.stage === 'must') {
+      lot.stage = 'fermenting'
+      freeSo2Consumed(lot, reading.at, reading.id)
+    }
+  }
+  if (lot.balance.ethanolGPerL > 0) {
+    lot.abv = { value: abvOf(lot.balance), origin: 'estimated', at: reading.at, uncertainty: 0.5, from: [...new Set([...lot.originalSg.from, ...(lot.abv?.from ?? []).slice(-20), reading.id])] }
+  }
   if (lot.stage === 'fermenting' && sg <= DRY_SG) lot.stage = 'wine'
+}
+
+function foldFreeSo2(cellar: CellarState, lot: LotState, reading: EntryOf<'reading'>, value: number, measured: (v: number, u: number) => Figure): void {
+  const dose = lot.pendingDose
+  if (dose && (Date.parse(reading.at) - Date.parse(dose.at)) / 86_400_000 <= DOSE_TELLS_DAYS && dose.addedMgPerL >= 1) {
+    lot.doses = [...lot.doses, { addedMgPerL: Math.min(300, dose.addedMgPerL), freeBeforeMgPerL: Math.min(300, dose.freeBeforeMgPerL), freeAfterMgPerL: Math.min(300, Math.max(0, value)) }]
+    lot.boundShare = learnSulphite(lot.doses, []).boundShare
+  }
+  delete lot.pendingDose
+  contradiction(cellar, lot, reading, lot.freeSo2 && freeSo2At(lot.freeSo2, reading.at), value, UNCERTAINTY.freeSo2)
+  lot.freeSo2 = measured(value, UNCERTAINTY.freeSo2)
+}
+
+/** Malic acid after bacteria tells how far malolactic has come; before, it sharpens the fit. */
+function foldMalic(lot: LotState, reading: EntryOf<'reading'>, figure: Figure): void {
+  lot.others.malic = figure
+  const before = lot.acids ? lot.acids.composition.acids.malic * 134.087 : 0
+  if (lot.bacteriaAt && before > figure.value) changeAcids(lot, { kind: 'malolactic', toMalicGPerL: Math.max(0, figure.value) }, reading.at, reading.id)
+  else anchorAcids(lot, reading.at, reading.id)
 }
 
 /**

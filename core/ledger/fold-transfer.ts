@@ -1,4 +1,5 @@
 import type { EntryOf } from './entry'
+import { mixInto } from './mix-lots'
 import type { CellarState, LotState } from './state'
 
 /** Rounding of volumes that people note, L: less than this left over counts as empty. */
@@ -32,6 +33,7 @@ export function foldTransfer(cellar: CellarState, transfer: EntryOf<'transfer'>)
     return
   }
   take(cellar, from, source, transfer.outL)
+  if (from !== to && transfer.inL > 0) mixInto(to, from, transfer.inL, transfer.at, transfer.id)
   to.contents.set(target, (to.contents.get(target) ?? 0) + transfer.inL)
   if (vessel) vessel.lotId = to.id
   for (const lot of new Set([from, to])) {

@@ -1,10 +1,12 @@
+import { TYPICAL_BOUND_SHARE } from '../sulphite'
 import { assertNever } from '../units'
 import { standingFacts } from './corrections'
 import type { Entry, EntryOf, Fact } from './entry'
+import { freeSo2Consumed } from './free-so2'
 import { foldAddition } from './fold-addition'
 import { foldReading } from './fold-reading'
 import { foldTransfer } from './fold-transfer'
-import type { CellarState, LotState } from './state'
+import type { CellarState, LotState, Source } from './state'
 
 /**
  * The whole cellar as its ledger tells it. Pure: the same entries in any order give the same state.
@@ -79,8 +81,12 @@ function foldIntoLot(cellar: CellarState, lot: LotState, fact: Extract<Fact, { l
     case 'inoculation':
       if (fact.organism === 'yeast') {
         lot.inoculatedAt ??= fact.at
-        if (lot.stage === 'must') lot.stage = 'fermenting'
+        if (lot.stage === 'must') {
+          lot.stage = 'fermenting'
+          freeSo2Consumed(lot, fact.at, fact.id)
+        }
       }
+      else lot.bacteriaAt ??= fact.at
       return
     case 'bottling':
       lot.bottles += fact.bottles.reduce((sum, b) => sum + b.count, 0)
@@ -110,6 +116,10 @@ function startLot(cellar: CellarState, start: EntryOf<'lot-started'>): void {
     },
     contents: new Map(),
     others: {},
+    sources: sourcesOf(start),
+    series: {},
+    doses: [],
+    boundShare: TYPICAL_BOUND_SHARE,
     so2AddedMgPerL: 0,
     added: new Map(),
     bottles: 0,
@@ -123,4 +133,13 @@ function startLot(cellar: CellarState, start: EntryOf<'lot-started'>): void {
   if (vessel?.lotId) cellar.problems.push({ code: 'vessel-taken', entryId: start.id, vesselId: vessel.id, byLotId: vessel.lotId })
   else if (vessel) vessel.lotId = lot.id
   lot.contents.set(vessel && vessel.lotId === lot.id ? vessel.id : '', start.volumeL)
+}
+
+/** The varieties as named, or the lot's own name where none is; their shares are brought to one. */
+function sourcesOf(start: EntryOf<'lot-started'>): Source[] {
+  const named = start.varieties.length > 0 ? start.varieties : [{ name: start.name, share: 1 }]
+  const total = named.reduce((sum, v) => sum + v.share, 0)
+  return named.map(v => ({
+    variety: v.name, share: v.share / total, ...(start.vintage !== undefined && { vintage: start.vintage }), ...(start.origin !== undefined && { origin: start.origin })
+  }))
 }

@@ -32,7 +32,7 @@ const lotStarted = z.strictObject({
   vintage: z.int().min(1900).max(2200).optional(),
   origin: z.string().max(120).optional(),
   massKg: positive.optional().describe('fruit, kg'),
-  volumeL: positive.describe('must or juice, L'),
+  volumeL: amountOrNone.describe('must or juice, L; 0 for a blend that is still to be filled'),
   volumeIs: z.enum(['measured', 'expected']),
   vesselId: id.optional()
 })

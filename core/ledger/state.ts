@@ -1,3 +1,5 @@
+import type { Composition } from '../acids'
+import type { DosePair } from '../sulphite'
 import type { EntryOf, ReadingQuantity, Stream, Style } from './entry'
 
 /** A figure of a lot, with where it comes from. */
@@ -13,6 +15,29 @@ export interface Figure {
 }
 
 export type Stage = 'must' | 'fermenting' | 'wine' | 'bottled'
+
+/** What is dissolved in the wine, by mass balance, g/L: carried through the ferment, water, sugar and blends. */
+export interface Balance {
+  /** Sugar and all else that is dissolved, as sucrose. */
+  extractGPerL: number
+  ethanolGPerL: number
+  /** The part of the extract that no yeast takes. */
+  sugarFreeGPerL: number
+}
+
+/** Where a wine comes from; the shares of a lot add up to one. */
+export interface Source { variety: string, vintage?: number, origin?: string, share: number }
+
+/** The acids as last measured, and what was done since. */
+export interface AcidTrack {
+  composition: Composition
+  at: string
+  /** The readings it rests on, and the additions since. */
+  from: string[]
+  changed: boolean
+}
+
+export interface Point { at: string, value: number, entryId: string }
 
 export interface LotState {
   id: string
@@ -41,6 +66,20 @@ export interface LotState {
   /** mg/L */
   freeSo2?: Figure
   totalSo2?: Figure
+  /** Mass balance of sugar and alcohol; from the first gravity on. */
+  balance?: Balance
+  /** % vol, by the mass balance or measured. */
+  abv?: Figure
+  acids?: AcidTrack
+  sources: readonly Source[]
+  /** Every reading, corrected for its instrument, by quantity: for curves. */
+  series: Partial<Record<ReadingQuantity, Point[]>>
+  /** Additions of sulphite with the free SO₂ before and after, from which its binding is learnt. */
+  doses: readonly DosePair[]
+  pendingDose?: { addedMgPerL: number, freeBeforeMgPerL: number, at: string }
+  /** Share of sulphite that binds in this lot: learnt, or the usual one. */
+  boundShare: number
+  bacteriaAt?: string
   /** Other measured figures by quantity. */
   others: Partial<Record<ReadingQuantity, Figure>>
   /** SO₂ put in since the start, mg/L of the present volume. */
@@ -77,6 +116,7 @@ export type LedgerProblem =
   | { code: 'vessel-taken', entryId: string, vesselId: string, byLotId: string }
   | { code: 'overfull', entryId: string, vesselId: string, litres: number, capacityL: number }
   | { code: 'more-out-than-in', entryId: string, lotId: string, outL: number, heldL: number }
+  | { code: 'contradicts', entryId: string, lotId: string, quantity: ReadingQuantity, measured: number, estimated: number, band: number }
   | { code: 'cannot-compute', entryId: string, lotId: string, argument: string, value: number }
 
 export interface CellarState {
