@@ -18,14 +18,15 @@ export function useStory() {
     instrument: (id: string) => cellar.state.instruments.get(id)?.name ?? 'an instrument'
   }
 
-  function lines(lotId?: string): StoryLine[] {
+  /** @param everything also the entries of other lots, which a blend rests on */
+  function lines(lotId?: string, everything = false): StoryLine[] {
     const told: StoryLine[] = []
     for (const standing of facts.value) {
       const { fact } = standing
       const lot = lotOf(fact)
-      const mine = lotId === undefined
+      const mine = everything || (lotId === undefined
         ? lot !== undefined && !standing.struck
-        : lot === lotId || (fact.type === 'transfer' && fact.to.lotId === lotId)
+        : lot === lotId || (fact.type === 'transfer' && fact.to.lotId === lotId))
       if (!mine) continue
       told.push({
         id: fact.id, at: fact.at, when: sayWhen(fact.at, now.value), lot: lot ? names.lot(lot) : '', text: sayFact(fact, f, names), struck: standing.struck, standing, ...(lot && { lotId: lot })
@@ -34,7 +35,7 @@ export function useStory() {
     }
     return told
   }
-  return { lines }
+  return { lines, names }
 }
 
 /** "today 07:21", "yesterday 18:05", "Tue 17 Nov", "3 Oct 2025". */

@@ -34,8 +34,14 @@ export class CellarDb extends Dexie {
   /** Adds entries in one transaction: all or none. Ids that are there already are left alone. Resolves after the commit. */
   async append(entries: readonly Entry[]): Promise<void> {
     await this.guard('write to the ledger', () => this.transaction('rw', this.entries, async () => {
-      const present = await this.entries.bulkGet(entries.map(e => e.id))
-      await this.entries.bulkAdd(entries.filter((_, i) => present[i] === undefined))
+      try {
+        await this.entries.bulkAdd(entries)
+      }
+      catch (error) {
+        // Caught inside the transaction, so that the others still go in; anything but "is there already" undoes them all.
+        const known = error instanceof Dexie.BulkError && error.failures.every(f => f.name === 'ConstraintError')
+        if (!known) throw error
+      }
     }))
   }
 

@@ -1,9 +1,13 @@
-import { type CellarState, type Draft, type Entry, type LotState, foldCellar } from '~~/core/ledger'
+import { type CellarState, type Draft, type Entry, type Fact, type LedgerProblem, type LotState, appendToCellar, foldCellar, refusalOf } from '~~/core/ledger'
 import { CellarDb, type CellarName, StorageError } from '~/data/cellar-db'
 import { newId } from '~/data/ids'
 
 const WHICH = 'presk.cellar'
 const DEVICE = 'presk.device'
+/** More entries than this are folded together with all the others. */
+const SMALL = 50
+/** Entries that move wine, which can be impossible. */
+const MOVES = new Set<Entry['type']>(['lot-started', 'transfer', 'correction'])
 
 /** The ledger in memory, the state it tells, and the way in for new entries. Several tabs stay in step. */
 export const useCellarStore = defineStore('cellar', () => {
@@ -11,13 +15,31 @@ export const useCellarStore = defineStore('cellar', () => {
   const entries = shallowRef<readonly Entry[]>([])
   const ready = ref(false)
   const problem = shallowRef<StorageError>()
+  /** Why the last action could not be: an impossible move, said before anything is written. */
+  const refused = shallowRef<LedgerProblem[]>([])
   const lastAction = shallowRef<Entry[]>([])
   let db: CellarDb | undefined
   let channel: BroadcastChannel | undefined
 
-  const state = computed<CellarState>(() => foldCellar(entries.value))
+  const state = shallowRef<CellarState>(foldCellar([]))
+  let lastAt = ''
   const lots = computed<LotState[]>(() => [...state.value.lots.values()])
   const isDemo = computed(() => which.value === 'demo')
+
+  /** All entries anew: opened, imported, or from another tab. */
+  function takeAll(all: readonly Entry[]): void {
+    entries.value = all
+    state.value = foldCellar(all)
+    lastAt = all.reduce((latest, e) => e.at > latest ? e.at : latest, '')
+  }
+
+  /** A few more; where they only follow what is there, nothing is folded twice. */
+  function takeMore(more: readonly Entry[]): void {
+    const next = more.length <= SMALL ? appendToCellar(state.value, lastAt, more) : undefined
+    entries.value = [...entries.value, ...more]
+    state.value = next ?? foldCellar(entries.value)
+    lastAt = more.reduce((latest, e) => e.at > latest ? e.at : latest, lastAt)
+  }
 
   async function open(name: CellarName = remembered()): Promise<void> {
     ready.value = false
@@ -29,13 +51,13 @@ export const useCellarStore = defineStore('cellar', () => {
     channel = new BroadcastChannel(`presk-${name}`)
     channel.onmessage = message => takeFromOtherTab(message.data)
     try {
-      entries.value = await db.all()
+      takeAll(await db.all())
       if (name === 'demo' && entries.value.length === 0) await layOutDemo()
       problem.value = undefined
     }
     catch (error) {
       if (!(error instanceof StorageError)) throw error
-      entries.value = []
+      takeAll([])
       problem.value = error
     }
     ready.value = true
@@ -47,7 +69,7 @@ export const useCellarStore = defineStore('cellar', () => {
     const { cellarFileSchema } = await import('~~/core/ledger/schema')
     const file = cellarFileSchema.parse(demoCellar(new Date()))
     await db!.replaceAll(file.entries)
-    entries.value = file.entries
+    takeAll(file.entries)
     channel?.postMessage({ reload: true })
   }
 
@@ -58,6 +80,8 @@ export const useCellarStore = defineStore('cellar', () => {
   async function log(drafts: Draft[]): Promise<Entry[] | undefined> {
     const now = new Date().toISOString()
     const written = drafts.map((draft, i) => ({ id: newId(Date.now() + i), device: device(), at: now, written: now, ...draft }) as Entry)
+    refused.value = drafts.some(d => MOVES.has(d.type)) ? refusalOf(entries.value, written) : []
+    if (refused.value.length > 0) return undefined
     const done = await add(written)
     if (done) lastAction.value = written
     return done ? written : undefined
@@ -69,7 +93,8 @@ export const useCellarStore = defineStore('cellar', () => {
       // A copy free of Vue's proxies, as structured cloning wants it.
       const plain = JSON.parse(JSON.stringify(written)) as Entry[]
       await db!.append(plain)
-      entries.value = [...entries.value, ...plain]
+      if (which.value === 'own') void askToStay()
+      takeMore(plain)
       channel?.postMessage({ added: plain.map(e => e.id) })
       problem.value = undefined
       return true
@@ -90,19 +115,32 @@ export const useCellarStore = defineStore('cellar', () => {
 
   const undo = (): Promise<boolean> => strike(lastAction.value.map(e => e.id), 'Undone')
 
+  /** Takes a correction back by correcting to what stood before it. */
+  const undoCorrection = async (before: Fact): Promise<boolean> => await log([{ type: 'correction', targetId: before.id, reason: 'Correction taken back', replacement: before }]) !== undefined
+
   async function takeFromOtherTab(message: { added?: string[], reload?: boolean }): Promise<void> {
     if (!db) return
-    if (message.reload) entries.value = await db.all()
+    if (message.reload) takeAll(await db.all())
     else if (message.added) {
       const known = new Set(entries.value.map(e => e.id))
       const news = await db.byIds(message.added.filter(id => !known.has(id)))
-      if (news.length > 0) entries.value = [...entries.value, ...news]
+      if (news.length > 0) takeMore(news)
     }
   }
 
   const meta = { get: (key: string) => db!.getMeta(key), set: (key: string, value: unknown) => db!.setMeta(key, value) }
-  return { which, isDemo, ready, problem, entries, state, lots, lastAction, open, log, add, strike, undo, layOutDemo, meta }
+  return { which, isDemo, ready, problem, refused, entries, state, lots, lastAction, open, log, add, strike, undo, undoCorrection, layOutDemo, meta }
 })
+
+/** Asks the browser not to clear the cellar when space runs short; most grant it to a page that is used. */
+async function askToStay(): Promise<void> {
+  try {
+    if (await navigator.storage?.persisted() === false) await navigator.storage.persist()
+  }
+  catch {
+    // Some browsers lack it in private windows; the export remains.
+  }
+}
 
 function remembered(): CellarName {
   try {

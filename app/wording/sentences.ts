@@ -28,6 +28,7 @@ export function sayFact(fact: Fact, f: Format, names: Names): string {
     case 'observation': return `${OBSERVATION[fact.what]}: ${fact.text}`
     case 'transfer': return `${f.words(f.volume(fact.inL))} moved${fact.from.vesselId ? ` from ${names.vessel(fact.from.vesselId)}` : ''}${fact.to.vesselId ? ` to ${names.vessel(fact.to.vesselId)}` : ''}${fact.outL - fact.inL > 0.05 ? `, ${f.words(f.volume(fact.outL - fact.inL))} left behind` : ''}.`
     case 'bottling': return `Bottled: ${fact.bottles.map(b => `${b.count} of ${b.sizeMl} mL`).join(', ')}.`
+    case 'vessel-cared': return `${names.vessel(fact.vesselId)} ${fact.what}.`
     case 'vessel-added': return `Vessel ${fact.name}, ${f.words(f.volume(fact.capacityL))}.`
     case 'instrument-added': return `Instrument ${fact.name}.`
     case 'instrument-checked': return `${names.instrument(fact.instrumentId)} checked: it shows ${fact.offset} too much${fact.adjusted ? ', set right' : ''}.`

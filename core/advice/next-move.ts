@@ -1,4 +1,4 @@
-import type { LotState } from '../ledger'
+import { type LotState, freeSo2At } from '../ledger'
 import { MOLECULAR_TARGET, freeSo2For } from '../sulphite'
 
 /** What a lot needs next, most pressing first. `code` is worded in the app. */
@@ -35,7 +35,7 @@ export function nextMove(lot: LotState, now: string): NextMove {
     const daysSince = lot.sg ? hours(lot.sg.at) / 24 : hours(lot.startedAt) / 24
     return { code: 'read-ferment', urgency: daysSince >= 1 ? 'now' : 'soon', daysSince }
   }
-  return nextForWine(lot, hours)
+  return nextForWine(lot, hours, now)
 }
 
 function nextForMust(lot: LotState, hours: (since: string) => number): NextMove {
@@ -53,13 +53,12 @@ function nextForMust(lot: LotState, hours: (since: string) => number): NextMove 
     : { code: 'pitch', urgency: 'now', hoursSince }
 }
 
-function nextForWine(lot: LotState, hours: (since: string) => number): NextMove {
+function nextForWine(lot: LotState, hours: (since: string) => number, now: string): NextMove {
   if (!lot.ph) return { code: 'measure-must', urgency: 'now', missing: ['ph'] }
   if (!lot.freeSo2) return { code: 'confirm-dry', urgency: 'soon' }
   const targetFreeMgPerL = freeSo2For(MOLECULAR_TARGET[lot.style], Math.min(4.5, Math.max(2.5, lot.ph.value)))
-  if (lot.freeSo2.value < targetFreeMgPerL - SULPHITE_SLACK) {
-    return { code: 'sulphite-low', urgency: 'soon', freeMgPerL: lot.freeSo2.value, targetFreeMgPerL }
-  }
+  const free = freeSo2At(lot.freeSo2, now).value
+  if (free < targetFreeMgPerL - SULPHITE_SLACK) return { code: 'sulphite-low', urgency: 'soon', freeMgPerL: free, targetFreeMgPerL }
   const weeksSince = hours(lot.freeSo2.at) / 24 / 7
   return weeksSince > SULPHITE_LOOK_WEEKS ? { code: 'check-sulphite', urgency: 'soon', weeksSince } : { code: 'rest', urgency: 'none' }
 }

@@ -79,6 +79,10 @@ function ethanolWaterByMass(p: number): number {
 export function ethanolWaterDensity(abv: number): number {
   const ethanolKgPerM3 = within('abv', abv, 0, 25) / 100 * ETHANOL_DENSITY
   let rho = WATER_OIML
-  for (let i = 0; i < 12; i++) rho = ethanolWaterByMass(ethanolKgPerM3 / rho)
+  for (let i = 0; i < 20; i++) {
+    const next = ethanolWaterByMass(ethanolKgPerM3 / rho)
+    if (Math.abs(next - rho) < 1e-9) return next
+    rho = next
+  }
   return rho
 }

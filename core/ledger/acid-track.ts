@@ -1,6 +1,7 @@
 import { type AcidChange, READING_UNCERTAINTY, acidStateOf, applyChange, fitAcids } from '../acids'
 import { abvOf } from './balance'
 import type { Figure, LotState } from './state'
+import { restsOn } from './rests-on'
 
 const PH = { min: 2.5, max: 4.5 }
 const TA = { min: 2, max: 20 }
@@ -17,14 +18,14 @@ export function anchorAcids(lot: LotState, at: string, entryId: string): void {
   const { composition } = fitAcids({
     ph: ph.value, taGPerL: ta.value, abv: Math.min(18, lot.balance ? abvOf(lot.balance) : 0), lacticGPerL: lactic, ...(malic !== undefined && { malicGPerL: malic })
   })
-  lot.acids = { composition, at, from: [...new Set([...ph.from, ...ta.from, entryId])], changed: false }
+  lot.acids = { composition, at, from: restsOn(ph.from, ta.from, entryId), changed: false }
 }
 
 /** Carries the acids through an addition, water, a blend or malolactic, and renews the estimates of pH and TA. */
 export function changeAcids(lot: LotState, change: AcidChange, at: string, entryId: string): void {
   if (!lot.acids) return
   const { composition } = applyChange(lot.acids.composition, change)
-  lot.acids = { ...lot.acids, composition, from: [...lot.acids.from, entryId], changed: true }
+  lot.acids = { ...lot.acids, composition, from: restsOn(lot.acids.from, entryId), changed: true }
   const state = acidStateOf(composition)
   if (!state.solved) return
   const estimate = (value: number, uncertainty: number): Figure => ({ value, origin: 'estimated', at, uncertainty, from: lot.acids!.from })

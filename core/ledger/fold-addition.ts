@@ -4,6 +4,7 @@ import { changeAcids } from './acid-track'
 import { NOTHING, abvOf, mixBalance, sgOf } from './balance'
 import { freeSo2At } from './free-so2'
 import type { Figure, LotState } from './state'
+import { restsOn } from './rests-on'
 
 /** Spread of the bound share between musts and wines, as a part of the addition: common practice, no source. */
 const BOUND_SPREAD = 0.2
@@ -53,10 +54,10 @@ function dilute(lot: LotState, addition: EntryOf<'addition'>, litres: number): v
   const before = lot.volume.value
   const share = before / (before + litres)
   for (const [vesselId, held] of lot.contents) lot.contents.set(vesselId, held / share)
-  lot.volume = { ...lot.volume, value: before + litres, at: addition.at, from: [...lot.volume.from, addition.id] }
+  lot.volume = { ...lot.volume, value: before + litres, at: addition.at, from: restsOn(lot.volume.from, addition.id) }
   for (const key of ['freeSo2', 'totalSo2'] as const) {
     const figure = lot[key]
-    if (figure) lot[key] = { ...figure, value: figure.value * share, origin: 'estimated', at: addition.at, from: [...figure.from, addition.id] }
+    if (figure) lot[key] = { ...figure, value: figure.value * share, origin: 'estimated', at: addition.at, from: restsOn(figure.from, addition.id) }
   }
   lot.so2AddedMgPerL *= share
 }
@@ -64,9 +65,9 @@ function dilute(lot: LotState, addition: EntryOf<'addition'>, litres: number): v
 /** After water or sugar the gravity is an estimate; in a must it is also the new original one. */
 function renewGravity(lot: LotState, addition: EntryOf<'addition'>): void {
   if (!lot.balance || !lot.sg) return
-  lot.sg = { value: sgOf(lot.balance), origin: 'estimated', at: addition.at, uncertainty: ESTIMATED_SG, from: [...lot.sg.from, addition.id] }
+  lot.sg = { value: sgOf(lot.balance), origin: 'estimated', at: addition.at, uncertainty: ESTIMATED_SG, from: restsOn(lot.sg.from, addition.id) }
   if (lot.stage === 'must') lot.originalSg = lot.sg
-  else lot.abv = { value: abvOf(lot.balance), origin: 'estimated', at: addition.at, uncertainty: 0.5, from: [...(lot.abv?.from ?? []), addition.id] }
+  else lot.abv = { value: abvOf(lot.balance), origin: 'estimated', at: addition.at, uncertainty: 0.5, from: restsOn(lot.abv?.from, addition.id) }
 }
 
 /** Between readings free SO₂ is an estimate: the last one plus the part of the addition that does not bind. */
@@ -77,7 +78,7 @@ function foldSulphite(lot: LotState, addition: EntryOf<'addition'>, so2Share: nu
     origin: 'estimated',
     at: addition.at,
     uncertainty: Math.hypot(before?.uncertainty ?? 0, spread),
-    from: [...(before?.from ?? []), addition.id]
+    from: restsOn(before?.from, addition.id)
   })
   const standing = lot.freeSo2 && freeSo2At(lot.freeSo2, addition.at)
   lot.pendingDose = lot.pendingDose

@@ -8,6 +8,7 @@ import type { EntryOf, ReadingQuantity } from './entry'
 import { freeSo2At, freeSo2Consumed } from './free-so2'
 import { offsetAt } from './instrument-offset'
 import type { CellarState, Figure, LotState } from './state'
+import { restsOn } from './rests-on'
 
 /** How far a reading can be trusted when the instrument does not say: common practice, no source. */
 const UNCERTAINTY = { sg: 0.001, brix: 0.2, ph: 0.05, ta: 0.3, temperature: 0.5, freeSo2: 5, totalSo2: 10, malic: 0.1, yan: 20, sugar: 1, abv: 0.3 } as const
@@ -93,7 +94,7 @@ function foldGravity(cellar: CellarState, lot: LotState, reading: EntryOf<'readi
     }
   }
   if (lot.balance.ethanolGPerL > 0) {
-    lot.abv = { value: abvOf(lot.balance), origin: 'estimated', at: reading.at, uncertainty: 0.5, from: [...new Set([...lot.originalSg.from, ...(lot.abv?.from ?? []).slice(-20), reading.id])] }
+    lot.abv = { value: abvOf(lot.balance), origin: 'estimated', at: reading.at, uncertainty: 0.5, from: restsOn(lot.originalSg.from, lot.abv?.from, reading.id) }
   }
   if (lot.stage === 'fermenting' && sg <= DRY_SG) lot.stage = 'wine'
 }
@@ -104,7 +105,7 @@ function foldFreeSo2(cellar: CellarState, lot: LotState, reading: EntryOf<'readi
     lot.doses = [...lot.doses, { addedMgPerL: Math.min(300, dose.addedMgPerL), freeBeforeMgPerL: Math.min(300, dose.freeBeforeMgPerL), freeAfterMgPerL: Math.min(300, Math.max(0, value)) }]
     lot.boundShare = learnSulphite(lot.doses, []).boundShare
   }
-  delete lot.pendingDose
+  lot.pendingDose = undefined
   contradiction(cellar, lot, reading, lot.freeSo2 && freeSo2At(lot.freeSo2, reading.at), value, UNCERTAINTY.freeSo2)
   lot.freeSo2 = measured(value, UNCERTAINTY.freeSo2)
 }

@@ -1,6 +1,7 @@
 import type { EntryOf } from './entry'
 import { mixInto } from './mix-lots'
-import type { CellarState, LotState } from './state'
+import type { CellarState, LotState, VesselState } from './state'
+import { restsOn } from './rests-on'
 
 /** Rounding of volumes that people note, L: less than this left over counts as empty. */
 const EMPTY_L = 0.05
@@ -35,12 +36,19 @@ export function foldTransfer(cellar: CellarState, transfer: EntryOf<'transfer'>)
   take(cellar, from, source, transfer.outL)
   if (from !== to && transfer.inL > 0) mixInto(to, from, transfer.inL, transfer.at, transfer.id)
   to.contents.set(target, (to.contents.get(target) ?? 0) + transfer.inL)
-  if (vessel) vessel.lotId = to.id
+  if (vessel) fill(vessel, to.id)
   for (const lot of new Set([from, to])) {
     lot.lastAt = transfer.at
     const value = [...lot.contents.values()].reduce((sum, litres) => sum + litres, 0)
-    lot.volume = { ...lot.volume, value, at: transfer.at, from: [...lot.volume.from, transfer.id] }
+    lot.volume = { ...lot.volume, value, at: transfer.at, from: restsOn(lot.volume.from, transfer.id) }
   }
+}
+
+/** A vessel takes a lot in; clean and sanitised are over with that. */
+export function fill(vessel: VesselState, lotId: string): void {
+  vessel.lotId = lotId
+  delete vessel.cleanedAt
+  delete vessel.sanitisedAt
 }
 
 function take(cellar: CellarState, lot: LotState, vesselId: string, litres: number): void {

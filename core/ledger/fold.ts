@@ -1,11 +1,11 @@
 import { TYPICAL_BOUND_SHARE } from '../sulphite'
 import { assertNever } from '../units'
-import { standingFacts } from './corrections'
+import { inOrder, standingFacts } from './corrections'
 import type { Entry, EntryOf, Fact } from './entry'
 import { freeSo2Consumed } from './free-so2'
 import { foldAddition } from './fold-addition'
 import { foldReading } from './fold-reading'
-import { foldTransfer } from './fold-transfer'
+import { fill, foldTransfer } from './fold-transfer'
 import type { CellarState, LotState, Source } from './state'
 
 /**
@@ -42,8 +42,45 @@ export function foldCellar(entries: readonly Entry[], until?: string): CellarSta
   return cellar
 }
 
+/** Facts that concern one or two lots and nothing that was folded before. */
+const APPENDABLE = new Set<Entry['type']>(['reading', 'addition', 'inoculation', 'operation', 'observation', 'bottling', 'task-ended', 'lot-started', 'transfer', 'vessel-cared'])
+
+/**
+ * The state after entries that came later than everything in it, without folding it all again. The old state is not
+ * touched: the lots concerned are copied.
+ * @param cellar a state as folded from all earlier entries
+ * @param lastAt the latest instant in it
+ * @param entries in ledger order
+ * @returns the new state, or undefined when all must be folded again (a correction, a check, something backdated)
+ */
+export function appendToCellar(cellar: CellarState, lastAt: string, entries: readonly Entry[]): CellarState | undefined {
+  if (entries.some(e => !APPENDABLE.has(e.type) || e.at <= lastAt)) return undefined
+  // A remark on an overfull vessel belongs to the end of a fold; with one standing, all is folded again.
+  if (cellar.problems.some(p => p.code === 'overfull')) return undefined
+  const next: CellarState = { lots: new Map(cellar.lots), vessels: new Map([...cellar.vessels].map(([id, v]) => [id, { ...v }])), instruments: cellar.instruments, problems: [...cellar.problems] }
+  for (const entry of [...entries].sort(inOrder) as Fact[]) {
+    for (const id of lotsOf(entry)) {
+      const lot = next.lots.get(id)
+      if (lot && lot === cellar.lots.get(id)) next.lots.set(id, copyOf(lot))
+    }
+    foldFact(next, entry)
+  }
+  fillVessels(next)
+  return next
+}
+
+const lotsOf = (fact: Fact): string[] => fact.type === 'transfer' ? [fact.from.lotId, fact.to.lotId] : 'lotId' in fact ? [fact.lotId] : []
+
+function copyOf(lot: LotState): LotState {
+  return {
+    ...lot, contents: new Map(lot.contents), added: new Map(lot.added), others: { ...lot.others },
+    series: Object.fromEntries(Object.entries(lot.series).map(([quantity, points]) => [quantity, [...points]]))
+  }
+}
+
 /** What each vessel holds at the end, and whether it can. */
 function fillVessels(cellar: CellarState): void {
+  for (const vessel of cellar.vessels.values()) vessel.litres = 0
   for (const lot of cellar.lots.values()) {
     for (const [vesselId, litres] of lot.contents) {
       const vessel = cellar.vessels.get(vesselId)
@@ -59,6 +96,11 @@ function fillVessels(cellar: CellarState): void {
 function foldFact(cellar: CellarState, fact: Fact): void {
   switch (fact.type) {
     case 'vessel-added': case 'instrument-added': case 'instrument-checked': return
+    case 'vessel-cared': {
+      const vessel = cellar.vessels.get(fact.vesselId)
+      if (vessel) vessel[fact.what === 'cleaned' ? 'cleanedAt' : 'sanitisedAt'] = fact.at
+      return
+    }
     case 'lot-started': return startLot(cellar, fact)
     case 'transfer': return foldTransfer(cellar, fact)
     case 'reading': case 'addition': case 'inoculation': case 'operation': case 'observation': case 'bottling': case 'task-ended': {
@@ -119,6 +161,7 @@ function startLot(cellar: CellarState, start: EntryOf<'lot-started'>): void {
     sources: sourcesOf(start),
     series: {},
     doses: [],
+    pendingDose: undefined,
     boundShare: TYPICAL_BOUND_SHARE,
     so2AddedMgPerL: 0,
     added: new Map(),
@@ -131,7 +174,7 @@ function startLot(cellar: CellarState, start: EntryOf<'lot-started'>): void {
   const vessel = start.vesselId ? cellar.vessels.get(start.vesselId) : undefined
   if (start.vesselId && !vessel) cellar.problems.push({ code: 'unknown-vessel', entryId: start.id, vesselId: start.vesselId })
   if (vessel?.lotId) cellar.problems.push({ code: 'vessel-taken', entryId: start.id, vesselId: vessel.id, byLotId: vessel.lotId })
-  else if (vessel) vessel.lotId = lot.id
+  else if (vessel) fill(vessel, lot.id)
   lot.contents.set(vessel && vessel.lotId === lot.id ? vessel.id : '', start.volumeL)
 }
 
@@ -140,6 +183,6 @@ function sourcesOf(start: EntryOf<'lot-started'>): Source[] {
   const named = start.varieties.length > 0 ? start.varieties : [{ name: start.name, share: 1 }]
   const total = named.reduce((sum, v) => sum + v.share, 0)
   return named.map(v => ({
-    variety: v.name, share: v.share / total, ...(start.vintage !== undefined && { vintage: start.vintage }), ...(start.origin !== undefined && { origin: start.origin })
+    key: `${v.name}|${start.vintage ?? ''}|${start.origin ?? ''}`, variety: v.name, share: v.share / total, ...(start.vintage !== undefined && { vintage: start.vintage }), ...(start.origin !== undefined && { origin: start.origin })
   }))
 }

@@ -1,5 +1,6 @@
 import { TYPICAL_DECAY_PER_DAY } from '../sulphite'
 import type { Figure, LotState } from './state'
+import { restsOn } from './rests-on'
 
 /** How far the decay itself is uncertain, as a part of what it took. */
 const DECAY_SPREAD = 0.6
@@ -22,6 +23,6 @@ export function freeSo2At(figure: Figure, at: string): Figure {
 /** A ferment uses up what is free: acetaldehyde binds it, and the gas carries some away. */
 export function freeSo2Consumed(lot: LotState, at: string, entryId: string): void {
   if (!lot.freeSo2) return
-  lot.freeSo2 = { value: 0, origin: 'estimated', at, uncertainty: 5, from: [...lot.freeSo2.from, entryId] }
-  delete lot.pendingDose
+  lot.freeSo2 = { value: 0, origin: 'estimated', at, uncertainty: 5, from: restsOn(lot.freeSo2.from, entryId) }
+  lot.pendingDose = undefined
 }

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { actualAlcohol, sgFromBrix, sucroseDensity } from '../hydrometry'
-import { type Draft, type Entry, type Fact, abvOf, balanceOfMust, fermentedTo, foldCellar, freeSo2At, refusalOf, restatedBy, sgOf } from '.'
+import { type Draft, type Entry, type Fact, abvOf, appendToCellar, balanceOfMust, fermentedTo, foldCellar, freeSo2At, refusalOf, restatedBy, sgOf } from '.'
 import { entrySchema } from './schema'
 
 /** Worked histories: what happened on a cellar floor, and what must come out of it. */
@@ -175,6 +175,16 @@ describe('laws over generated cellars', () => {
   it('the shares of every lot’s sources add up to one', () => {
     fc.assert(fc.property(history, (entries) => {
       for (const lot of foldCellar(entries).lots.values()) expect(lot.sources.reduce((s, x) => s + x.share, 0)).toBeCloseTo(1, 9)
+    }), { numRuns: 60 })
+  })
+  it('the fold of a prefix and then the rest is the fold of all, and leaves the prefix as it was', () => {
+    fc.assert(fc.property(history, fc.nat(40), (entries, cut) => {
+      const [early, late] = [entries.filter(e => e.at <= at(cut)), entries.filter(e => e.at > at(cut))]
+      const prefix = foldCellar(early)
+      const lastAt = early.reduce((m, e) => e.at > m ? e.at : m, '')
+      const appended = appendToCellar(prefix, lastAt, late)
+      if (appended) expect(appended).toEqual(foldCellar(entries))
+      expect(prefix).toEqual(foldCellar(early))
     }), { numRuns: 60 })
   })
   it('nothing is ever NaN', () => {

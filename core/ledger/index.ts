@@ -1,7 +1,7 @@
 export type { CellarFile, Draft, Entry, EntryOf, Fact, ReadingQuantity, Stream, Style } from './entry'
 export { inOrder, standingFacts } from './corrections'
 export type { StandingFact } from './corrections'
-export { foldCellar } from './fold'
+export { appendToCellar, foldCellar } from './fold'
 export { DRY_SG, gravityOf } from './fold-reading'
 export { freeSo2At } from './free-so2'
 export { offsetAt } from './instrument-offset'

@@ -1,6 +1,15 @@
 import { changeAcids } from './acid-track'
 import { abvOf, mixBalance, sgOf } from './balance'
 import type { Figure, LotState, Source } from './state'
+import { restsOn } from './rests-on'
+
+/** A top-up smaller than this part of the lot leaves what is known of it standing. */
+const NEGLIGIBLE = 0.02
+
+function forget(lot: LotState, key: 'freeSo2' | 'totalSo2'): void {
+  if (key === 'freeSo2') delete lot.freeSo2
+  else delete lot.totalSo2
+}
 
 /**
  * Wine of one lot comes into another: everything dissolved is mixed by volume, pH and TA by the acid equilibrium, and the
@@ -17,10 +26,10 @@ export function mixInto(into: LotState, from: LotState, litres: number, at: stri
   }
   const share = before / (before + litres)
   const mixed = (a: Figure | undefined, b: Figure | undefined): Figure | undefined => a && b && {
-    value: a.value * share + b.value * (1 - share), origin: 'estimated', at, uncertainty: Math.hypot(a.uncertainty * share, b.uncertainty * (1 - share)), from: [...a.from, ...b.from, entryId]
+    value: a.value * share + b.value * (1 - share), origin: 'estimated', at, uncertainty: Math.hypot(a.uncertainty * share, b.uncertainty * (1 - share)), from: restsOn(a.from, b.from, entryId)
   }
   if (into.acids && from.acids) changeAcids(into, { kind: 'blend', with: from.acids.composition, litresPerLitre: litres / before }, at, entryId)
-  else if (1 - share > 0.02) {
+  else if (1 - share > NEGLIGIBLE) {
     delete into.acids
     delete into.ph
     delete into.ta
@@ -28,14 +37,14 @@ export function mixInto(into: LotState, from: LotState, litres: number, at: stri
   for (const key of ['freeSo2', 'totalSo2'] as const) {
     const figure = mixed(into[key], from[key])
     if (figure) into[key] = figure
-    else if (1 - share > 0.02) delete into[key]
+    else if (1 - share > NEGLIGIBLE) forget(into, key)
   }
   if (into.balance && from.balance) {
     into.balance = mixBalance(into.balance, from.balance, share)
-    into.sg = { value: sgOf(into.balance), origin: 'estimated', at, uncertainty: 0.002, from: [...(into.sg?.from ?? []), ...(from.sg?.from ?? []), entryId] }
-    if (into.balance.ethanolGPerL > 0) into.abv = { value: abvOf(into.balance), origin: 'estimated', at, uncertainty: 0.5, from: [...(into.abv?.from ?? []), ...(from.abv?.from ?? []), entryId] }
+    into.sg = { value: sgOf(into.balance), origin: 'estimated', at, uncertainty: 0.002, from: restsOn(into.sg?.from, from.sg?.from, entryId) }
+    if (into.balance.ethanolGPerL > 0) into.abv = { value: abvOf(into.balance), origin: 'estimated', at, uncertainty: 0.5, from: restsOn(into.abv?.from, from.abv?.from, entryId) }
   }
-  else if (1 - share > 0.02) {
+  else if (1 - share > NEGLIGIBLE) {
     delete into.balance
     delete into.abv
     delete into.sg
@@ -53,13 +62,11 @@ function takeOver(into: LotState, from: LotState): void {
 }
 
 function mixSources(a: readonly Source[], b: readonly Source[], share: number): Source[] {
-  const byKey = new Map<string, Source>()
-  for (const [sources, weight] of [[a, share], [b, 1 - share]] as const) {
-    for (const s of sources) {
-      const key = `${s.variety}|${s.vintage ?? ''}|${s.origin ?? ''}`
-      const known = byKey.get(key)
-      byKey.set(key, { ...s, share: (known?.share ?? 0) + s.share * weight })
-    }
+  const mixed = a.map(s => ({ ...s, share: s.share * share }))
+  for (const s of b) {
+    const known = mixed.find(m => m.key === s.key)
+    if (known) known.share += s.share * (1 - share)
+    else mixed.push({ ...s, share: s.share * (1 - share) })
   }
-  return [...byKey.values()].sort((x, y) => y.share - x.share)
+  return mixed.sort((x, y) => y.share - x.share)
 }

@@ -94,6 +94,10 @@ const vessel = z.strictObject({
   material: z.enum(['glass', 'plastic', 'steel', 'oak']).optional()
 })
 
+const vesselCared = z.strictObject({
+  ...common, type: z.literal('vessel-cared'), vesselId: id, what: z.enum(['cleaned', 'sanitised']), note: text.optional()
+})
+
 const transfer = z.strictObject({
   ...common,
   type: z.literal('transfer'),
@@ -132,7 +136,7 @@ const taskEnded = z.strictObject({
 
 /** Everything that can be corrected. */
 export const factSchema = z.discriminatedUnion('type', [
-  lotStarted, reading, addition, inoculation, operation, observation, vessel, transfer, bottling, instrument, instrumentCheck, taskEnded
+  lotStarted, reading, addition, inoculation, operation, observation, vessel, vesselCared, transfer, bottling, instrument, instrumentCheck, taskEnded
 ])
 
 const correction = z.strictObject({

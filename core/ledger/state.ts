@@ -26,7 +26,7 @@ export interface Balance {
 }
 
 /** Where a wine comes from; the shares of a lot add up to one. */
-export interface Source { variety: string, vintage?: number, origin?: string, share: number }
+export interface Source { /** Variety, vintage and origin in one: what is the same is counted together. */ key: string, variety: string, vintage?: number, origin?: string, share: number }
 
 /** The acids as last measured, and what was done since. */
 export interface AcidTrack {
@@ -76,7 +76,7 @@ export interface LotState {
   series: Partial<Record<ReadingQuantity, Point[]>>
   /** Additions of sulphite with the free SO₂ before and after, from which its binding is learnt. */
   doses: readonly DosePair[]
-  pendingDose?: { addedMgPerL: number, freeBeforeMgPerL: number, at: string }
+  pendingDose: { addedMgPerL: number, freeBeforeMgPerL: number, at: string } | undefined
   /** Share of sulphite that binds in this lot: learnt, or the usual one. */
   boundShare: number
   bacteriaAt?: string
@@ -99,6 +99,9 @@ export interface VesselState {
   material?: EntryOf<'vessel-added'>['material']
   lotId?: string
   litres: number
+  /** When it was last cleaned and sanitised; filling it ends both. */
+  cleanedAt?: string
+  sanitisedAt?: string
 }
 
 export interface InstrumentState {

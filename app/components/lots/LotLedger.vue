@@ -1,13 +1,28 @@
 <script setup lang="ts">
+import type { Fact } from '~~/core/ledger'
+import { sayFact } from '~/wording/sentences'
+
 const props = defineProps<{ lotId: string }>()
 
 const cellar = useCellarStore()
 const story = useStory()
+const f = useFormat()
 const toast = useToast()
 const lines = computed(() => story.lines(props.lotId))
+const shownCount = ref(40)
+const opened = ref<string>()
 
 async function strike(id: string) {
-  if (await cellar.strike([id], 'Struck by hand')) toast.add({ title: 'Struck out. It stays in the ledger, marked.', color: 'neutral' })
+  if (!await cellar.strike([id], 'Struck by hand')) return
+  toast.add({ title: 'Struck out. It stays in the ledger, marked.', color: 'neutral' })
+}
+
+/** The versions an entry had before the one that stands, oldest first. */
+function earlier(line: ReturnType<typeof story.lines>[number]): { text: string, reason: string }[] {
+  const { fact, corrections } = line.standing
+  const original = cellar.entries.find(e => e.id === fact.id && e.type !== 'correction') as Fact | undefined
+  const versions: Fact[] = [...(original ? [original] : []), ...corrections.flatMap(c => c.replacement ? [c.replacement] : [])]
+  return corrections.map((c, i) => ({ text: versions[i] ? sayFact(versions[i], f, story.names) : '', reason: c.reason }))
 }
 </script>
 
@@ -15,13 +30,21 @@ async function strike(id: string) {
   <div>
     <h2>Ledger</h2>
     <ol class="lines">
-      <li v-for="line in lines" :key="line.id" :class="{ struck: line.struck }">
+      <li v-for="line in lines.slice(0, shownCount)" :key="line.id" :class="{ struck: line.struck }">
         <time :datetime="line.at" class="soft small">{{ line.when }}</time>
-        <span class="text"><s v-if="line.struck">{{ line.text }}</s><template v-else>{{ line.text }}</template></span>
+        <span class="text">
+          <s v-if="line.struck">{{ line.text }}</s><template v-else>{{ line.text }}</template>
+          <span v-for="(v, i) in earlier(line)" :key="i" class="version small">{{ line.struck && i === earlier(line).length - 1 ? 'Struck' : `Before: ${v.text}` }} {{ v.reason && v.reason !== 'Struck by hand' ? `(${v.reason})` : '' }}</span>
+        </span>
         <span v-if="line.struck" class="small soft">struck</span>
-        <button v-else-if="line.standing.fact.type !== 'lot-started'" type="button" class="strike small" :aria-label="`Strike out: ${line.text}`" @click="strike(line.id)">Strike</button>
+        <span v-else class="acts">
+          <button type="button" class="act small" :aria-label="`Correct: ${line.text}`" :aria-expanded="opened === line.id" @click="opened = opened === line.id ? undefined : line.id">Correct</button>
+          <button v-if="line.standing.fact.type !== 'lot-started'" type="button" class="act small" :aria-label="`Strike out: ${line.text}`" @click="strike(line.id)">Strike</button>
+        </span>
+        <LotCorrection v-if="opened === line.id" :fact="line.standing.fact" class="form" @done="opened = undefined" />
       </li>
     </ol>
+    <button v-if="lines.length > shownCount" type="button" class="textlink" @click="shownCount += 200">Show {{ Math.min(200, lines.length - shownCount) }} older of {{ lines.length }}</button>
   </div>
 </template>
 
@@ -29,8 +52,10 @@ async function strike(id: string) {
 .lines { margin-top: 8px; }
 li { display: grid; grid-template-columns: 9.5rem minmax(0, 1fr) auto; gap: 2px 16px; align-items: center; border-top: 1.5px solid var(--line); min-height: 46px; padding: 4px 0; }
 .text { overflow-wrap: anywhere; }
+.version { display: block; color: var(--ink-soft); }
 .struck .text { color: var(--ink-soft); }
-.strike { min-height: 44px; padding: 0 10px; color: var(--ink-soft); border-radius: 8px; cursor: pointer; }
-.strike:hover { color: var(--stop); text-decoration: line-through; }
-@media (max-width: 560px) { li { grid-template-columns: minmax(0, 1fr) auto; } time { grid-column: 1 / -1; padding-top: 6px; } }
+.act { min-height: 44px; padding: 0 8px; color: var(--ink-soft); border-radius: 8px; cursor: pointer; }
+.act:hover { color: var(--stop); text-decoration: underline; }
+.form { grid-column: 1 / -1; }
+@media (max-width: 560px) { li { grid-template-columns: minmax(0, 1fr) auto; } time { grid-column: 1 / -1; padding-top: 6px; } .acts { display: grid; } }
 </style>

@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { judgeLot } from '~~/core/advice'
 import { vesselHeightDm } from '~~/core/cellar'
-import { actualAlcohol } from '~~/core/hydrometry'
-import type { Figure } from '~~/core/ledger'
+import { downloadCellar } from '~/data/download'
+import { entriesOfLot } from '~/data/entries-of-lot'
+import { sayLedgerProblem } from '~/wording/problems'
 import { sayJudgement } from '~/wording/judgements'
 import { STAGE, STREAM, STYLE } from '~/wording/terms'
 
@@ -13,22 +14,15 @@ const floor = useFloor()
 const lot = computed(() => cellar.state.lots.get(String(route.params.id)))
 const next = computed(() => lot.value && floor.of(lot.value.id))
 const judgements = computed(() => lot.value ? judgeLot(lot.value) : [])
-const alcohol = computed(() => {
-  const l = lot.value
-  return l?.sg && l.originalSg && l.stage !== 'must' && l.sg.value < l.originalSg.value && l.originalSg.value >= 1 ? actualAlcohol(l.originalSg.value, l.sg.value).balling : undefined
-})
+/** What in this lot's ledger contradicts itself. */
+const problems = computed(() => cellar.state.problems.filter(p => 'lotId' in p && p.lotId === lot.value?.id))
 const vesselsOf = computed(() => [...lot.value?.contents ?? []].map(([id, litres]) => ({ litres, vessel: cellar.state.vessels.get(id) })))
 /** The vessel that holds most of it, for the portrait. */
 const main = computed(() => {
   const largest = [...vesselsOf.value].sort((a, b) => b.litres - a.litres)[0]
   return largest && { ...largest, kind: largest.vessel?.kind ?? 'pail' as const, capacityL: largest.vessel?.capacityL ?? Math.max(0.1, largest.litres * 1.25) }
 })
-const now = useNow()
-/** Said when a reading is older than two days: the wine has moved on since. */
-const age = (figure?: Figure) => {
-  const days = figure ? Math.floor((Date.parse(now.value) - Date.parse(figure.at)) / 86_400_000) : 0
-  return days > 2 ? `${days} days ago` : undefined
-}
+const exportLot = () => lot.value && downloadCellar(lot.value.name, entriesOfLot(cellar.entries, lot.value.id))
 useHead({ title: () => `${lot.value?.name ?? 'Lot'} · Presk` })
 </script>
 
@@ -51,14 +45,7 @@ useHead({ title: () => `${lot.value?.name ?? 'Lot'} · Presk` })
     <section class="now">
       <p class="soft">{{ STYLE[lot.style] }} from {{ STREAM[lot.stream].toLowerCase() }}<template v-if="lot.vintage">, {{ lot.vintage }}</template><template v-if="lot.origin">, {{ lot.origin }}</template></p>
       <h1>{{ lot.name }} <span class="stage">{{ STAGE[lot.stage] }}</span></h1>
-      <div class="numbers">
-        <FigureNumber label="Volume" :shown="f.volume(lot.volume.value)" :origin="lot.volume.origin" :uncertainty="lot.volume.origin === 'estimated' ? f.volume(lot.volume.uncertainty).text : undefined" />
-        <FigureNumber :label="lot.stage === 'must' ? 'Sugar' : 'Gravity'" :shown="lot.sg && (lot.stage === 'must' ? f.sugar(lot.sg.value) : f.gravity(lot.sg.value))" :origin="lot.sg?.origin" :age="age(lot.sg)" />
-        <FigureNumber label="pH" :shown="lot.ph && f.ph(lot.ph.value)" :origin="lot.ph?.origin" :age="age(lot.ph)" :uncertainty="lot.ph?.uncertainty.toFixed(2)" />
-        <FigureNumber label="TA" :shown="lot.ta && f.acid(lot.ta.value)" :origin="lot.ta?.origin" :age="age(lot.ta)" :uncertainty="lot.ta?.uncertainty.toFixed(1)" />
-        <FigureNumber label="Free SO₂" :shown="lot.freeSo2 && f.so2(lot.freeSo2.value)" :origin="lot.freeSo2?.origin" :age="age(lot.freeSo2)" :uncertainty="lot.freeSo2?.uncertainty.toFixed(0)" />
-        <FigureNumber v-if="alcohol !== undefined" label="Alcohol" :shown="f.percentAlcohol(alcohol)" origin="estimated" uncertainty="0.5" />
-      </div>
+      <LotFigures :lot="lot" />
     </section>
     <section v-if="next" class="next sheet">
       <h2>{{ next.words.title }}</h2>
@@ -75,9 +62,15 @@ useHead({ title: () => `${lot.value?.name ?? 'Lot'} · Presk` })
     <ul v-if="judgements.length" class="judged" aria-label="First judgement">
       <li v-for="j in judgements" :key="j.quantity"><b>{{ sayJudgement(j, lot.style).verdict }}.</b> <span class="soft">{{ sayJudgement(j, lot.style).meaning }}</span></li>
     </ul>
+    <div v-if="problems.length" class="judged">
+      <FindingNote v-for="p in problems" :key="p.entryId + p.code">{{ sayLedgerProblem(p) }}</FindingNote>
+    </div>
+    <p v-if="lot.sources.length > 1" class="judged sources">Made of {{ lot.sources.map(s => `${Math.round(s.share * 100)} % ${s.variety}${s.vintage ? ` ${s.vintage}` : ''}`).join(', ') }}.</p>
     <section class="ledger">
+      <LotCurves v-if="(lot.series.sg?.length ?? 0) > 1" :lot="lot" class="mb-8" />
       <LotEntry :lot="lot" />
       <LotLedger :lot-id="lot.id" />
+      <p class="mt-5"><button type="button" class="textlink" @click="exportLot">Export this lot</button></p>
     </section>
   </div>
 </template>
@@ -88,18 +81,16 @@ useHead({ title: () => `${lot.value?.name ?? 'Lot'} · Presk` })
 .now { display: grid; gap: 12px; }
 .now h1 { overflow-wrap: anywhere; font-size: clamp(2rem, 4.6vw, 2.75rem); }
 .stage { font-family: var(--font-sans); font-size: 0.95rem; font-weight: 600; letter-spacing: 0; color: var(--skin); background: var(--skin-wash); padding: 4px 12px; border-radius: 8px; vertical-align: middle; }
-.numbers { display: grid; grid-template-columns: repeat(3, minmax(0, 1fr)); gap: 18px 24px; }
-.portrait { grid-row: 1 / 4; }
+.portrait { grid-row: 1 / 6; }
 .judged { grid-column: 2 / -1; display: grid; gap: 8px; max-width: var(--measure); border-top: 1.5px solid var(--line); padding-top: 12px; }
 .next { padding: 20px; display: grid; gap: 10px; }
 .row { display: flex; flex-wrap: wrap; gap: 10px; margin-top: 4px; }
 .row > :first-child { flex-basis: 100%; }
 .ledger { grid-column: 2 / -1; }
-@media (max-width: 1080px) { .lot { grid-template-columns: 190px minmax(0, 1fr); } .portrait { grid-row: 1 / 3; } .next { grid-column: 1 / -1; } .judged, .ledger { grid-column: 1 / -1; } }
+@media (max-width: 1080px) { .lot { grid-template-columns: 190px minmax(0, 1fr); } .portrait { grid-row: 1 / 2; } .next { grid-column: 1 / -1; } .judged, .ledger { grid-column: 1 / -1; } }
 @media (max-width: 640px) {
   .lot { grid-template-columns: minmax(0, 1fr); gap: 20px; }
   .portrait { display: none; }
   .judged, .ledger { grid-column: 1; }
-  .numbers { grid-template-columns: repeat(2, minmax(0, 1fr)); }
 }
 </style>
