@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { sayWhen } from '~/composables/useStory'
 import { newId } from '~/data/ids'
 import { VESSEL } from '~/wording/terms'
 
@@ -18,6 +19,8 @@ async function add() {
   name.value = ''
   capacity.clear()
 }
+const now = useNow()
+const care = (vesselId: string, what: 'cleaned' | 'sanitised') => void cellar.log([{ type: 'vessel-cared', vesselId, what }])
 useHead({ title: 'Cellar · Presk' })
 </script>
 
@@ -30,9 +33,13 @@ useHead({ title: 'Cellar · Presk' })
         <li v-for="v in vessels" :key="v.id">
           <span class="drawing"><VesselDrawing :kind="v.kind" :capacity-l="v.capacityL" :litres="v.litres" :colour="v.lotId && cellar.state.lots.get(v.lotId) ? wineColour(cellar.state.lots.get(v.lotId)!) : undefined" :px-per-dm="9" /></span>
           <span><b class="display">{{ v.name }}</b><br><span class="soft small">{{ VESSEL[v.kind] }}</span></span>
-          <span class="figure">{{ v.litres > 0 ? `${f.volume(v.litres).text} of ` : '' }}{{ f.words(f.volume(v.capacityL)) }}</span>
-          <NuxtLink v-if="v.lotId" :to="`/lots/${v.lotId}`" class="textlink">{{ cellar.state.lots.get(v.lotId)?.name }}</NuxtLink>
-          <span v-else class="soft">empty</span>
+          <span class="figure">{{ v.litres > 0 ? `${f.volume(v.litres).text} of ` : '' }}{{ f.words(f.volume(v.capacityL)) }}<small v-if="v.litres > 0" class="head soft">{{ f.words(f.volume(Math.max(0, v.capacityL - v.litres))) }} of air</small></span>
+          <span v-if="!v.lotId" class="care">
+            <span class="soft small">{{ v.sanitisedAt ? `sanitised ${sayWhen(v.sanitisedAt, now)}` : v.cleanedAt ? `cleaned ${sayWhen(v.cleanedAt, now)}, not sanitised` : 'not cleaned since it was used' }}</span>
+            <button v-if="!v.cleanedAt" type="button" class="textlink small" :aria-label="`${v.name} was cleaned`" @click="care(v.id, 'cleaned')">Cleaned</button>
+            <button v-else-if="!v.sanitisedAt" type="button" class="textlink small" :aria-label="`${v.name} was sanitised`" @click="care(v.id, 'sanitised')">Sanitised</button>
+          </span>
+          <NuxtLink v-else :to="`/lots/${v.lotId}`" class="textlink">{{ cellar.state.lots.get(v.lotId)?.name }}</NuxtLink>
         </li>
       </ul>
     </section>
@@ -51,6 +58,10 @@ useHead({ title: 'Cellar · Presk' })
 ul { margin-top: 12px; }
 li { display: grid; grid-template-columns: 70px minmax(8rem, 1fr) minmax(0, 9rem) minmax(0, 9rem); gap: 16px; align-items: center; border-top: 1.5px solid var(--line); padding: 10px 0; }
 .drawing { display: grid; place-items: center; }
+/* Air over the wine, where wine is. */
+.head { display: block; font-family: var(--font-sans); font-weight: 400; font-size: 0.82rem; }
+.care { display: grid; justify-items: start; }
+.care .textlink { min-height: 44px; }
 form { padding: 20px; display: grid; gap: 14px; }
 @media (max-width: 860px) { .cellar { grid-template-columns: minmax(0, 1fr); } }
 @media (max-width: 520px) { li { grid-template-columns: 60px minmax(0, 1fr) auto; } li > :nth-child(4) { grid-column: 2; } }

@@ -7,6 +7,7 @@ useHead({ title: 'Stores · Presk' })
     <section>
       <h1>Stores</h1>
       <DataInOut />
+      <InstrumentShelf />
     </section>
     <HouseSettings />
   </div>

@@ -1,6 +1,6 @@
 import { findRoot, within } from '../units'
 import { ETHANOL_DENSITY, ethanolWaterDensity, waterDensity } from './density'
-import { SUGAR_FREE_EXTRACT_G_PER_L, brixFromSg, sugarScales } from './sugar-scales'
+import { FERMENT_EXTRACT_PER_ETHANOL, SUGAR_FREE_EXTRACT_G_PER_L, brixFromSg, sugarScales } from './sugar-scales'
 
 const WATER_20 = waterDensity(20)
 
@@ -48,16 +48,18 @@ export function trueExtractBrix(sg: number, abv: number): number {
 }
 
 /**
- * Sugar left in a wine from its gravity and alcohol: true extract less the sugar-free extract.
+ * Sugar left in a wine from its gravity and alcohol: true extract less the sugar-free extract of the must and what the
+ * ferment made besides alcohol.
  * @param sg SG 20/20
  * @param abv % vol
- * @param sugarFreeGPerL sugar-free extract, g/L
+ * @param sugarFreeGPerL sugar-free extract of the must, g/L
  * @returns g/L, never below 0; good to about ±5 g/L, so near dryness only a sugar test decides
  * @throws LimitError
- * @example residualSugar(1.010, 10) // about 39
+ * @example residualSugar(1.010, 10) // about 31
  */
 export function residualSugar(sg: number, abv: number, sugarFreeGPerL = SUGAR_FREE_EXTRACT_G_PER_L): number {
-  return Math.max(0, sugarScales(trueExtractBrix(sg, abv), 'brix').sugarGPerL - sugarFreeGPerL)
+  const made = abv / 100 * ETHANOL_DENSITY * FERMENT_EXTRACT_PER_ETHANOL
+  return Math.max(0, sugarScales(trueExtractBrix(sg, abv), 'brix').sugarGPerL - sugarFreeGPerL - made)
 }
 
 export interface ActualAlcohol {

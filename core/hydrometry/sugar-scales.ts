@@ -28,6 +28,9 @@ export const SUGAR_FREE_EXTRACT_G_PER_L = 24
 
 const WATER_20 = waterDensity(20)
 
+/** What a ferment adds to the extract for each gram of alcohol, g: glycerol above all. From memory (7 to 10 g to 100 g). */
+export const FERMENT_EXTRACT_PER_ETHANOL = 0.08
+
 /** °Brix to SG 20/20. @param brix −8 to 50 @throws LimitError @example sgFromBrix(20) // 1.0829 */
 export function sgFromBrix(brix: number): number {
   return sucroseDensity(within('brix', brix, -8, 50), 20) / WATER_20

@@ -1,4 +1,4 @@
-import { ETHANOL_DENSITY, SUGAR_FREE_EXTRACT_G_PER_L, ethanolWaterDensity, sgFromBrix, sucroseDensity, sugarScales, waterDensity } from '../hydrometry'
+import { ETHANOL_DENSITY, FERMENT_EXTRACT_PER_ETHANOL, SUGAR_FREE_EXTRACT_G_PER_L, ethanolWaterDensity, sgFromBrix, sucroseDensity, sugarScales, waterDensity } from '../hydrometry'
 import { findRoot } from '../units'
 import type { Balance } from './state'
 
@@ -15,7 +15,8 @@ export function balanceOfMust(sg: number): Balance {
 export const abvOf = (balance: Balance): number => Math.max(0, balance.ethanolGPerL) / ETHANOL_DENSITY * 100
 
 /** Sugar left, g/L. */
-export const sugarOf = (balance: Balance): number => Math.max(0, balance.extractGPerL - balance.sugarFreeGPerL)
+export const sugarOf = (balance: Balance): number =>
+  Math.max(0, balance.extractGPerL - balance.sugarFreeGPerL - FERMENT_EXTRACT_PER_ETHANOL * balance.ethanolGPerL)
 
 /** Gravity of a balance by Tabarié: extract and alcohol each move it as if alone. */
 export function sgOf(balance: Balance): number {

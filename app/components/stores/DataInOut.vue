@@ -1,7 +1,9 @@
 <script setup lang="ts">
 import { LARGEST_FILE_BYTES, type Merge, mergeEntries, parseCellarFile } from '~/data/cellar-file'
-import { downloadCellar } from '~/data/download'
+import { ledgerCsv, readingsCsv } from '~/data/csv'
+import { downloadCellar, downloadText } from '~/data/download'
 import { sayFileProblem } from '~/wording/problems'
+import { sayFact } from '~/wording/sentences'
 
 const cellar = useCellarStore()
 const settings = useSettingsStore()
@@ -11,8 +13,22 @@ const found = shallowRef<{ fileName: string, name: string, exportedAt: string, m
 
 function exportAll() {
   downloadCellar(cellar.isDemo ? 'The Larkrise cellar' : settings.values.cellarName || 'My cellar', cellar.entries)
-  void cellar.meta.set('lastExport', new Date().toISOString())
+  lastExport.value = new Date().toISOString()
+  void cellar.meta.set('lastExport', lastExport.value).catch(() => undefined)
 }
+
+const story = useStory()
+const f = useFormat()
+const now = useNow()
+const stamp = () => new Date().toISOString().slice(0, 10)
+const exportReadings = () => downloadText(readingsCsv(cellar.entries, story.names.lot), `readings-${stamp()}.csv`, 'text/csv')
+const exportLedger = () => downloadText(ledgerCsv(cellar.entries, fact => sayFact(fact, f, story.names), story.names.lot), `ledger-${stamp()}.csv`, 'text/csv')
+const lastExport = ref<string>()
+onMounted(async () => {
+  const at = await cellar.meta.get('lastExport').catch(() => undefined)
+  if (typeof at === 'string') lastExport.value = at
+})
+const exportAge = computed(() => lastExport.value === undefined ? undefined : Math.floor((Date.parse(now.value) - Date.parse(lastExport.value)) / 86_400_000))
 
 async function read(event: Event) {
   const input = event.target as HTMLInputElement
@@ -49,8 +65,12 @@ async function takeIn() {
     <p>Everything stands in this browser, on this device. Export now and then, and keep the file somewhere else.</p>
     <div class="row">
       <UButton size="xl" icon="i-lucide-download" :disabled="cellar.entries.length === 0" @click="exportAll">Export the cellar</UButton>
-      <span class="soft">{{ cellar.entries.length }} entries, {{ cellar.lots.length }} {{ cellar.lots.length === 1 ? 'lot' : 'lots' }}, one JSON file</span>
+      <UButton size="lg" variant="outline" :disabled="cellar.entries.length === 0" @click="exportReadings">Readings as CSV</UButton>
+      <UButton size="lg" variant="outline" :disabled="cellar.entries.length === 0" @click="exportLedger">Ledger as CSV</UButton>
+      <span class="soft">{{ cellar.entries.length }} entries, {{ cellar.lots.length }} {{ cellar.lots.length === 1 ? 'lot' : 'lots' }}; the cellar is one JSON file, <a href="/api/schema/cellar" class="textlink">its schema</a></span>
     </div>
+    <FindingNote v-if="exportAge !== undefined && exportAge > 30">The last export is {{ exportAge }} days old. If this browser lost its data, what came since would be gone.</FindingNote>
+    <FindingNote v-else-if="exportAge === undefined && !cellar.isDemo && cellar.entries.length > 20">This cellar was never exported. If this browser lost its data, it would be gone.</FindingNote>
     <div class="bring">
       <label for="bring" class="label">Bring in a cellar file</label>
       <p class="soft small">It is joined with what is here: nothing is overwritten, nothing comes in twice. You see what it brings first.</p>
@@ -66,6 +86,7 @@ async function takeIn() {
         <div class="row"><UButton size="lg" :disabled="found.merge.fresh.length === 0" @click="takeIn">Take them in</UButton><UButton size="lg" variant="outline" @click="found = undefined">Leave it</UButton></div>
       </div>
     </div>
+    <TableImport v-if="cellar.lots.length" />
     <h2>The demo</h2>
     <p class="row">
       <template v-if="cellar.isDemo">
@@ -81,9 +102,5 @@ async function takeIn() {
 .data { display: grid; gap: 14px; margin-top: 14px; max-width: 640px; }
 h2:not(:first-child) { border-top: 1.5px solid var(--line); padding-top: 18px; margin-top: 8px; }
 .row { display: flex; flex-wrap: wrap; gap: 12px 16px; align-items: center; }
-.bring { display: grid; gap: 6px; border-top: 1.5px solid var(--line); padding-top: 18px; margin-top: 8px; }
-.label { font-family: var(--font-display); font-weight: 600; font-size: 1.35rem; }
-input[type=file] { min-height: 48px; padding: 8px; border: 1.5px dashed var(--line-strong); border-radius: var(--radius-control); max-width: 100%; }
-input[type=file]::file-selector-button { min-height: 32px; padding: 0 14px; margin-right: 12px; border-radius: 8px; background: var(--skin-wash); color: var(--skin); font-weight: 600; }
 .found { padding: 16px; display: grid; gap: 10px; margin-top: 8px; }
 </style>

@@ -23,6 +23,19 @@ const titrantMl = useQuantityField({ kind: 'plain', unit: '', limits: { min: 0, 
 const normality = useQuantityField({ kind: 'plain', unit: '', text: '0.1', limits: { min: 0.005, max: 2, words: 'A titrant has between 0.005 and 2 N.' } })
 const freeSo2 = useQuantityField({ kind: 'concentration', unit: 'mg/L', quantity: () => undefined, limits: { min: 0, max: 0.3, words: 'Free SO₂ lies between 0 and 300 mg/L.' } })
 const style = ref<Style>(lot.value?.style ?? 'red')
+const at = ref<string>()
+const degassed = ref(false)
+const sugarWith = ref('')
+const phWith = ref('')
+const instrumentsOf = (...kinds: string[]) => [...cellar.state.instruments.values()].filter(i => kinds.includes(i.kind))
+const sugarInstruments = computed(() => instrumentsOf('hydrometer', 'refractometer'))
+const phInstruments = computed(() => instrumentsOf('ph-meter'))
+watch([sugarInstruments, phInstruments], () => {
+  sugarWith.value ||= sugarInstruments.value[0]?.id ?? ''
+  phWith.value ||= phInstruments.value[0]?.id ?? ''
+}, { immediate: true })
+/** A refractometer minds alcohol, not the temperature of the sample. */
+const byRefractometer = computed(() => cellar.state.instruments.get(sugarWith.value)?.kind === 'refractometer')
 const saving = ref(false)
 watch(lot, (now) => {
   if (now) style.value = now.style
@@ -34,7 +47,7 @@ const scales = computed(() => {
   const scale = sugar.unit === 'SG' ? 'sg' as const : 'brix' as const
   if (!sugar.parsed.ok) return undefined
   const typedScale = sugar.parsed.unit === 'SG' ? 'sg' as const : 'brix' as const
-  return sampleC.value === undefined ? sugarScales(sugar.value, typedScale ?? scale) : correctHydrometer(sugar.value, typedScale ?? scale, Math.min(60, Math.max(0, sampleC.value)), calibrationC.value)
+  return sampleC.value === undefined || byRefractometer.value ? sugarScales(sugar.value, typedScale ?? scale) : correctHydrometer(sugar.value, typedScale ?? scale, Math.min(60, Math.max(0, sampleC.value)), calibrationC.value)
 })
 const titration = computed(() => byTitration.value && sampleMl.value !== undefined && titrantMl.value !== undefined && normality.value !== undefined
   ? titrate(sampleMl.value, titrantMl.value, normality.value) : undefined)
@@ -72,16 +85,18 @@ async function log() {
 
 function drafts(lotId: string): Draft<Fact>[] {
   const found: Draft<Fact>[] = []
+  const when = at.value ? { at: at.value } : {}
+  const gas = degassed.value ? { degassed: true } : {}
   if (sugar.value !== undefined && sugar.parsed.ok) {
-    found.push({ type: 'reading', lotId, quantity: sugar.parsed.unit === 'SG' ? 'sg' : 'brix', typed: sugar.text.trim(), value: sugar.value, ...(sampleC.value !== undefined && { sampleC: sampleC.value, calibrationC: calibrationC.value }) })
+    found.push({ type: 'reading', lotId, quantity: sugar.parsed.unit === 'SG' ? 'sg' : 'brix', typed: sugar.text.trim(), value: sugar.value, ...when, ...gas, ...(sugarWith.value && { instrumentId: sugarWith.value }), ...(sampleC.value !== undefined && !byRefractometer.value && { sampleC: sampleC.value, calibrationC: calibrationC.value }) })
   }
-  if (sampleC.value !== undefined) found.push({ type: 'reading', lotId, quantity: 'temperature', typed: sampleC.text.trim(), value: sampleC.value })
-  if (ph.value !== undefined) found.push({ type: 'reading', lotId, quantity: 'ph', typed: ph.text.trim(), value: ph.value })
+  if (sampleC.value !== undefined) found.push({ type: 'reading', lotId, quantity: 'temperature', typed: sampleC.text.trim(), value: sampleC.value, ...when })
+  if (ph.value !== undefined) found.push({ type: 'reading', lotId, quantity: 'ph', typed: ph.text.trim(), value: ph.value, ...when, ...gas, ...(phWith.value && { instrumentId: phWith.value }) })
   if (byTitration.value && titration.value) {
-    found.push({ type: 'reading', lotId, quantity: 'ta', typed: `${titrantMl.text.trim()} mL`, value: titration.value.taGPerL, titration: { sampleMl: sampleMl.value!, titrantMl: titrantMl.value!, normality: normality.value! } })
+    found.push({ type: 'reading', lotId, quantity: 'ta', typed: `${titrantMl.text.trim()} mL`, value: titration.value.taGPerL, ...when, ...gas, titration: { sampleMl: sampleMl.value!, titrantMl: titrantMl.value!, normality: normality.value! } })
   }
-  else if (ta.value !== undefined && !byTitration.value) found.push({ type: 'reading', lotId, quantity: 'ta', typed: ta.text.trim(), value: ta.value })
-  if (freeSo2.value !== undefined) found.push({ type: 'reading', lotId, quantity: 'freeSo2', typed: freeSo2.text.trim(), value: freeSo2.value * 1000 })
+  else if (ta.value !== undefined && !byTitration.value) found.push({ type: 'reading', lotId, quantity: 'ta', typed: ta.text.trim(), value: ta.value, ...when, ...gas })
+  if (freeSo2.value !== undefined) found.push({ type: 'reading', lotId, quantity: 'freeSo2', typed: freeSo2.text.trim(), value: freeSo2.value * 1000, ...when })
   return found
 }
 useHead({ title: 'Measure · Presk' })
@@ -94,10 +109,12 @@ useHead({ title: 'Measure · Presk' })
       <div class="group">
         <QuantityField label="Sugar" :field="sugar" hint="hydrometer as read, well mixed, no bubbles" />
         <QuantityField label="Sample temperature" :field="sampleC" hint="leave empty if corrected" />
-        <div class="text"><label for="calibration">Hydrometer reads true at</label><select id="calibration" v-model.number="calibrationC"><option :value="20">20 °C (68 °F)</option><option :value="15.56">15.6 °C (60 °F)</option></select></div>
+        <div v-if="sugarInstruments.length" class="text"><label for="sugar-with">Sugar read with</label><select id="sugar-with" v-model="sugarWith"><option value="">not said</option><option v-for="i in sugarInstruments" :key="i.id" :value="i.id">{{ i.name }}</option></select></div>
+        <div v-if="!byRefractometer" class="text"><label for="calibration">Hydrometer reads true at</label><select id="calibration" v-model.number="calibrationC"><option :value="20">20 °C (68 °F)</option><option :value="15.56">15.6 °C (60 °F)</option></select></div>
       </div>
       <div class="group">
         <QuantityField label="pH" :field="ph" hint="meter checked in fresh buffer today" />
+        <div v-if="phInstruments.length" class="text"><label for="ph-with">pH read with</label><select id="ph-with" v-model="phWith"><option value="">not said</option><option v-for="i in phInstruments" :key="i.id" :value="i.id">{{ i.name }}</option></select></div>
         <div v-if="!byTitration">
           <QuantityField label="Titratable acidity (TA)" :field="ta" hint="as tartaric acid" />
           <button type="button" class="textlink small switch" @click="byTitration = true">I have millilitres from a titration</button>
@@ -111,9 +128,13 @@ useHead({ title: 'Measure · Presk' })
           <button type="button" class="textlink small switch" @click="byTitration = false">I have g/L or %</button>
         </fieldset>
         <QuantityField v-if="!isMust" label="Free SO₂" :field="freeSo2" unit-label="mg/L" />
+        <label v-if="!isMust" class="tick"><input v-model="degassed" type="checkbox"> the sample was degassed</label>
+        <WhenField v-model="at" />
       </div>
     </section>
     <section class="results" aria-live="polite">
+      <FindingNote v-if="!isMust && !degassed && (taGPerL !== undefined || ph.value !== undefined) && lot?.stage === 'fermenting'">Gas makes TA read too high and pH too low, and lifts a hydrometer. Shake it out first.</FindingNote>
+      <FindingNote v-if="byRefractometer && lot?.stage === 'fermenting'" tone="stop">A refractometer counts alcohol as sugar: use the hydrometer, or the bench’s Alcohol page to correct it.</FindingNote>
       <div v-if="scales" class="scales">
         <FigureNumber label="Sugar at 20 °C" :shown="f.brix(scales.brix)" origin="measured" />
         <FigureNumber label="Gravity" :shown="f.gravity(scales.sg)" origin="measured" />
@@ -165,6 +186,8 @@ useHead({ title: 'Measure · Presk' })
 .judgements li { display: flex; gap: 12px; }
 .sign { flex: none; width: 28px; height: 28px; border-radius: 8px; display: grid; place-items: center; font-weight: 700; background: var(--caution-wash); color: var(--caution); }
 .sign.within { background: transparent; border: 2px solid var(--good); color: var(--good); }
+.tick { display: inline-flex; align-items: center; gap: 10px; min-height: 44px; }
+.tick input { width: 20px; height: 20px; accent-color: var(--skin); }
 .teach { display: grid; gap: 10px; max-width: 46ch; }
 .go { grid-column: 1; }
 @media (max-width: 900px) { .bench { grid-template-columns: minmax(0, 1fr); } .results { border-left: 0; padding-left: 0; min-height: 0; } .go { position: sticky; bottom: 76px; } }

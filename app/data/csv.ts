@@ -1,0 +1,86 @@
+import Papa from 'papaparse'
+import { likely } from '~~/core/advice'
+import { type Draft, type Entry, type EntryOf, type Fact, type ReadingQuantity, standingFacts } from '~~/core/ledger'
+import { readNumber, toCelsius } from '~~/core/units'
+
+/** Entries as rows of a table (RFC 4180): what happened, when, to which lot, in the words of the ledger. */
+export function ledgerCsv(entries: readonly Entry[], say: (fact: Fact) => string, lotName: (id: string) => string): string {
+  return Papa.unparse(standingFacts(entries).map(({ fact, struck }) => ({
+    at: fact.at, lot: 'lotId' in fact ? lotName(fact.lotId) : fact.type === 'transfer' ? lotName(fact.to.lotId) : '', type: fact.type, text: say(fact), struck: struck ? 'yes' : '', id: fact.id
+  })), { newline: '\r\n' })
+}
+
+/** Readings as rows: quantity, value in the ledger's unit, what was typed. */
+export function readingsCsv(entries: readonly Entry[], lotName: (id: string) => string): string {
+  const rows = standingFacts(entries).filter(f => !f.struck).map(f => f.fact).filter((f): f is EntryOf<'reading'> => f.type === 'reading')
+  return Papa.unparse(rows.map(r => ({ at: r.at, lot: lotName(r.lotId), quantity: r.quantity, value: r.value, typed: r.typed, sample_celsius: r.sampleC ?? '', id: r.id })), { newline: '\r\n' })
+}
+
+export interface Table { columns: string[], rows: Record<string, string>[] }
+
+/** Reads any CSV with a heading row; the separator is found by itself. */
+export function readTable(text: string): { ok: true, table: Table } | { ok: false, reason: string } {
+  const parsed = Papa.parse<Record<string, string>>(text.replace(/^\ufeff/, ''), { header: true, skipEmptyLines: 'greedy' })
+  const columns = parsed.meta.fields?.filter(c => c.trim() !== '') ?? []
+  if (columns.length < 2 || parsed.data.length === 0) return { ok: false, reason: 'This is not a table with a heading row and at least two columns.' }
+  return { ok: true, table: { columns, rows: parsed.data } }
+}
+
+export interface Mapping {
+  /** Column with the date, and how it is written when that is not clear by itself. */
+  at: string
+  dayFirst: boolean
+  values: { column: string, quantity: ReadingQuantity, fahrenheit?: boolean }[]
+}
+
+export interface ImportRow { line: number, drafts: Draft<EntryOf<'reading'>>[], problems: string[] }
+
+/**
+ * Turns the rows of a table into readings of one lot, row by row; a row with a problem says which and brings what is sound.
+ * @param now the present instant, ISO: nothing ahead of it is taken
+ */
+export function mapRows(table: Table, mapping: Mapping, lotId: string, now: string): ImportRow[] {
+  return table.rows.map((row, i) => {
+    const result: ImportRow = { line: i + 2, drafts: [], problems: [] }
+    const at = readDate(row[mapping.at] ?? '', mapping.dayFirst)
+    if (!at) {
+      result.problems.push(`“${row[mapping.at] ?? ''}” is not a date`)
+      return result
+    }
+    if (at > now) {
+      result.problems.push(`${row[mapping.at]} is still to come`)
+      return result
+    }
+    for (const { column, quantity, fahrenheit } of mapping.values) {
+      const typed = (row[column] ?? '').trim()
+      if (typed === '') continue
+      const read = readNumber(typed)
+      if (!read.ok) {
+        result.problems.push(`“${typed}” in ${column} is not a number`)
+        continue
+      }
+      const value = fahrenheit ? toCelsius(read.value, '°F') : quantity === 'sg' && read.value > 900 ? read.value / 1000 : read.value
+      if (likely(quantity, value).verdict === 'refuse') result.problems.push(`${typed} in ${column} cannot be`)
+      else result.drafts.push({ type: 'reading', lotId, quantity, typed: typed.slice(0, 40), value, at })
+    }
+    return result
+  })
+}
+
+/** ISO dates, and day or month first with points, slashes or dashes; with or without a time. */
+export function readDate(text: string, dayFirst: boolean): string | undefined {
+  const tidy = text.trim()
+  const time = /[T ](\d{1,2}):(\d{2})/.exec(tidy)
+  const [hour, minute] = time ? [Number(time[1]), Number(time[2])] : [12, 0]
+  if (/Z$|[+-]\d{2}:\d{2}$/.test(tidy)) {
+    const exact = new Date(tidy)
+    return Number.isNaN(exact.getTime()) ? undefined : exact.toISOString()
+  }
+  const iso = /^(\d{4})-(\d{1,2})-(\d{1,2})/.exec(tidy)
+  const local = /^(\d{1,2})[./-](\d{1,2})[./-](\d{2,4})/.exec(tidy)
+  const [year, month, day] = iso
+    ? [Number(iso[1]), Number(iso[2]), Number(iso[3])]
+    : local ? [Number(local[3]!.length === 2 ? `20${local[3]}` : local[3]), Number(local[dayFirst ? 2 : 1]), Number(local[dayFirst ? 1 : 2])] : [0, 0, 0]
+  const date = new Date(year, month - 1, day, hour, minute)
+  return year > 1900 && date.getMonth() === month - 1 && date.getDate() === day ? date.toISOString() : undefined
+}

@@ -1,0 +1,132 @@
+import { mkdirSync, readFileSync, writeFileSync } from 'node:fs'
+import { expect, openDemo, test } from './fixtures'
+
+test('a figure tells how it came about, and the address keeps it open', async ({ page }) => {
+  await openDemo(page, '/lots/lot-grenache')
+  await page.getByRole('button', { name: /^Alcohol/ }).click()
+  const how = page.getByRole('region', { name: 'How Alcohol came about' })
+  await expect(how).toContainText('Balling’s balance')
+  await expect(how.getByRole('listitem')).not.toHaveCount(0)
+  await page.reload()
+  await expect(how).toBeVisible()
+})
+
+test('an entry is corrected: the figure follows, the earlier version stays visible, and it can be taken back', async ({ page }) => {
+  await openDemo(page, '/lots/lot-tempranillo')
+  await page.getByRole('button', { name: 'Correct: pH 3.71 (Pocket pH meter).' }).click()
+  await page.getByRole('textbox', { name: 'It read' }).fill('37')
+  await page.getByRole('button', { name: 'Put it right' }).click()
+  await expect(page.getByText('pH 37 cannot be', { exact: false })).toBeVisible()
+  await page.getByRole('textbox', { name: 'It read' }).fill('3.61')
+  await page.getByRole('textbox', { name: 'Why, if you like' }).fill('misread the meter')
+  await page.getByRole('button', { name: 'Put it right' }).click()
+  await expect(page.getByText('Before: pH 3.71 (Pocket pH meter). (misread the meter)')).toBeVisible()
+  await expect(page.getByRole('button', { name: /^pH 3\.61/ })).toBeVisible()
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(page.getByRole('button', { name: /^pH 3\.71/ })).toBeVisible()
+})
+
+test('wine is racked, an impossible move is refused with its reason, and two lots are blended', async ({ page }) => {
+  await openDemo(page, '/lots/lot-barbera-kit')
+  await page.getByText('Move', { exact: true }).click()
+  await page.getByLabel('To', { exact: true }).selectOption({ label: 'Spare glass: empty, 23 L' })
+  await page.getByRole('textbox', { name: 'Left the vessel' }).fill('30')
+  await page.getByRole('button', { name: 'Log', exact: true }).click()
+  await expect(page.getByText('30.0 L were said to leave a vessel that held 23.0 L.')).toBeVisible()
+  await page.getByRole('textbox', { name: 'Left the vessel' }).fill('23')
+  await page.getByRole('textbox', { name: 'Of that lost to lees' }).fill('0.8')
+  await page.getByRole('button', { name: 'Log', exact: true }).click()
+  await expect(page.getByText('22.2 L moved from White pail to Spare glass, 800 mL left behind.')).toBeVisible()
+  await expect(page.getByRole('link', { name: /^Barbera kit, 22\.2 L in Spare glass/ })).toBeVisible()
+
+  await page.goto('/lots/lot-tempranillo')
+  await page.getByText('Move', { exact: true }).click()
+  await page.getByLabel('To', { exact: true }).selectOption({ label: 'Steel 50: blend into Albariño' })
+  await page.getByRole('textbox', { name: 'Left the vessel' }).fill('8')
+  await page.getByRole('button', { name: 'Log', exact: true }).click()
+  await page.goto('/lots/lot-albarino')
+  await expect(page.getByText('Made of 83 % Albariño, 17 % Tempranillo', { exact: false })).toBeVisible()
+  await expect(page.getByRole('button', { name: /^pH .*estimated/ })).toBeVisible()
+})
+
+test('a backdated entry stands in its place, and one in the future is doubted', async ({ page }) => {
+  await openDemo(page, '/lots/lot-grenache')
+  await page.getByRole('button', { name: 'It happened earlier' }).click()
+  await page.getByLabel('When').fill('2099-01-01T10:00')
+  await expect(page.getByText('That is still to come.', { exact: false })).toBeVisible()
+  const day = new Date(Date.now() - 20 * 86_400_000).toISOString().slice(0, 10)
+  await page.getByLabel('When').fill(`${day}T10:00`)
+  await page.getByRole('textbox', { name: 'In a few words' }).fill('Topped up the small one')
+  await page.getByRole('button', { name: 'Log', exact: true }).click()
+  await expect(page.getByText('Note: Topped up the small one')).toBeVisible()
+  await expect(page.getByRole('listitem').filter({ hasText: 'Topped up' })).not.toContainText('today')
+})
+
+test('an instrument found to be off shows what it changes before it is logged, and restates it after', async ({ page }) => {
+  await openDemo(page, '/stores')
+  await page.getByRole('button', { name: 'Check Long hydrometer' }).click()
+  await page.getByRole('textbox', { name: /It shows too much by/ }).fill('x')
+  await page.getByRole('button', { name: 'Log the check' }).click()
+  await expect(page.getByText('“x” is not a number.')).toBeVisible()
+  await page.getByRole('textbox', { name: /It shows too much by/ }).fill('0,002')
+  await page.getByRole('button', { name: 'See what it changes' }).click()
+  await expect(page.getByText(/readings change$/)).toBeVisible()
+  await expect(page.getByText(/Barbera kit: gravity 1\.022 becomes 1\.020/)).toBeVisible()
+  await page.getByRole('button', { name: 'Log the check' }).click()
+  await page.goto('/lots/lot-barbera-kit')
+  await expect(page.getByRole('button', { name: /^Gravity 1\.020/ })).toBeVisible()
+  await expect(page.getByText('Gravity 1.021, sample at 23 °C (Long hydrometer).')).toBeVisible()
+})
+
+test('readings come in from a table, row by row, and go out as one', async ({ page }) => {
+  await openDemo(page, '/stores')
+  await page.getByLabel('Bring in readings from a table').setInputFiles({ name: 'readings.csv', mimeType: 'text/csv', buffer: Buffer.from('Date;Gravity;Temp\n1/10/2026;1,013;21\n2/10/2026;1.009;wet\n3/13/2026;1.005;20\n') })
+  await page.getByLabel('Into the lot').selectOption('Barbera kit')
+  await expect(page.getByText('3 readings from 3 rows; 2 rows have a problem.')).toBeVisible()
+  await expect(page.getByText('Row 3: “wet” in Temp is not a number.')).toBeVisible()
+  await page.getByRole('button', { name: 'Take the readings in' }).click()
+  await page.goto('/lots/lot-barbera-kit')
+  await expect(page.getByText('Gravity 1.013.')).toBeVisible()
+  await page.goto('/stores')
+  const waiting = page.waitForEvent('download')
+  await page.getByRole('button', { name: 'Readings as CSV' }).click()
+  expect(readFileSync(await (await waiting).path(), 'utf8')).toContain('"1,013"')
+})
+
+test('a file of over 50 MB is refused before it is read', async ({ page }) => {
+  await openDemo(page, '/stores')
+  mkdirSync('test-results', { recursive: true })
+  writeFileSync('test-results/large.json', Buffer.alloc(51 * 1024 * 1024, 32))
+  await page.getByLabel('Bring in a cellar file').setInputFiles('test-results/large.json')
+  await expect(page.getByText('the largest Presk reads is 52 MB', { exact: false })).toBeVisible()
+})
+
+test('a tab killed in mid-write leaves whole actions only', async ({ page, context }) => {
+  await openDemo(page, '/bench/measure?lot=lot-tempranillo')
+  await page.getByRole('textbox', { name: 'Sugar' }).fill('24.1')
+  await page.getByRole('textbox', { name: 'pH' }).fill('3.63')
+  await page.getByRole('textbox', { name: 'Titratable acidity (TA)' }).fill('6.6')
+  // The page goes away in the very moment of writing.
+  await page.evaluate(() => {
+    const add = IDBObjectStore.prototype.add
+    let n = 0
+    IDBObjectStore.prototype.add = function (...args: Parameters<typeof add>) {
+      if (++n === 2) setTimeout(() => { location.href = 'about:blank' }, 0)
+      return add.apply(this, args)
+    }
+  })
+  await page.getByRole('button', { name: 'Log for Tempranillo' }).click()
+  await page.waitForTimeout(500)
+  const again = await context.newPage()
+  await again.goto('/lots/lot-tempranillo')
+  await expect(again.getByRole('heading', { name: /^Tempranillo/ })).toBeVisible()
+  const written = [await again.getByText('Sugar 24.1 °Brix (Long hydrometer).').count(), await again.getByText('pH 3.63 (Pocket pH meter).').count(), await again.getByText('TA 6.6 g/L.').count()]
+  expect(new Set(written).size, `all or none: ${written.join(', ')}`).toBe(1)
+})
+
+test('a vessel is cleaned, then sanitised', async ({ page }) => {
+  await openDemo(page, '/cellar')
+  await page.getByRole('button', { name: 'Spare glass was cleaned' }).click()
+  await page.getByRole('button', { name: 'Spare glass was sanitised' }).click()
+  await expect(page.getByText(/^sanitised today/)).toBeVisible()
+})
