@@ -10,7 +10,8 @@ export default defineConfig({
   workers: 1,
   retries: 0,
   forbidOnly: true,
-  timeout: 45_000,
+  timeout: 60_000,
+  expect: { timeout: 12_000 },
   reporter: [['list'], ['json', { outputFile: 'test-results/e2e.json' }]],
   use: {
     baseURL,

@@ -1,4 +1,4 @@
-import { type Fact, type StandingFact, standingFacts } from '~~/core/ledger'
+import type { Fact, StandingFact } from '~~/core/ledger'
 import { sayFact } from '~/wording/sentences'
 
 export interface StoryLine { id: string, at: string, when: string, lotId?: string, lot: string, text: string, struck: boolean, standing: StandingFact }
@@ -10,7 +10,6 @@ export function useStory() {
   const cellar = useCellarStore()
   const f = useFormat()
   const now = useNow()
-  const facts = computed(() => standingFacts(cellar.entries).reverse())
 
   const names = {
     lot: (id: string) => cellar.state.lots.get(id)?.name ?? 'another lot',
@@ -18,36 +17,44 @@ export function useStory() {
     instrument: (id: string) => cellar.state.instruments.get(id)?.name ?? 'an instrument'
   }
 
-  /** @param everything also the entries of other lots, which a blend rests on */
-  function lines(lotId?: string, everything = false): StoryLine[] {
-    const told: StoryLine[] = []
-    for (const standing of facts.value) {
-      const { fact } = standing
-      const lot = lotOf(fact)
-      const mine = everything || (lotId === undefined
-        ? lot !== undefined && !standing.struck
-        : lot === lotId || (fact.type === 'transfer' && fact.to.lotId === lotId))
-      if (!mine) continue
-      told.push({
-        id: fact.id, at: fact.at, when: sayWhen(fact.at, now.value), lot: lot ? names.lot(lot) : '', text: sayFact(fact, f, names), struck: standing.struck, standing, ...(lot && { lotId: lot })
-      })
-      if (lotId === undefined && told.length >= 20) break
-    }
-    return told
+  const tell = (standing: StandingFact): StoryLine => {
+    const { fact } = standing
+    const lot = lotOf(fact)
+    return { id: fact.id, at: fact.at, when: sayWhen(fact.at, now.value), lot: lot ? names.lot(lot) : '', text: sayFact(fact, f, names), struck: standing.struck, standing, ...(lot && { lotId: lot }) }
   }
-  return { lines, names }
+
+  /** The latest of all lots, struck ones left out. */
+  const latest = (most: number): StoryLine[] => first(most, s => !s.struck && lotOf(s.fact) !== undefined)
+
+  /** One lot's ledger, with what came into it from others. */
+  const linesOf = (lotId: string, most: number): StoryLine[] => first(most, ({ fact }) => lotOf(fact) === lotId || (fact.type === 'transfer' && fact.to.lotId === lotId))
+
+  /** Certain entries, of whatever lot: what a figure rests on. */
+  const told = (ids: ReadonlySet<string>): StoryLine[] => first(ids.size, s => ids.has(s.fact.id))
+
+  function first(most: number, wanted: (standing: StandingFact) => boolean): StoryLine[] {
+    const found: StoryLine[] = []
+    for (const standing of cellar.facts) {
+      if (found.length >= most) break
+      if (wanted(standing)) found.push(tell(standing))
+    }
+    return found
+  }
+  return { latest, linesOf, told, names }
 }
+
+// Making a formatter is slow; a ledger has hundreds of lines.
+const TIME = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit' })
+const DAY = new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric', month: 'short' })
+const DAY_AND_YEAR = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', year: 'numeric' })
 
 /** "today 07:21", "yesterday 18:05", "Tue 17 Nov", "3 Oct 2025". */
 export function sayWhen(at: string, now: string): string {
   const then = new Date(at)
   const today = new Date(now)
-  const time = then.toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' })
   const dayOf = (d: Date) => new Date(d.getFullYear(), d.getMonth(), d.getDate()).getTime()
   const daysAgo = Math.round((dayOf(today) - dayOf(then)) / 86_400_000)
-  if (daysAgo === 0) return `today ${time}`
-  if (daysAgo === 1) return `yesterday ${time}`
-  return then.toLocaleDateString('en-GB', then.getFullYear() === today.getFullYear() || daysAgo < 200
-    ? { weekday: 'short', day: 'numeric', month: 'short' }
-    : { day: 'numeric', month: 'short', year: 'numeric' })
+  if (daysAgo === 0) return `today ${TIME.format(then)}`
+  if (daysAgo === 1) return `yesterday ${TIME.format(then)}`
+  return (then.getFullYear() === today.getFullYear() || daysAgo < 200 ? DAY : DAY_AND_YEAR).format(then)
 }

@@ -1,5 +1,6 @@
 import Dexie, { type Table } from 'dexie'
 import type { Entry } from '~~/core/ledger'
+import { entrySchema } from '~~/core/ledger/schema'
 
 export type CellarName = 'own' | 'demo'
 
@@ -27,8 +28,14 @@ export class CellarDb extends Dexie {
     this.version(1).stores({ entries: 'id, at', meta: 'key' })
   }
 
-  async all(): Promise<Entry[]> {
-    return this.guard('read the cellar', () => this.entries.toArray())
+  /** Every entry that is whole. What is damaged on disk is counted, left out and left alone. */
+  async all(): Promise<{ entries: Entry[], damaged: number }> {
+    const rows: unknown[] = await this.guard('read the cellar', () => this.entries.toArray())
+    const entries = rows.flatMap((row) => {
+      const parsed = entrySchema.safeParse(row)
+      return parsed.success ? [parsed.data] : []
+    })
+    return { entries, damaged: rows.length - entries.length }
   }
 
   /** Adds entries in one transaction: all or none. Ids that are there already are left alone. Resolves after the commit. */

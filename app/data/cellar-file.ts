@@ -2,7 +2,7 @@ import type { CellarFile, Entry } from '~~/core/ledger'
 import { CELLAR_FORMAT, CELLAR_VERSION, cellarFileSchema } from '~~/core/ledger/schema'
 
 /** Larger files are refused before they are read. */
-export const LARGEST_FILE_BYTES = 50 * 1024 * 1024
+export const LARGEST_FILE_BYTES = 50_000_000
 
 export type FileProblem =
   | { code: 'too-large', bytes: number, limitBytes: number }

@@ -52,18 +52,24 @@ describe('the cellar on disk', () => {
   it('keeps what was appended, once', async () => {
     await db.append(demo.entries)
     await db.append(demo.entries.slice(0, 3))
-    expect(await db.all()).toHaveLength(demo.entries.length)
+    expect((await db.all()).entries).toHaveLength(demo.entries.length)
   })
   it('a write that fails halfway leaves nothing behind', async () => {
     const broken = [demo.entries[0]!, { ...demo.entries[1]!, id: undefined } as never]
     await expect(db.append(broken)).rejects.toThrow(StorageError)
-    expect(await db.all()).toEqual([])
+    expect((await db.all()).entries).toEqual([])
   })
   it('says that the storage is full, and nothing stored is lost', async () => {
     await db.append(demo.entries.slice(0, 2))
     vi.spyOn(db.entries, 'bulkAdd').mockRejectedValueOnce(Object.assign(new Error('full'), { name: 'QuotaExceededError' }))
     await expect(db.append(demo.entries.slice(2, 4))).rejects.toMatchObject({ problem: 'full' })
-    expect(await db.all()).toHaveLength(2)
+    expect((await db.all()).entries).toHaveLength(2)
+  })
+  it('an entry damaged on disk is left out and left alone, the others are there', async () => {
+    await db.append(demo.entries.slice(0, 3))
+    await db.entries.put({ id: 'broken-entry', at: 'never', type: 'reading' } as never)
+    expect(await db.all()).toMatchObject({ damaged: 1, entries: { length: 3 } })
+    expect(await db.entries.count()).toBe(4)
   })
   it('remembers facts about this copy', async () => {
     await db.setMeta('lastExport', '2026-01-01')

@@ -56,6 +56,7 @@ async function leaveDemo() {
       <button type="button" class="textlink" @click="leaveDemo">Go to my own cellar</button>
     </div>
     <div v-if="cellar.problem" class="trouble" role="alert">{{ sayStorageProblem(cellar.problem) }} <NuxtLink to="/stores" class="textlink">Export</NuxtLink></div>
+    <div v-if="cellar.damaged" class="trouble" role="alert">{{ cellar.damaged }} {{ cellar.damaged === 1 ? 'entry' : 'entries' }} on this device could not be read and {{ cellar.damaged === 1 ? 'was' : 'were' }} left out, not deleted. Bring in your last export: it fills the gap.</div>
     <ShelfStrip v-if="cellar.ready" />
     <main id="main" tabindex="-1"><slot /></main>
     <QuickLine v-model:open="quickOpen" />

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import type { FloorItem } from '~/composables/useFloor'
+
 const cellar = useCellarStore()
 const settings = useSettingsStore()
 const floor = useFloor()
@@ -6,9 +8,14 @@ const story = useStory()
 
 const numbered = computed(() => floor.items.value.filter(i => i.number))
 const waiting = computed(() => floor.items.value.filter(i => !i.number))
+const toast = useToast()
+async function skip(item: FloorItem) {
+  if (!await cellar.log([{ type: 'task-ended', lotId: item.lot.id, task: item.move.code, outcome: 'skipped' }])) return
+  toast.add({ title: `${item.words.title}: put off until tomorrow`, color: 'neutral', actions: [{ label: 'Undo', onClick: () => void cellar.undo() }] })
+}
 const COUNT = ['Nothing', 'One thing', 'Two things', 'Three things', 'Four things', 'Five things', 'Six things', 'Seven things', 'Eight things', 'Nine things']
 const heading = computed(() => `${COUNT[numbered.value.length] ?? `${numbered.value.length} things`} on the floor`)
-const recent = computed(() => story.lines().slice(0, 5))
+const recent = computed(() => story.latest(5))
 useHead({ title: 'Today · Presk' })
 </script>
 
@@ -26,7 +33,10 @@ useHead({ title: 'Today · Presk' })
             <h2>{{ item.words.title }}</h2>
             <p class="soft">{{ item.words.reason }}</p>
           </div>
-          <UButton v-if="item.words.to" :to="item.words.to" :aria-label="`${item.words.action}: ${item.lot.name}`" size="lg">{{ item.words.action }}</UButton>
+          <span class="acts">
+            <UButton v-if="item.words.to" :to="item.words.to" :aria-label="`${item.words.action}: ${item.lot.name}`" size="lg">{{ item.words.action }}</UButton>
+            <button type="button" class="skip small" :aria-label="`Not today: ${item.words.title}, ${item.lot.name}`" @click="skip(item)">Not today</button>
+          </span>
         </li>
       </ol>
       <ul v-if="waiting.length" class="moves rest">
@@ -60,6 +70,9 @@ useHead({ title: 'Today · Presk' })
 .rest { margin-top: 0; }
 .number { width: 34px; height: 34px; border-radius: 17px; display: grid; place-items: center; background: var(--skin); color: var(--on-skin); font-size: 1.15rem; align-self: start; }
 .number.hollow { background: none; border: 2px dashed var(--line-strong); }
+.acts { display: grid; justify-items: center; }
+.skip { min-height: 44px; padding: 0 10px; color: var(--ink-soft); border-radius: 8px; cursor: pointer; }
+.skip:hover { text-decoration: underline; }
 .lot { font-weight: 600; color: var(--ink-soft); }
 .lot:hover { text-decoration: underline; }
 .rest h2 { font-weight: 500; font-size: 1.1rem; }
@@ -67,5 +80,5 @@ aside { border-left: 1.5px solid var(--line); padding-left: 32px; }
 .lately li { display: grid; gap: 1px; padding: 10px 0; border-top: 1.5px solid var(--line); overflow-wrap: anywhere; }
 .lately li:first-child { border-top: 0; }
 @media (max-width: 900px) { .today { grid-template-columns: 1fr; gap: 28px; } aside { border-left: 0; padding-left: 0; } }
-@media (max-width: 560px) { .moves li { grid-template-columns: 34px minmax(0, 1fr); } .moves li > :nth-child(3) { grid-column: 2; justify-self: start; margin-top: 6px; } }
+@media (max-width: 560px) { .moves li { grid-template-columns: 34px minmax(0, 1fr); } .moves li > :nth-child(3) { grid-column: 2; justify-self: start; margin-top: 6px; display: flex; align-items: center; gap: 8px; } }
 </style>

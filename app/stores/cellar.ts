@@ -1,4 +1,4 @@
-import { type CellarState, type Draft, type Entry, type Fact, type LedgerProblem, type LotState, appendToCellar, foldCellar, refusalOf } from '~~/core/ledger'
+import { type CellarState, type Draft, type Entry, type Fact, type LedgerProblem, type LotState, type StandingFact, appendToCellar, foldCellar, refusalOf, standingFacts } from '~~/core/ledger'
 import { CellarDb, type CellarName, StorageError } from '~/data/cellar-db'
 import { newId } from '~/data/ids'
 
@@ -17,12 +17,16 @@ export const useCellarStore = defineStore('cellar', () => {
   const problem = shallowRef<StorageError>()
   /** Why the last action could not be: an impossible move, said before anything is written. */
   const refused = shallowRef<LedgerProblem[]>([])
+  /** Entries on disk that could not be read; they are left where they are. */
+  const damaged = ref(0)
   const lastAction = shallowRef<Entry[]>([])
   let db: CellarDb | undefined
   let channel: BroadcastChannel | undefined
 
   const state = shallowRef<CellarState>(foldCellar([]))
   let lastAt = ''
+  /** Every fact as it stands, newest first; worked out once for all that tell the story. */
+  const facts = computed<StandingFact[]>(() => standingFacts(entries.value).reverse())
   const lots = computed<LotState[]>(() => [...state.value.lots.values()])
   const isDemo = computed(() => which.value === 'demo')
 
@@ -31,6 +35,12 @@ export const useCellarStore = defineStore('cellar', () => {
     entries.value = all
     state.value = foldCellar(all)
     lastAt = all.reduce((latest, e) => e.at > latest ? e.at : latest, '')
+  }
+
+  async function readAll(): Promise<void> {
+    const read = await db!.all()
+    damaged.value = read.damaged
+    takeAll(read.entries)
   }
 
   /** A few more; where they only follow what is there, nothing is folded twice. */
@@ -51,7 +61,7 @@ export const useCellarStore = defineStore('cellar', () => {
     channel = new BroadcastChannel(`presk-${name}`)
     channel.onmessage = message => takeFromOtherTab(message.data)
     try {
-      takeAll(await db.all())
+      await readAll()
       if (name === 'demo' && entries.value.length === 0) await layOutDemo()
       problem.value = undefined
     }
@@ -80,7 +90,7 @@ export const useCellarStore = defineStore('cellar', () => {
   async function log(drafts: Draft[]): Promise<Entry[] | undefined> {
     const now = new Date().toISOString()
     const written = drafts.map((draft, i) => ({ id: newId(Date.now() + i), device: device(), at: now, written: now, ...draft }) as Entry)
-    refused.value = drafts.some(d => MOVES.has(d.type)) ? refusalOf(entries.value, written) : []
+    refused.value = drafts.some(d => MOVES.has(d.type)) ? refusalOf(entries.value, written, { cellar: state.value, lastAt }) : []
     if (refused.value.length > 0) return undefined
     const done = await add(written)
     if (done) lastAction.value = written
@@ -120,7 +130,7 @@ export const useCellarStore = defineStore('cellar', () => {
 
   async function takeFromOtherTab(message: { added?: string[], reload?: boolean }): Promise<void> {
     if (!db) return
-    if (message.reload) takeAll(await db.all())
+    if (message.reload) await readAll()
     else if (message.added) {
       const known = new Set(entries.value.map(e => e.id))
       const news = await db.byIds(message.added.filter(id => !known.has(id)))
@@ -129,7 +139,7 @@ export const useCellarStore = defineStore('cellar', () => {
   }
 
   const meta = { get: (key: string) => db!.getMeta(key), set: (key: string, value: unknown) => db!.setMeta(key, value) }
-  return { which, isDemo, ready, problem, refused, entries, state, lots, lastAction, open, log, add, strike, undo, undoCorrection, layOutDemo, meta }
+  return { which, isDemo, ready, problem, damaged, refused, entries, facts, state, lots, lastAction, open, log, add, strike, undo, undoCorrection, layOutDemo, meta }
 })
 
 /** Asks the browser not to clear the cellar when space runs short; most grant it to a page that is used. */

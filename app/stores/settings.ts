@@ -7,6 +7,8 @@ const settingsSchema = z.object({
   temperature: z.enum(['°C', '°F']),
   sugar: z.enum(['SG', '°Brix']),
   scaleStepG: z.number().positive().max(50),
+  /** What a level teaspoon of the person's sulphite weighs, once weighed. */
+  teaspoonG: z.number().min(1).max(12).optional(),
   salt: z.enum(['potassium-metabisulphite', 'sodium-metabisulphite']),
   cellarName: z.string().max(80)
 })

@@ -32,10 +32,13 @@ export function sayFact(fact: Fact, f: Format, names: Names): string {
     case 'vessel-added': return `Vessel ${fact.name}, ${f.words(f.volume(fact.capacityL))}.`
     case 'instrument-added': return `Instrument ${fact.name}.`
     case 'instrument-checked': return `${names.instrument(fact.instrumentId)} checked: it shows ${fact.offset} too much${fact.adjusted ? ', set right' : ''}.`
-    case 'task-ended': return `${fact.task} ${fact.outcome}.`
+    case 'task-ended': return `${TASK[fact.task] ?? fact.task}: ${fact.outcome === 'done' ? 'done' : 'put off'}${fact.note ? `, ${fact.note}` : ''}.`
   }
 }
 
+const TASK: Record<string, string> = {
+  'measure-must': 'Measuring the must', 'sulphite-must': 'First sulphite', 'sulphite-low': 'Bringing the sulphite up', 'pitch': 'Yeast', 'read-ferment': 'Reading the ferment', 'confirm-dry': 'Measuring free SO₂', 'check-sulphite': 'Looking at free SO₂'
+}
 const UNIT_BEHIND: Partial<Record<Fact['type'] | string, string>> = { brix: ' °Brix', ta: ' g/L', freeSo2: ' mg/L', totalSo2: ' mg/L', malic: ' g/L', yan: ' mg/L', sugar: ' g/L', abv: ' % vol' }
 
 function sayReading(fact: Extract<Fact, { type: 'reading' }>, f: Format, names: Names): string {

@@ -23,7 +23,9 @@ export const QUANTITY_UNIT: Record<ReadingQuantity, string> = {
 export const MATERIAL: Record<string, string> = {
   'potassium-metabisulphite': 'potassium metabisulphite', 'sodium-metabisulphite': 'sodium metabisulphite', 'sulphite-stock': 'sulphite stock solution',
   'tartaric': 'tartaric acid', 'malic': 'malic acid', 'citric': 'citric acid', 'potassium-bicarbonate': 'potassium bicarbonate',
-  'water': 'water', 'sugar': 'sugar'
+  'potassium-carbonate': 'potassium carbonate', 'calcium-carbonate': 'calcium carbonate', 'water': 'water', 'sugar': 'sugar',
+  'complex-nutrient': 'complex nutrient', 'ammonium-phosphate': 'ammonium phosphate', 'organic-nutrient': 'organic nutrient',
+  'pectic-enzyme': 'pectic enzyme', 'bentonite': 'bentonite', 'tannin': 'tannin', 'oak': 'oak'
 }
 export const materialName = (key: string): string => MATERIAL[key] ?? key
 

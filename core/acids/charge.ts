@@ -31,7 +31,10 @@ function davies(ionicStrength: number, abv: number): number {
 
 /** A composition laid out for the solvers: the acids in the order of ACID_NAMES. */
 export interface Moles { strongIon: number, moles: Float64Array }
-export const molesOf = (composition: Composition): Moles => ({ strongIon: composition.strongIon, moles: Float64Array.from(ACID_NAMES, name => composition.acids[name]) })
+export function molesOf({ strongIon, acids: a }: Composition): Moles {
+  // Written out: a ledger lays out thousands of compositions. The order is that of ACID_NAMES.
+  return { strongIon, moles: new Float64Array([a.tartaric, a.malic, a.lactic, a.citric, a.succinic, a.acetic, a.sulphurous, a.carbonic]) }
+}
 
 /** Everything that depends on alcohol and ionic strength alone. */
 export interface Medium {

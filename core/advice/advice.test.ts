@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { type Draft, type Entry, type Fact, foldCellar } from '../ledger'
-import { judgeMust, likely, nextMove } from '.'
+import { judgeMust, likely, limitsNear, nextMove } from '.'
 
 describe('a typed reading is doubted before it is believed', () => {
   it.each([
@@ -20,6 +20,12 @@ describe('windows of a must (common practice, no source)', () => {
 })
 
 describe('what comes next', () => {
+  it('what went in altogether is held against its limit', () => {
+    const lot = (grams: number) => foldCellar([start(), entry(20, { type: 'addition', lotId, material: 'ammonium-phosphate', unit: 'g', actual: grams })] as Entry[]).lots.get(lotId)!
+    expect(limitsNear(lot(20))).toEqual([])
+    expect(limitsNear(lot(38))).toMatchObject([{ code: 'nutrient', over: false }])
+    expect(limitsNear(lot(44))).toMatchObject([{ code: 'nutrient', over: true, limit: 1 }])
+  })
   const at = (hoursAgo: number) => new Date(Date.UTC(2026, 9, 1, 12) - hoursAgo * 3_600_000).toISOString()
   const now = at(0)
   let n = 0
@@ -38,6 +44,8 @@ describe('what comes next', () => {
     ['fermenting, read two days ago', [...measured, read(48, 'sg', 1.1), entry(47, { type: 'inoculation', lotId, organism: 'yeast', culture: 'Y' })], 'read-ferment', 'now'],
     ['dry, free SO₂ low', [...measured, read(20, 'sg', 0.995), read(5, 'freeSo2', 12)], 'sulphite-low', 'soon'],
     ['dry, free SO₂ good', [...measured, read(20, 'sg', 0.995), read(5, 'freeSo2', 34)], 'rest', 'none'],
+    ['a task skipped an hour ago stays away for the day', [...measured, entry(1, { type: 'task-ended', lotId, task: 'sulphite-must', outcome: 'skipped' })], 'rest', 'none'],
+    ['and comes back tomorrow', [...measured, entry(25, { type: 'task-ended', lotId, task: 'sulphite-must', outcome: 'skipped' })], 'sulphite-must', 'now'],
     ['dry, free SO₂ long ago', [...measured, read(1900, 'sg', 1.1), read(1200, 'sg', 0.995), read(1000, 'freeSo2', 40)], 'check-sulphite', 'soon']
   ] as const)('%s', (_name, entries, code, urgency) => {
     expect(nextMove(foldCellar(entries as readonly Entry[]).lots.get(lotId)!, now)).toMatchObject({ code, urgency })

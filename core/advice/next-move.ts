@@ -14,6 +14,8 @@ export type NextMove =
   | { code: 'rest', urgency: 'none' }
 
 const HOUR = 3_600_000
+/** A task that was skipped stays away so long, h. */
+const SKIP_H = 20
 /** Hours between sulphite and yeast: 12 to 24, craft 3.5 (common practice, no source). */
 export const WAIT_AFTER_SULPHITE_H = { min: 12, max: 24 } as const
 /** Weeks after which free SO₂ wants a look, craft 3.10 (common practice, no source). */
@@ -28,6 +30,13 @@ const SULPHITE_SLACK = 5
  * @returns the move and how pressing it is
  */
 export function nextMove(lot: LotState, now: string): NextMove {
+  const move = wantedMove(lot, now)
+  const ended = lot.endedTasks.get(move.code)
+  // What was skipped today comes back tomorrow.
+  return ended !== undefined && Date.parse(now) - Date.parse(ended) < SKIP_H * HOUR ? { code: 'rest', urgency: 'none' } : move
+}
+
+function wantedMove(lot: LotState, now: string): NextMove {
   const hours = (since: string) => (Date.parse(now) - Date.parse(since)) / HOUR
   if (lot.stage === 'bottled') return { code: 'rest', urgency: 'none' }
   if (lot.stage === 'must') return nextForMust(lot, hours)

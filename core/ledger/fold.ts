@@ -134,7 +134,10 @@ function foldIntoLot(cellar: CellarState, lot: LotState, fact: Extract<Fact, { l
       lot.bottles += fact.bottles.reduce((sum, b) => sum + b.count, 0)
       lot.stage = 'bottled'
       return
-    case 'operation': case 'observation': case 'task-ended': case 'lot-started': return
+    case 'task-ended':
+      lot.endedTasks = new Map(lot.endedTasks).set(fact.task, fact.at)
+      return
+    case 'operation': case 'observation': case 'lot-started': return
     default: return assertNever(fact)
   }
 }
@@ -162,6 +165,7 @@ function startLot(cellar: CellarState, start: EntryOf<'lot-started'>): void {
     series: {},
     doses: [],
     pendingDose: undefined,
+    endedTasks: new Map(),
     boundShare: TYPICAL_BOUND_SHARE,
     so2AddedMgPerL: 0,
     added: new Map(),

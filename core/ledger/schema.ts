@@ -81,7 +81,8 @@ const operation = z.strictObject({
 })
 
 const observation = z.strictObject({
-  ...common, type: z.literal('observation'), lotId: id, what: z.enum(['smell', 'clarity', 'bubbles', 'taste', 'cap', 'note']), text: text.min(1)
+  ...common, type: z.literal('observation'), lotId: id, what: z.enum(['smell', 'clarity', 'bubbles', 'taste', 'cap', 'note']), text: text.min(1),
+  photo: z.string().regex(/^data:image\/jpeg;base64,[A-Za-z0-9+/=]+$/).max(400_000).optional().describe('a small picture, JPEG')
 })
 
 const vessel = z.strictObject({

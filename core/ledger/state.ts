@@ -80,6 +80,8 @@ export interface LotState {
   /** Share of sulphite that binds in this lot: learnt, or the usual one. */
   boundShare: number
   bacteriaAt?: string
+  /** When each task was last done or skipped, by its code. */
+  endedTasks: ReadonlyMap<string, string>
   /** Other measured figures by quantity. */
   others: Partial<Record<ReadingQuantity, Figure>>
   /** SO₂ put in since the start, mg/L of the present volume. */

@@ -34,7 +34,7 @@ test('an unusual value is taken when the person says so', async ({ page }) => {
   await expect(page.getByText('pH 4.2 is unusual. Is it right?')).toBeVisible()
   await page.getByRole('button', { name: 'Yes, it is right' }).click()
   await page.getByRole('button', { name: 'Log for Tempranillo' }).click()
-  await expect(page.getByRole('list').getByText('pH 4.2.', { exact: true })).toBeVisible()
+  await expect(page.getByRole('list').getByText('pH 4.2 (Pocket pH meter).', { exact: true })).toBeVisible()
 })
 
 test('a lot without a volume or a name does not start, and a red does not go into a vessel without room for its skins', async ({ page }) => {

@@ -32,7 +32,7 @@ test('the four demo lots can each be measured, dosed, logged and found again', a
     await expect(page.getByText(/went in.*for 0\.[58] mg\/L molecular/).first()).toBeVisible()
   }
   await page.getByRole('link', { name: /^Tempranillo, 76\.7 L/ }).click()
-  await expect(page.getByText('pH 3.66.', { exact: true })).toBeVisible()
+  await expect(page.getByText('pH 3.66 (Pocket pH meter).', { exact: true })).toBeVisible()
 })
 
 test('a struck entry leaves the figures and stays, marked, in the ledger', async ({ page }) => {

@@ -98,7 +98,7 @@ test('a file of over 50 MB is refused before it is read', async ({ page }) => {
   mkdirSync('test-results', { recursive: true })
   writeFileSync('test-results/large.json', Buffer.alloc(51 * 1024 * 1024, 32))
   await page.getByLabel('Bring in a cellar file').setInputFiles('test-results/large.json')
-  await expect(page.getByText('the largest Presk reads is 52 MB', { exact: false })).toBeVisible()
+  await expect(page.getByText('the largest Presk reads is 50 MB', { exact: false })).toBeVisible()
 })
 
 test('a tab killed in mid-write leaves whole actions only', async ({ page, context }) => {
@@ -129,4 +129,48 @@ test('a vessel is cleaned, then sanitised', async ({ page }) => {
   await page.getByRole('button', { name: 'Spare glass was cleaned' }).click()
   await page.getByRole('button', { name: 'Spare glass was sanitised' }).click()
   await expect(page.getByText(/^sanitised today/)).toBeVisible()
+})
+
+test('an entry damaged on disk is said, left out and not deleted; an error nobody caught leads to the export', async ({ page, watch }) => {
+  await openDemo(page)
+  await page.evaluate(() => new Promise<void>((done, fail) => {
+    const open = indexedDB.open('presk-demo')
+    open.onsuccess = () => {
+      const put = open.result.transaction('entries', 'readwrite').objectStore('entries').put({ id: 'broken-entry', at: 'x', type: 'reading' })
+      put.onsuccess = () => { open.result.close(); done() }
+      put.onerror = () => fail(put.error)
+    }
+  }))
+  await page.reload()
+  await expect(page.getByText('1 entry on this device could not be read and was left out, not deleted.', { exact: false })).toBeVisible()
+  await expect(page.getByRole('link', { name: /^Tempranillo,/ })).toBeVisible()
+
+  await page.goto('/lots')
+  await expect(page.getByRole('link', { name: /^Grenache, 33/ })).toBeVisible()
+  await page.evaluate(() => {
+    Number.prototype.toFixed = () => {
+      throw new Error('made to fail')
+    }
+  })
+  // Whatever draws next runs into it; the link may be gone before the click arrives.
+  await page.getByRole('link', { name: /^Grenache, 33/ }).click({ timeout: 3000 }).catch(() => undefined)
+  await expect(page.getByRole('heading', { name: 'Something broke in Presk' })).toBeVisible()
+  const waiting = page.waitForEvent('download')
+  await page.getByRole('button', { name: 'Export the cellar' }).click()
+  expect((await waiting).suggestedFilename()).toMatch(/\.presk\.json$/)
+  watch.problems = watch.problems.filter(p => !p.includes('made to fail'))
+})
+
+test('a task is put off for today, and a picture is kept with a note', async ({ page }) => {
+  await openDemo(page)
+  await page.getByRole('button', { name: /^Not today: Bring the sulphite up/ }).click()
+  await expect(page.getByRole('heading', { name: 'Two things on the floor' })).toBeVisible()
+  await page.goto('/lots/lot-albarino')
+  const pixel = Buffer.from('iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==', 'base64')
+  await page.getByLabel('Add a picture').setInputFiles({ name: 'haze.png', mimeType: 'image/png', buffer: pixel })
+  await expect(page.getByRole('img', { name: 'The picture to be kept' })).toBeVisible()
+  await page.getByRole('textbox', { name: 'In a few words' }).fill('Hazy against the torch')
+  await page.getByRole('button', { name: 'Log', exact: true }).click()
+  await page.reload()
+  await expect(page.getByRole('img', { name: 'Picture: Note: Hazy against the torch' })).toBeVisible()
 })

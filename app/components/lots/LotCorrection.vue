@@ -71,6 +71,7 @@ function replacement(): Fact | string {
 }
 
 async function save() {
+  const before = props.fact
   const made = replacement()
   problem.value = typeof made === 'string' ? made : undefined
   if (typeof made === 'string') return
@@ -79,7 +80,7 @@ async function save() {
     problem.value = cellar.refused.map(sayLedgerProblem).join(' ') || undefined
     return
   }
-  toast.add({ title: 'Corrected. What stood there before stays visible.', color: 'primary', actions: [{ label: 'Undo', onClick: () => void cellar.undoCorrection(props.fact) }] })
+  toast.add({ title: 'Corrected. What stood there before stays visible.', color: 'primary', actions: [{ label: 'Undo', onClick: () => void cellar.undoCorrection(before) }] })
   emit('done')
 }
 </script>

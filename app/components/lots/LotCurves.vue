@@ -12,15 +12,21 @@ const settings = useSettingsStore()
 const css = (name: string) => getComputedStyle(document.documentElement).getPropertyValue(name).trim()
 const points = (quantity: 'sg' | 'temperature', show: (v: number) => number) => (props.lot.series[quantity] ?? []).map(p => ({ x: Date.parse(p.at), y: show(p.value) }))
 const gravity = computed(() => (props.lot.sg?.origin === 'measured' ? [] : props.lot.sg ? [{ x: Date.parse(props.lot.sg.at), y: props.lot.sg.value }] : []))
-const series = computed(() => [
+const build = () => [
   { name: 'Gravity', type: 'line', data: [...points('sg', v => v), ...gravity.value] },
   { name: `Temperature, ${settings.values.temperature}`, type: 'line', data: points('temperature', v => Number(f.temperature(v).text.replace('−', '-'))) }
-])
+]
+/** Drawing is slow, so it is done when a point has come or changed, and not with every entry of the lot. */
+const stamp = computed(() => JSON.stringify([settings.values.temperature, gravity.value, ...(['sg', 'temperature'] as const).map(q => props.lot.series[q]?.map(p => p.entryId + p.value))]))
+const series = shallowRef(build())
+watch(stamp, () => {
+  series.value = build()
+})
 const options = computed(() => {
   const dark = colorMode.value === 'dark'
   const [ink, line, skin, soft] = ['--ink-soft', '--line', '--skin', '--line-strong'].map(css)
   return {
-    chart: { id: `curves-${props.lot.id}`, toolbar: { show: false }, zoom: { enabled: false }, animations: { enabled: false }, fontFamily: 'inherit', foreColor: ink, background: 'transparent' },
+    chart: { toolbar: { show: false }, zoom: { enabled: false }, animations: { enabled: false }, fontFamily: 'inherit', foreColor: ink, background: 'transparent' },
     theme: { mode: dark ? 'dark' : 'light' },
     colors: [skin, soft],
     stroke: { width: [3, 2], dashArray: [0, 5], curve: 'straight' },

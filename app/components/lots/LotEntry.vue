@@ -28,7 +28,16 @@ const count = useQuantityField({ kind: 'plain', unit: '', limits: { min: 1, max:
 const size = ref(750)
 const fromVessel = ref('')
 const toPlace = ref('')
+const photo = ref<string>()
 const problem = ref<string>()
+async function takePhoto(event: Event) {
+  const input = event.target as HTMLInputElement
+  const file = input.files?.[0]
+  if (!file) return
+  photo.value = await smallPhoto(file)
+  problem.value = photo.value ? undefined : 'This file is not a picture that can be read here.'
+  input.value = ''
+}
 
 const unit = computed(() => material.value === 'water' ? 'L' as const : 'g' as const)
 const materials = Object.entries(MATERIAL).filter(([key]) => !key.includes('sulphite'))
@@ -47,7 +56,7 @@ function draft(): Draft<Fact> | string {
   const note = text.value.trim().slice(0, 2000)
   const when = at.value ? { at: at.value } : {}
   switch (kind.value) {
-    case 'note': return note ? { type: 'observation', lotId, what: what.value, text: note, ...when } : 'Write a word or two.'
+    case 'note': return note || photo.value ? { type: 'observation', lotId, what: what.value, text: note || 'A picture', ...(photo.value && { photo: photo.value }), ...when } : 'Write a word or two.'
     case 'yeast': return culture.value.trim()
       ? { type: 'inoculation', lotId, organism: organism.value, culture: culture.value.trim().slice(0, 80), ...(grams.value && { grams: grams.value }), ...when }
       : 'Say which culture it was, in your own words.'
@@ -84,6 +93,7 @@ async function log() {
   }
   text.value = ''
   culture.value = ''
+  photo.value = undefined
   at.value = undefined
   for (const field of [grams, out, lees, count]) field.clear()
   toast.add({ title: 'Logged', color: 'primary', actions: [{ label: 'Undo', onClick: () => void cellar.undo() }] })
@@ -126,7 +136,13 @@ async function log() {
       </template>
       <UButton type="submit" size="xl" variant="outline" class="send">Log</UButton>
     </div>
-    <WhenField v-model="at" />
+    <div class="extra">
+      <WhenField v-model="at" />
+      <template v-if="kind === 'note'">
+        <label class="picture textlink small"><input type="file" accept="image/*" class="sr-only" @change="takePhoto">{{ photo ? 'Another picture' : 'Add a picture' }}</label>
+        <img v-if="photo" :src="photo" alt="The picture to be kept" class="thumb">
+      </template>
+    </div>
     <p v-if="problem" class="message" role="alert">{{ problem }}</p>
   </form>
 </template>
@@ -137,6 +153,10 @@ async function log() {
 .kind { position: relative; min-height: 44px; display: inline-flex; align-items: center; padding: 0 14px; cursor: pointer; border-bottom: 4px solid transparent; font-weight: 600; color: var(--ink-soft); }
 .kind:has(:checked) { color: var(--skin); border-bottom-color: var(--skin); }
 .kind:has(:focus-visible) { outline: 3px solid var(--skin); outline-offset: -3px; border-radius: 8px; }
+.extra { display: flex; flex-wrap: wrap; align-items: center; gap: 4px 24px; }
+.picture { cursor: pointer; display: inline-flex; align-items: center; min-height: 44px; }
+.picture:has(:focus-visible) { outline: 3px solid var(--skin); outline-offset: 2px; }
+.thumb { height: 56px; border-radius: 8px; }
 .fields { display: flex; flex-wrap: wrap; gap: 12px 16px; align-items: flex-end; }
 .fields > * { flex: 1 1 150px; }
 .fields > .wide { flex: 3 1 240px; }

@@ -34,8 +34,8 @@ const band = (row: { figure: Figure | undefined, band?: number, key: FigureKey }
 const open = computed(() => rows.value.find(r => r.key === route.query.working && r.figure))
 const toggle = (key: FigureKey) => navigateTo({ query: { ...route.query, working: route.query.working === key ? undefined : key } }, { replace: true })
 const behind = computed(() => {
-  const ids = new Set(open.value?.figure?.from)
-  return story.lines(props.lot.id, true).filter(l => ids.has(l.id)).reverse()
+  const ids = open.value?.figure?.from
+  return ids ? story.told(new Set(ids)).reverse() : []
 })
 </script>
 
@@ -57,7 +57,7 @@ const behind = computed(() => {
 
 <style scoped>
 .numbers { display: grid; grid-template-columns: repeat(3, minmax(0, 1fr)); gap: 10px 16px; margin-left: -8px; }
-.number { text-align: left; padding: 6px 8px; border-radius: var(--radius-control); cursor: pointer; }
+.number { display: grid; align-content: start; text-align: left; padding: 6px 8px; border-radius: var(--radius-control); cursor: pointer; }
 .number:disabled { cursor: default; }
 .number:not(:disabled):hover, .number[aria-expanded=true] { background: var(--sheet); box-shadow: inset 0 0 0 1.5px var(--line); }
 .how { margin-top: 14px; padding: 16px; display: grid; gap: 10px; }

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { Fact } from '~~/core/ledger'
+import type { StoryLine } from '~/composables/useStory'
 import { sayFact } from '~/wording/sentences'
 
 const props = defineProps<{ lotId: string }>()
@@ -8,8 +9,9 @@ const cellar = useCellarStore()
 const story = useStory()
 const f = useFormat()
 const toast = useToast()
-const lines = computed(() => story.lines(props.lotId))
 const shownCount = ref(40)
+/** One more than is shown, to know whether there are more. */
+const lines = computed(() => story.linesOf(props.lotId, shownCount.value + 1))
 const opened = ref<string>()
 
 async function strike(id: string) {
@@ -18,8 +20,9 @@ async function strike(id: string) {
 }
 
 /** The versions an entry had before the one that stands, oldest first. */
-function earlier(line: ReturnType<typeof story.lines>[number]): { text: string, reason: string }[] {
+function earlier(line: StoryLine): { text: string, reason: string }[] {
   const { fact, corrections } = line.standing
+  if (corrections.length === 0) return []
   const original = cellar.entries.find(e => e.id === fact.id && e.type !== 'correction') as Fact | undefined
   const versions: Fact[] = [...(original ? [original] : []), ...corrections.flatMap(c => c.replacement ? [c.replacement] : [])]
   return corrections.map((c, i) => ({ text: versions[i] ? sayFact(versions[i], f, story.names) : '', reason: c.reason }))
@@ -36,6 +39,7 @@ function earlier(line: ReturnType<typeof story.lines>[number]): { text: string, 
           <s v-if="line.struck">{{ line.text }}</s><template v-else>{{ line.text }}</template>
           <span v-for="(v, i) in earlier(line)" :key="i" class="version small">{{ line.struck && i === earlier(line).length - 1 ? 'Struck' : `Before: ${v.text}` }} {{ v.reason && v.reason !== 'Struck by hand' ? `(${v.reason})` : '' }}</span>
         </span>
+        <img v-if="line.standing.fact.type === 'observation' && line.standing.fact.photo && !line.struck" :src="line.standing.fact.photo" :alt="`Picture: ${line.text}`" class="photo">
         <span v-if="line.struck" class="small soft">struck</span>
         <span v-else class="acts">
           <button type="button" class="act small" :aria-label="`Correct: ${line.text}`" :aria-expanded="opened === line.id" @click="opened = opened === line.id ? undefined : line.id">Correct</button>
@@ -44,7 +48,7 @@ function earlier(line: ReturnType<typeof story.lines>[number]): { text: string, 
         <LotCorrection v-if="opened === line.id" :fact="line.standing.fact" class="form" @done="opened = undefined" />
       </li>
     </ol>
-    <button v-if="lines.length > shownCount" type="button" class="textlink" @click="shownCount += 200">Show {{ Math.min(200, lines.length - shownCount) }} older of {{ lines.length }}</button>
+    <button v-if="lines.length > shownCount" type="button" class="textlink" @click="shownCount += 200">Show older entries</button>
   </div>
 </template>
 
@@ -52,6 +56,7 @@ function earlier(line: ReturnType<typeof story.lines>[number]): { text: string, 
 .lines { margin-top: 8px; }
 li { display: grid; grid-template-columns: 9.5rem minmax(0, 1fr) auto; gap: 2px 16px; align-items: center; border-top: 1.5px solid var(--line); min-height: 46px; padding: 4px 0; }
 .text { overflow-wrap: anywhere; }
+.photo { grid-column: 2; grid-row: 2; max-height: 180px; border-radius: 10px; margin: 4px 0 8px; }
 .version { display: block; color: var(--ink-soft); }
 .struck .text { color: var(--ink-soft); }
 .act { min-height: 44px; padding: 0 8px; color: var(--ink-soft); border-radius: 8px; cursor: pointer; }

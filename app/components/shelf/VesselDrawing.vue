@@ -11,16 +11,28 @@ const props = defineProps<{
   assumed?: boolean
 }>()
 
+/** Blown glass and bent staves have no corners. */
+const ROUND = new Set<VesselKind>(['demijohn', 'barrel'])
 const clip = useId()
 const height = computed(() => vesselHeightDm(props.kind, props.capacityL) * props.pxPerDm)
 const radius = computed(() => Math.max(...PROFILES[props.kind].map(p => p[1])) * height.value)
 const width = computed(() => radius.value * 2 + 4)
 
-/** The outline, corners eased by running through the middles of its pieces. */
+const at = ([x, y]: readonly [number, number]) => `${x.toFixed(1)} ${y.toFixed(1)}`
+/** Runs through the middles of the pieces, bent towards their ends. */
+function smooth(points: (readonly [number, number])[]): string {
+  const middle = (i: number): readonly [number, number] => {
+    const [a, b] = [points[i]!, points[(i + 1) % points.length]!]
+    return [(a[0] + b[0]) / 2, (a[1] + b[1]) / 2]
+  }
+  return `M${at(middle(0))}${points.map((_, i) => `Q${at(points[(i + 1) % points.length]!)} ${at(middle((i + 1) % points.length))}`).join('')}Z`
+}
+
+/** The outline, from the right bottom round to the left. */
 const outline = computed(() => {
   const right = PROFILES[props.kind].map(([h, r]) => [width.value / 2 + r * height.value, height.value * (1 - h) + 2] as const)
   const left = PROFILES[props.kind].map(([h, r]) => [width.value / 2 - r * height.value, height.value * (1 - h) + 2] as const).reverse()
-  return `M${[...right, ...left].map(([x, y]) => `${x.toFixed(1)} ${y.toFixed(1)}`).join('L')}Z`
+  return ROUND.has(props.kind) ? smooth([...right, ...left]) : `M${[...right, ...left].map(at).join('L')}Z`
 })
 const level = computed(() => levelFor(props.kind, props.litres / props.capacityL) * height.value)
 const hoops = computed(() => props.kind === 'barrel' ? [0.14, 0.32, 0.68, 0.86] : props.kind === 'tank' ? [0.86] : [])

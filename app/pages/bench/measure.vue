@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { judgeMust } from '~~/core/advice'
-import { TA_AS, titrate } from '~~/core/acids'
+import { TA_AS, standardiseTitrant, titrate } from '~~/core/acids'
 import { correctHydrometer, potentialAlcohol, sugarScales } from '~~/core/hydrometry'
 import type { Draft, Fact, Style } from '~~/core/ledger'
 import { sayJudgement } from '~/wording/judgements'
@@ -21,6 +21,9 @@ const byTitration = ref(false)
 const sampleMl = useQuantityField({ kind: 'plain', unit: '', text: '10', limits: { min: 0.5, max: 250, words: 'A sample has between 0.5 and 250 mL.' } })
 const titrantMl = useQuantityField({ kind: 'plain', unit: '', limits: { min: 0, max: 200, words: 'Titrant used: between 0 and 200 mL.' } })
 const normality = useQuantityField({ kind: 'plain', unit: '', text: '0.1', limits: { min: 0.005, max: 2, words: 'A titrant has between 0.005 and 2 N.' } })
+const phthalate = useQuantityField({ kind: 'plain', unit: '', limits: { min: 0.01, max: 10, words: 'Weigh out between 0.01 and 10 g.' } })
+const phthalateMl = useQuantityField({ kind: 'plain', unit: '', limits: { min: 0.1, max: 200, words: 'Between 0.1 and 200 mL.' } })
+const trueNormality = computed(() => phthalate.value !== undefined && phthalateMl.value !== undefined ? standardiseTitrant(phthalate.value, phthalateMl.value) : undefined)
 const freeSo2 = useQuantityField({ kind: 'concentration', unit: 'mg/L', quantity: () => undefined, limits: { min: 0, max: 0.3, words: 'Free SO₂ lies between 0 and 300 mg/L.' } })
 const style = ref<Style>(lot.value?.style ?? 'red')
 const at = ref<string>()
@@ -124,6 +127,15 @@ useHead({ title: 'Measure · Presk' })
           <QuantityField label="Sample" :field="sampleMl" unit-label="mL" />
           <QuantityField label="Titrant used" :field="titrantMl" unit-label="mL" />
           <QuantityField label="Titrant strength" :field="normality" unit-label="N" />
+          <p class="soft small">Drive the gas out first. Add base until pH 8.2, or until the first pink stays for half a minute; a red goes grey-green before it turns, so thin it with water.</p>
+          <details class="strength">
+            <summary>Check the titrant’s strength</summary>
+            <div class="grid gap-3">
+              <QuantityField label="Potassium hydrogen phthalate" :field="phthalate" unit-label="g" hint="dried and weighed, dissolved in water" />
+              <QuantityField label="Titrant it took" :field="phthalateMl" unit-label="mL" />
+              <p v-if="trueNormality !== undefined">It has <b class="figure">{{ trueNormality.toFixed(4) }}</b> N. <button type="button" class="textlink" @click="normality.text = trueNormality.toFixed(4)">Use that</button></p>
+            </div>
+          </details>
           <CautionNote code="caustic" />
           <button type="button" class="textlink small switch" @click="byTitration = false">I have g/L or %</button>
         </fieldset>
@@ -186,6 +198,7 @@ useHead({ title: 'Measure · Presk' })
 .judgements li { display: flex; gap: 12px; }
 .sign { flex: none; width: 28px; height: 28px; border-radius: 8px; display: grid; place-items: center; font-weight: 700; background: var(--caution-wash); color: var(--caution); }
 .sign.within { background: transparent; border: 2px solid var(--good); color: var(--good); }
+.strength summary { cursor: pointer; color: var(--skin); font-weight: 600; min-height: 44px; display: flex; align-items: center; }
 .tick { display: inline-flex; align-items: center; gap: 10px; min-height: 44px; }
 .tick input { width: 20px; height: 20px; accent-color: var(--skin); }
 .teach { display: grid; gap: 10px; max-width: 46ch; }

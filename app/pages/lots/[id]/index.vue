@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { judgeLot } from '~~/core/advice'
+import { judgeLot, limitsNear } from '~~/core/advice'
 import { vesselHeightDm } from '~~/core/cellar'
 import { downloadCellar } from '~/data/download'
 import { entriesOfLot } from '~/data/entries-of-lot'
@@ -16,6 +16,7 @@ const next = computed(() => lot.value && floor.of(lot.value.id))
 const judgements = computed(() => lot.value ? judgeLot(lot.value) : [])
 /** What in this lot's ledger contradicts itself. */
 const problems = computed(() => cellar.state.problems.filter(p => 'lotId' in p && p.lotId === lot.value?.id))
+const limits = computed(() => lot.value ? limitsNear(lot.value) : [])
 const vesselsOf = computed(() => [...lot.value?.contents ?? []].map(([id, litres]) => ({ litres, vessel: cellar.state.vessels.get(id) })))
 /** The vessel that holds most of it, for the portrait. */
 const main = computed(() => {
@@ -62,7 +63,8 @@ useHead({ title: () => `${lot.value?.name ?? 'Lot'} · Presk` })
     <ul v-if="judgements.length" class="judged" aria-label="First judgement">
       <li v-for="j in judgements" :key="j.quantity"><b>{{ sayJudgement(j, lot.style).verdict }}.</b> <span class="soft">{{ sayJudgement(j, lot.style).meaning }}</span></li>
     </ul>
-    <div v-if="problems.length" class="judged">
+    <div v-if="problems.length || limits.length" class="judged">
+      <FindingNote v-for="l in limits" :key="l.what" :tone="l.over ? 'stop' : 'ask'">{{ l.what.charAt(0).toUpperCase() + l.what.slice(1) }} comes to {{ l.value.toFixed(l.unit === 'g/L' ? 2 : 0) }} {{ l.unit }}, {{ l.over ? 'over' : 'near' }} the limit of {{ l.limit }}.</FindingNote>
       <FindingNote v-for="p in problems" :key="p.entryId + p.code">{{ sayLedgerProblem(p) }}</FindingNote>
     </div>
     <p v-if="lot.sources.length > 1" class="judged sources">Made of {{ lot.sources.map(s => `${Math.round(s.share * 100)} % ${s.variety}${s.vintage ? ` ${s.vintage}` : ''}`).join(', ') }}.</p>
