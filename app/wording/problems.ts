@@ -46,7 +46,7 @@ export function sayFileProblem(problem: FileProblem): string {
     case 'not-json': return 'This is not a whole JSON document. It may have been cut short on its way here.'
     case 'foreign': return 'This file was not written by Presk: it does not say “presk-cellar”.'
     case 'newer': return `This file has format ${problem.version}, from a newer Presk. Update this one first.`
-    case 'damaged': return `This file is damaged at ${problem.place}: ${problem.reason}.${problem.count > 1 ? ` ${problem.count - 1} more places like it.` : ''}`
+    case 'damaged': return `This file is damaged at ${problem.place}: ${problem.reason}.${problem.count > 1 ? ` ${problem.count - 1} more ${problem.count === 2 ? 'place' : 'places'} like it.` : ''}`
   }
 }
 

@@ -15,18 +15,8 @@ export interface BlendPart {
   totalSo2MgPerL?: number
 }
 
-export interface Blend {
-  volumeL: number
-  /** Absent when a part does not say. */
-  sg?: number
-  brix?: number
-  abv?: number
-  ph?: number
-  taGPerL?: number
-  malicGPerL?: number
-  freeSo2MgPerL?: number
-  totalSo2MgPerL?: number
-}
+/** The same figures of the whole; one is absent when a part does not say it. */
+export type Blend = BlendPart
 
 const MEASURES = ['abv', 'malicGPerL', 'freeSo2MgPerL', 'totalSo2MgPerL'] as const
 
