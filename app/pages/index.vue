@@ -8,10 +8,10 @@ const story = useStory()
 
 const numbered = computed(() => floor.items.value.filter(i => i.number))
 const waiting = computed(() => floor.items.value.filter(i => !i.number))
-const toast = useToast()
+const logged = useLogged()
 async function skip(item: FloorItem) {
   if (!await cellar.log([{ type: 'task-ended', lotId: item.lot.id, task: item.move.code, outcome: 'skipped' }])) return
-  toast.add({ title: `${item.words.title}: put off until tomorrow`, color: 'neutral', actions: [{ label: 'Undo', onClick: () => void cellar.undo() }] })
+  logged(`${item.words.title}: put off until tomorrow`)
 }
 const COUNT = ['Nothing', 'One thing', 'Two things', 'Three things', 'Four things', 'Five things', 'Six things', 'Seven things', 'Eight things', 'Nine things']
 const heading = computed(() => `${COUNT[numbered.value.length] ?? `${numbered.value.length} things`} on the floor`)

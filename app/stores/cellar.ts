@@ -123,8 +123,6 @@ export const useCellarStore = defineStore('cellar', () => {
     return done !== undefined
   }
 
-  const undo = (): Promise<boolean> => strike(lastAction.value.map(e => e.id), 'Undone')
-
   /** Takes a correction back by correcting to what stood before it. */
   const undoCorrection = async (before: Fact): Promise<boolean> => await log([{ type: 'correction', targetId: before.id, reason: 'Correction taken back', replacement: before }]) !== undefined
 
@@ -139,7 +137,7 @@ export const useCellarStore = defineStore('cellar', () => {
   }
 
   const meta = { get: (key: string) => db!.getMeta(key), set: (key: string, value: unknown) => db!.setMeta(key, value) }
-  return { which, isDemo, ready, problem, damaged, refused, entries, facts, state, lots, lastAction, open, log, add, strike, undo, undoCorrection, layOutDemo, meta }
+  return { which, isDemo, ready, problem, damaged, refused, entries, facts, state, lots, lastAction, open, log, add, strike, undoCorrection, layOutDemo, meta }
 })
 
 /** Asks the browser not to clear the cellar when space runs short; most grant it to a page that is used. */

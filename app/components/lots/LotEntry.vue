@@ -7,7 +7,7 @@ const props = defineProps<{ lot: LotState }>()
 
 const cellar = useCellarStore()
 const route = useRoute()
-const toast = useToast()
+const logged = useLogged()
 const f = useFormat()
 const KINDS = { note: 'Observation', yeast: 'Yeast or bacteria', addition: 'Addition', operation: 'Work done', move: 'Move', bottles: 'Bottle' } as const
 type Kind = keyof typeof KINDS
@@ -96,7 +96,7 @@ async function log() {
   photo.value = undefined
   at.value = undefined
   for (const field of [grams, out, lees, count]) field.clear()
-  toast.add({ title: 'Logged', color: 'primary', actions: [{ label: 'Undo', onClick: () => void cellar.undo() }] })
+  logged('Logged')
 }
 </script>
 

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { Fact } from '~~/core/ledger'
 import type { StoryLine } from '~/composables/useStory'
+import { sayLedgerProblem } from '~/wording/problems'
 import { sayFact } from '~/wording/sentences'
 
 const props = defineProps<{ lotId: string }>()
@@ -15,8 +16,13 @@ const lines = computed(() => story.linesOf(props.lotId, shownCount.value + 1))
 const opened = ref<string>()
 
 async function strike(id: string) {
-  if (!await cellar.strike([id], 'Struck by hand')) return
-  toast.add({ title: 'Struck out. It stays in the ledger, marked.', color: 'neutral' })
+  const before = lines.value.find(l => l.id === id)?.standing.fact
+  if (!await cellar.strike([id], 'Struck by hand')) {
+    // Something later rests on it: the reason is said, and nothing was changed.
+    if (cellar.refused.length > 0) toast.add({ title: `Not struck: ${cellar.refused.map(sayLedgerProblem).join(' ')}`, color: 'error' })
+    return
+  }
+  toast.add({ title: 'Struck out. It stays in the ledger, marked.', color: 'neutral', ...(before && { actions: [{ label: 'Undo', onClick: () => void cellar.undoCorrection(before) }] }) })
 }
 
 /** The versions an entry had before the one that stands, oldest first. */

@@ -8,7 +8,7 @@ const open = defineModel<boolean>('open', { required: true })
 const cellar = useCellarStore()
 const settings = useSettingsStore()
 const f = useFormat()
-const toast = useToast()
+const logged = useLogged()
 const line = ref('')
 
 const GOING = [
@@ -63,7 +63,7 @@ async function confirm() {
   }
   if (!lot.value || drafts.value.length === 0 || refused.value) return
   if (!await cellar.log(drafts.value)) return
-  toast.add({ title: `Logged for ${lot.value.name}`, color: 'primary', actions: [{ label: 'Undo', onClick: () => void cellar.undo() }] })
+  logged(`Logged for ${lot.value.name}`)
   line.value = ''
   open.value = false
 }

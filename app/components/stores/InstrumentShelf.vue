@@ -19,7 +19,7 @@ const KINDS: Record<Kind, { name: string, unit: string, how: string }> = {
 const cellar = useCellarStore()
 const f = useFormat()
 const now = useNow()
-const toast = useToast()
+const logged = useLogged()
 const instruments = computed(() => [...cellar.state.instruments.values()])
 const name = ref('')
 const kind = ref<Kind>('hydrometer')
@@ -65,7 +65,7 @@ async function log(instrument: InstrumentState) {
   if (!entry) return
   const written = await cellar.log([{ type: 'instrument-checked', instrumentId: instrument.id, offset: entry.offset, adjusted: entry.adjusted }])
   if (!written) return
-  toast.add({ title: `${instrument.name} checked`, color: 'primary' })
+  logged(`${instrument.name} checked`)
   checking.value = undefined
   preview.value = undefined
 }

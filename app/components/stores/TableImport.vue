@@ -6,7 +6,7 @@ import { QUANTITY, QUANTITY_UNIT } from '~/wording/terms'
 const cellar = useCellarStore()
 const settings = useSettingsStore()
 const now = useNow()
-const toast = useToast()
+const logged = useLogged()
 const table = shallowRef<Table>()
 const problem = ref<string>()
 const lotId = ref('')
@@ -49,7 +49,7 @@ const troubled = computed(() => rows.value.filter(r => r.problems.length > 0))
 
 async function takeIn() {
   if (!await cellar.log(drafts.value)) return
-  toast.add({ title: `${drafts.value.length} readings came in`, color: 'primary', actions: [{ label: 'Undo', onClick: () => void cellar.undo() }] })
+  logged(`${drafts.value.length} readings came in`)
   table.value = undefined
 }
 </script>

@@ -8,7 +8,7 @@ import { STYLE } from '~/wording/terms'
 
 const { lot } = useLotFromAddress()
 const cellar = useCellarStore()
-const toast = useToast()
+const logged = useLogged()
 const f = useFormat()
 const bench = useCorrectBench(lot)
 const { fields, changes, prediction, has, style } = bench
@@ -43,7 +43,7 @@ async function log() {
   const written = await cellar.log(drafts)
   saving.value = false
   if (!written) return
-  toast.add({ title: 'Logged. Mix well, then measure again before the rest.', color: 'primary' })
+  logged('Logged. Mix well, then measure again before the rest.')
   await navigateTo(`/bench/measure?lot=${lot.value.id}`)
 }
 useHead({ title: 'Correct · Presk' })

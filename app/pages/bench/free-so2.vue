@@ -5,7 +5,7 @@ import { STYLE } from '~/wording/terms'
 
 const { lot } = useLotFromAddress()
 const cellar = useCellarStore()
-const toast = useToast()
+const logged = useLogged()
 const f = useFormat()
 const method = ref<'iodine' | 'aspiration'>('aspiration')
 const style = ref<Style>(lot.value?.style ?? 'red')
@@ -24,7 +24,7 @@ async function log() {
   if (!lot.value || !result.value) return
   const value = Number(result.value.freeMgPerL.toFixed(1))
   if (!await cellar.log([{ type: 'reading', lotId: lot.value.id, quantity: 'freeSo2', typed: `${titrant.text.trim()} mL, ${method.value}`, value }])) return
-  toast.add({ title: `Free SO₂ logged for ${lot.value.name}`, color: 'primary' })
+  logged(`Free SO₂ logged for ${lot.value.name}`)
   await navigateTo(`/lots/${lot.value.id}`)
 }
 useHead({ title: 'Free SO₂ · Presk' })

@@ -10,7 +10,7 @@ const { lot } = useLotFromAddress()
 const cellar = useCellarStore()
 const settings = useSettingsStore()
 const f = useFormat()
-const toast = useToast()
+const logged = useLogged()
 
 const sugar = useQuantityField({ kind: 'sugar', unit: settings.values.sugar, units: ['°Brix', 'SG'], quantity: unit => unit === 'SG' ? 'sg' : 'brix' })
 const sampleC = useQuantityField({ kind: 'temperature', unit: settings.values.temperature, units: ['°C', '°F'], quantity: () => 'temperature' })
@@ -82,7 +82,7 @@ async function log() {
   saving.value = false
   if (!written) return
   const { id, name } = lot.value
-  toast.add({ title: `${written.length} ${written.length === 1 ? 'reading' : 'readings'} logged for ${name}`, color: 'primary' })
+  logged(`${written.length} ${written.length === 1 ? 'reading' : 'readings'} logged for ${name}`)
   await navigateTo(`/lots/${id}`)
 }
 

@@ -7,7 +7,7 @@ import { MATERIAL } from '~/wording/terms'
 const { lot } = useLotFromAddress()
 const cellar = useCellarStore()
 const f = useFormat()
-const toast = useToast()
+const logged = useLogged()
 const bench = useSulphiteBench(lot)
 const { fields, salt, targetMolecular, dose, spoons, stockMl, working } = bench
 
@@ -34,7 +34,7 @@ async function log() {
   const written = await cellar.log([draft])
   saving.value = false
   if (!written) return
-  toast.add({ title: `Logged: ${fields.actual.text.trim()} ${draft.unit} into ${lot.value.name}`, color: 'primary' })
+  logged(`Logged: ${fields.actual.text.trim()} ${draft.unit} into ${lot.value.name}`)
   await navigateTo(`/lots/${lot.value.id}`)
 }
 useHead({ title: 'Sulphite · Presk' })

@@ -1,0 +1,10 @@
+/** Says what was logged, with the way back beside it. */
+export function useLogged() {
+  const toast = useToast()
+  const cellar = useCellarStore()
+  return (title: string) => {
+    // What this message is about, not what may have been logged since.
+    const ids = cellar.lastAction.map(e => e.id)
+    toast.add({ title, color: 'primary', actions: [{ label: 'Undo', onClick: () => void cellar.strike(ids, 'Undone') }] })
+  }
+}
