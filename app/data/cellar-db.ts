@@ -17,7 +17,7 @@ interface MetaRow { key: string, value: unknown }
 
 /**
  * A cellar on disk: the ledger's entries, added and never changed, and a few facts about this copy of it.
- * Version 1 is the first released schema; later versions carry their migration here.
+ * Version 1 is the first released schema; later versions carry their migration here, each with a test that opens an older one.
  */
 export class CellarDb extends Dexie {
   entries!: Table<Entry, string>
@@ -26,6 +26,8 @@ export class CellarDb extends Dexie {
   constructor(name: CellarName) {
     super(`presk-${name}`)
     this.version(1).stores({ entries: 'id, at', meta: 'key' })
+    // 2: by the instant of writing, to count what the last export does not hold. Nothing stored changes.
+    this.version(2).stores({ entries: 'id, at, written', meta: 'key' })
   }
 
   /** Every entry that is whole. What is damaged on disk is counted, left out and left alone. */
@@ -58,6 +60,11 @@ export class CellarDb extends Dexie {
       await this.entries.clear()
       await this.entries.bulkAdd([...entries])
     }))
+  }
+
+  /** How many entries were written after an instant. */
+  async writtenAfter(instant: string): Promise<number> {
+    return this.guard('read the cellar', () => this.entries.where('written').above(instant).count())
   }
 
   async byIds(ids: readonly string[]): Promise<Entry[]> {

@@ -71,6 +71,19 @@ describe('the cellar on disk', () => {
     expect(await db.all()).toMatchObject({ damaged: 1, entries: { length: 3 } })
     expect(await db.entries.count()).toBe(4)
   })
+  it('a cellar of the first released schema opens with everything in it, and can count what was written since', async () => {
+    await Dexie.delete('presk-own')
+    const first = new Dexie('presk-own')
+    first.version(1).stores({ entries: 'id, at', meta: 'key' })
+    await first.table('entries').bulkAdd([...demo.entries])
+    await first.table('meta').put({ key: 'lastExport', value: '2026-11-20T00:00:00.000Z' })
+    first.close()
+    expect((await db.all()).entries).toEqual([...demo.entries].sort((a, b) => a.id < b.id ? -1 : 1))
+    expect(await db.getMeta('lastExport')).toBe('2026-11-20T00:00:00.000Z')
+    const since = demo.entries.filter(e => e.written > '2026-11-20T00:00:00.000Z').length
+    expect(since).toBeGreaterThan(0)
+    expect(await db.writtenAfter('2026-11-20T00:00:00.000Z')).toBe(since)
+  })
   it('remembers facts about this copy', async () => {
     await db.setMeta('lastExport', '2026-01-01')
     expect(await db.getMeta('lastExport')).toBe('2026-01-01')

@@ -1,10 +1,13 @@
 <script setup lang="ts">
+import type { VesselState } from '~~/core/ledger'
 import { sayWhen } from '~/composables/useStory'
 import { newId } from '~/data/ids'
 import { VESSEL } from '~/wording/terms'
 
 const cellar = useCellarStore()
 const f = useFormat()
+const toast = useToast()
+const logged = useLogged()
 const name = ref('')
 const kind = ref<keyof typeof VESSEL>('demijohn')
 const capacity = useQuantityField({ kind: 'volume', unit: f.volumeUnit.value, units: ['L', 'US gal', 'imp gal'], required: true, limits: { min: 0.1, max: 100_000, words: 'A vessel holds between a tenth of a litre and 100,000 litres.' } })
@@ -16,11 +19,22 @@ async function add() {
   nameMessage.value = name.value.trim() === '' ? 'A vessel needs a name: write the same on it.' : undefined
   if (nameMessage.value || capacity.value === undefined) return
   if (!await cellar.log([{ type: 'vessel-added', vesselId: newId(), name: name.value.trim().slice(0, 80), kind: kind.value, capacityL: capacity.value }])) return
+  logged(`${name.value.trim()} stands on the shelf`)
   name.value = ''
   capacity.clear()
 }
 const now = useNow()
-const care = (vesselId: string, what: 'cleaned' | 'sanitised') => void cellar.log([{ type: 'vessel-cared', vesselId, what }])
+async function care(vessel: VesselState, what: 'cleaned' | 'sanitised') {
+  if (await cellar.log([{ type: 'vessel-cared', vesselId: vessel.id, what }])) logged(`${vessel.name} ${what}`)
+}
+/** Strikes the vessel's entry; refused while something in the ledger rests on it. */
+async function remove(vessel: VesselState) {
+  const standing = cellar.facts.find(f => f.fact.type === 'vessel-added' && f.fact.vesselId === vessel.id)
+  if (!standing) return
+  const done = await cellar.strike([standing.fact.id], 'No longer there')
+  if (done) toast.add({ title: `${vessel.name} is off the shelf`, color: 'neutral', actions: [{ label: 'Undo', onClick: () => void cellar.undoCorrection(standing.fact) }] })
+  else if (cellar.refused.length > 0) toast.add({ title: `${vessel.name} stays: the ledger tells of wine in it.`, color: 'error' })
+}
 useHead({ title: 'Cellar · Presk' })
 </script>
 
@@ -36,8 +50,9 @@ useHead({ title: 'Cellar · Presk' })
           <span class="figure">{{ v.litres > 0 ? `${f.volume(v.litres).text} of ` : '' }}{{ f.words(f.volume(v.capacityL)) }}<small v-if="v.litres > 0" class="head soft">{{ f.words(f.volume(Math.max(0, v.capacityL - v.litres))) }} of air</small></span>
           <span v-if="!v.lotId" class="care">
             <span class="soft small">{{ v.sanitisedAt ? `sanitised ${sayWhen(v.sanitisedAt, now)}` : v.cleanedAt ? `cleaned ${sayWhen(v.cleanedAt, now)}, not sanitised` : 'not cleaned since it was used' }}</span>
-            <button v-if="!v.cleanedAt" type="button" class="textlink small" :aria-label="`${v.name} was cleaned`" @click="care(v.id, 'cleaned')">Cleaned</button>
-            <button v-else-if="!v.sanitisedAt" type="button" class="textlink small" :aria-label="`${v.name} was sanitised`" @click="care(v.id, 'sanitised')">Sanitised</button>
+            <button v-if="!v.cleanedAt" type="button" class="textlink small" :aria-label="`${v.name} was cleaned`" @click="care(v, 'cleaned')">Cleaned</button>
+            <button v-else-if="!v.sanitisedAt" type="button" class="textlink small" :aria-label="`${v.name} was sanitised`" @click="care(v, 'sanitised')">Sanitised</button>
+            <button type="button" class="textlink small" :aria-label="`Take ${v.name} off the shelf`" @click="remove(v)">Take off the shelf</button>
           </span>
           <NuxtLink v-else :to="`/lots/${v.lotId}`" class="textlink">{{ cellar.state.lots.get(v.lotId)?.name }}</NuxtLink>
         </li>

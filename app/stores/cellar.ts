@@ -136,8 +136,10 @@ export const useCellarStore = defineStore('cellar', () => {
     }
   }
 
+  /** Entries that the last export does not hold. */
+  const writtenAfter = (instant: string): Promise<number> => db!.writtenAfter(instant)
   const meta = { get: (key: string) => db!.getMeta(key), set: (key: string, value: unknown) => db!.setMeta(key, value) }
-  return { which, isDemo, ready, problem, damaged, refused, entries, facts, state, lots, lastAction, open, log, add, strike, undoCorrection, layOutDemo, meta }
+  return { which, isDemo, ready, problem, damaged, refused, entries, facts, state, lots, lastAction, open, log, add, strike, undoCorrection, layOutDemo, writtenAfter, meta }
 })
 
 /** Asks the browser not to clear the cellar when space runs short; most grant it to a page that is used. */

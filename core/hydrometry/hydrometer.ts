@@ -1,4 +1,4 @@
-import { findRoot, within } from '../units'
+import { LimitError, findRoot, within } from '../units'
 import { sucroseDensity, waterDensity } from './density'
 import { type SugarScales, SG_MAX, SG_MIN, sgFromBrix, sugarScales } from './sugar-scales'
 
@@ -29,7 +29,7 @@ export function correctHydrometer(reading: number, scale: 'sg' | 'brix', sampleC
   const readSg = scale === 'sg' ? within('sg', reading, SG_MIN, SG_MAX) : sgFromBrix(within('brix', reading, -6, 45))
   const density = readSg * waterDensity(calibrationC) / (1 + GLASS_EXPANSION * (sampleC - calibrationC))
   const brix = findRoot(b => sucroseDensity(b, sampleC) - density, -8, 60, 1e-10)
-  if (brix.status !== 'converged') within('reading', reading, Number.NaN, Number.NaN)
+  if (brix.status !== 'converged') throw new LimitError('reading', reading, scale === 'sg' ? SG_MIN : -6, scale === 'sg' ? SG_MAX : 45)
   const scales = sugarScales(sgFromBrix(within('brix', brix.x, -8, 50)), 'sg')
   return { ...scales, correctionSg: scales.sg - readSg }
 }

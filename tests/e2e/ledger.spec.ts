@@ -129,6 +129,8 @@ test('a vessel is cleaned, then sanitised', async ({ page }) => {
   await page.getByRole('button', { name: 'Spare glass was cleaned' }).click()
   await page.getByRole('button', { name: 'Spare glass was sanitised' }).click()
   await expect(page.getByText(/^sanitised today/)).toBeVisible()
+  await page.getByRole('button', { name: 'Take Spare glass off the shelf' }).click()
+  await expect(page.getByRole('link', { name: 'Spare glass, empty' })).toBeHidden()
 })
 
 test('an entry damaged on disk is said, left out and not deleted; an error nobody caught leads to the export', async ({ page, watch }) => {

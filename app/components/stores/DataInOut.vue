@@ -14,6 +14,7 @@ const found = shallowRef<{ fileName: string, name: string, exportedAt: string, m
 function exportAll() {
   downloadCellar(cellar.isDemo ? 'The Larkrise cellar' : settings.values.cellarName || 'My cellar', cellar.entries)
   lastExport.value = new Date().toISOString()
+  since.value = 0
   void cellar.meta.set('lastExport', lastExport.value).catch(() => undefined)
 }
 
@@ -23,10 +24,13 @@ const now = useNow()
 const stamp = () => new Date().toISOString().slice(0, 10)
 const exportReadings = () => downloadText(readingsCsv(cellar.entries, story.names.lot), `readings-${stamp()}.csv`, 'text/csv')
 const exportLedger = () => downloadText(ledgerCsv(cellar.entries, fact => sayFact(fact, f, story.names), story.names.lot), `ledger-${stamp()}.csv`, 'text/csv')
+const since = ref(0)
 const lastExport = ref<string>()
 onMounted(async () => {
   const at = await cellar.meta.get('lastExport').catch(() => undefined)
-  if (typeof at === 'string') lastExport.value = at
+  if (typeof at !== 'string') return
+  lastExport.value = at
+  since.value = await cellar.writtenAfter(at).catch(() => 0)
 })
 const exportAge = computed(() => lastExport.value === undefined ? undefined : Math.floor((Date.parse(now.value) - Date.parse(lastExport.value)) / 86_400_000))
 
@@ -69,7 +73,7 @@ async function takeIn() {
       <UButton size="lg" variant="outline" :disabled="cellar.entries.length === 0" @click="exportLedger">Ledger as CSV</UButton>
       <span class="soft">{{ cellar.entries.length }} entries, {{ cellar.lots.length }} {{ cellar.lots.length === 1 ? 'lot' : 'lots' }}; the cellar is one JSON file, <a href="/api/schema/cellar" class="textlink">its schema</a></span>
     </div>
-    <FindingNote v-if="exportAge !== undefined && exportAge > 30">The last export is {{ exportAge }} days old. If this browser lost its data, what came since would be gone.</FindingNote>
+    <FindingNote v-if="exportAge !== undefined && exportAge > 30 && since > 0">The last export is {{ exportAge }} days old and lacks {{ since }} {{ since === 1 ? 'entry' : 'entries' }}. If this browser lost its data, they would be gone.</FindingNote>
     <FindingNote v-else-if="exportAge === undefined && !cellar.isDemo && cellar.entries.length > 20">This cellar was never exported. If this browser lost its data, it would be gone.</FindingNote>
     <div class="bring">
       <label for="bring" class="label">Bring in a cellar file</label>

@@ -33,7 +33,10 @@ const preview = shallowRef<Restatement>()
 async function add() {
   nameProblem.value = name.value.trim() ? undefined : 'An instrument needs a name.'
   if (nameProblem.value) return
-  if (await cellar.log([{ type: 'instrument-added', instrumentId: newId(), name: name.value.trim().slice(0, 80), kind: kind.value, ...(kind.value === 'hydrometer' && { calibrationC: 20 }) }])) name.value = ''
+  if (await cellar.log([{ type: 'instrument-added', instrumentId: newId(), name: name.value.trim().slice(0, 80), kind: kind.value, ...(kind.value === 'hydrometer' && { calibrationC: 20 }) }])) {
+    logged(`${name.value.trim()} added`)
+    name.value = ''
+  }
 }
 
 function check(instrument: InstrumentState) {

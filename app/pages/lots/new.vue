@@ -8,7 +8,7 @@ import { STREAM, STREAM_HINT, STYLE, VESSEL } from '~/wording/terms'
 const cellar = useCellarStore()
 const settings = useSettingsStore()
 const f = useFormat()
-const toast = useToast()
+const logged = useLogged()
 type NewStream = keyof typeof STREAM_HINT
 
 const stream = ref<NewStream>('fresh')
@@ -68,7 +68,7 @@ async function start() {
   saving.value = false
   if (!written) return
   settings.change({ asked: true })
-  toast.add({ title: `${name.value.trim()} is in the cellar`, color: 'primary' })
+  logged(`${name.value.trim()} is in the cellar`)
   await navigateTo(`/bench/measure?lot=${lotId}`)
 }
 useHead({ title: 'Start a lot · Presk' })
