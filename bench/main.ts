@@ -1,5 +1,6 @@
 import { benchAcids } from './acids'
+import { benchBrowser } from './browser'
 import { benchLedger } from './ledger'
 
 /** Prints one JSON object with everything that is measured. */
-console.log(JSON.stringify({ acids: benchAcids(), ledger: await benchLedger() }, null, 1))
+console.log(JSON.stringify({ acids: benchAcids(), ledger: await benchLedger(), browser: await benchBrowser() }, null, 1))

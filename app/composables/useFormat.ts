@@ -30,6 +30,7 @@ export function useFormat() {
   const ph = (value: number): Shown => ({ text: digits(value, 2), unit: 'pH' })
   const acid = (gPerL: number): Shown => ({ text: digits(gPerL, 1), unit: 'g/L' })
   const so2 = (mgPerL: number): Shown => ({ text: digits(mgPerL, 0), unit: 'mg/L' })
+  const nitrogen = (mgPerL: number): Shown => ({ text: digits(mgPerL, 0), unit: 'mg N/L' })
   const molecular = (mgPerL: number): Shown => ({ text: digits(mgPerL, 2), unit: 'mg/L molecular' })
   const percentAlcohol = (abv: number): Shown => ({ text: digits(abv, 1), unit: '% vol' })
 
@@ -41,5 +42,5 @@ export function useFormat() {
   }
   const words = (shown: Shown): string => `${shown.text} ${shown.unit}`
 
-  return { volumeUnit, massUnit, temperatureUnit, volume, mass, temperature, gravity, brix, sugar, ph, acid, so2, molecular, percentAlcohol, powder, words }
+  return { volumeUnit, massUnit, temperatureUnit, volume, mass, temperature, gravity, brix, sugar, ph, acid, so2, nitrogen, molecular, percentAlcohol, powder, words }
 }

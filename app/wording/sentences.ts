@@ -31,9 +31,15 @@ export function sayFact(fact: Fact, f: Format, names: Names): string {
     case 'vessel-cared': return `${names.vessel(fact.vesselId)} ${fact.what}.`
     case 'vessel-added': return `Vessel ${fact.name}, ${f.words(f.volume(fact.capacityL))}.`
     case 'instrument-added': return `Instrument ${fact.name}.`
-    case 'instrument-checked': return `${names.instrument(fact.instrumentId)} checked: it shows ${fact.offset} too much${fact.adjusted ? ', set right' : ''}.`
+    case 'instrument-checked': return `${names.instrument(fact.instrumentId)} checked: ${sayCheck(fact)}${fact.adjusted ? ', set right' : ''}.`
     case 'task-ended': return `${TASK[fact.task] ?? fact.task}: ${fact.outcome === 'done' ? 'done' : 'put off'}${fact.note ? `, ${fact.note}` : ''}.`
   }
+}
+
+/** What a check found: at each standard where these were noted, else the offset. */
+export function sayCheck(check: Pick<Extract<Fact, { type: 'instrument-checked' }>, 'offset' | 'standards'>): string {
+  if (check.standards?.length) return check.standards.map(s => `it shows ${trim(s.shown)} for ${trim(s.known)}`).join(', ')
+  return check.offset === 0 ? 'it shows right' : `it shows ${trim(Math.abs(check.offset))} too ${check.offset < 0 ? 'little' : 'much'}`
 }
 
 const TASK: Record<string, string> = {

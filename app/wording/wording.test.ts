@@ -57,6 +57,8 @@ describe('the ledger speaks in sentences', () => {
     [{ type: 'vessel-cared', vesselId: 'Glass', what: 'sanitised' }, 'Glass sanitised.'],
     [{ type: 'instrument-added', instrumentId: 'i', name: 'Scale', kind: 'scale' }, 'Instrument Scale.'],
     [{ type: 'instrument-checked', instrumentId: 'i', offset: 0.02, adjusted: true }, 'Pocket pH meter checked: it shows 0.02 too much, set right.'],
+    [{ type: 'instrument-checked', instrumentId: 'i', offset: -0.03, adjusted: false }, 'Pocket pH meter checked: it shows 0.03 too little.'],
+    [{ type: 'instrument-checked', instrumentId: 'i', offset: 0.1, slope: 0.97, adjusted: false, standards: [{ known: 4.01, shown: 4.05 }, { known: 7, shown: 6.94 }] }, 'Pocket pH meter checked: it shows 4.05 for 4.01, it shows 6.94 for 7.'],
     [{ type: 'task-ended', lotId, task: 'read-ferment', outcome: 'skipped' }, 'Reading the ferment: put off.']
   ])('%#', (draft, sentence) => expect(say(draft)).toBe(sentence))
 })

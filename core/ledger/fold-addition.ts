@@ -1,4 +1,5 @@
 import type { AcidChange } from '../acids'
+import { NUTRIENTS } from '../yeast'
 import type { EntryOf } from './entry'
 import { changeAcids } from './acid-track'
 import { NOTHING, abvOf, mixBalance, sgOf } from './balance'
@@ -8,6 +9,8 @@ import { restsOn } from './rests-on'
 
 /** Spread of the bound share between musts and wines, as a part of the addition: common practice, no source. */
 const BOUND_SPREAD = 0.2
+/** How far the nitrogen on a nutrient's label can be trusted, as a part of it: common practice, no source. */
+const LABEL_SPREAD = 0.1
 /** Litres that a gram of dissolved sugar takes up. */
 const LITRES_PER_GRAM = 0.00062
 /** What an estimated gravity is good for after an addition, SG. */
@@ -28,6 +31,7 @@ export function foldAddition(lot: LotState, addition: EntryOf<'addition'>): void
   else if (CARBONATES.has(material)) changeAcids(lot, { kind: material, gPerL: Math.min(10, gPerL) } as AcidChange, addition.at, addition.id)
   else if (material === 'water') thin(lot, addition, addition.unit === 'L' ? addition.actual : addition.actual / 1000)
   else if (material === 'sugar') sweeten(lot, addition)
+  else feed(lot, addition)
 }
 
 /** Water thins everything: sugar, alcohol, acids and sulphite. */
@@ -49,17 +53,27 @@ function sweeten(lot: LotState, addition: EntryOf<'addition'>): void {
   renewGravity(lot, addition)
 }
 
+/** Nutrient by the nitrogen on its card; rehydration nutrient is on none, for it never feeds the must. */
+function feed(lot: LotState, addition: EntryOf<'addition'>): void {
+  const card = NUTRIENTS.find(n => n.key === addition.material)
+  if (!card) return
+  const before = lot.nitrogenGiven
+  const given = addition.actual * card.nitrogenMgPerG / lot.volume.value
+  lot.nitrogenGiven = {
+    value: (before?.value ?? 0) + given, origin: 'estimated', at: addition.at, uncertainty: (before?.uncertainty ?? 0) + given * LABEL_SPREAD, from: restsOn(before?.from, addition.id)
+  }
+}
+
 /** More volume, shared over the vessels as they stand; what was dissolved stays the same in all and is less in each litre. */
 function dilute(lot: LotState, addition: EntryOf<'addition'>, litres: number): void {
   const before = lot.volume.value
   const share = before / (before + litres)
   for (const [vesselId, held] of lot.contents) lot.contents.set(vesselId, held / share)
   lot.volume = { ...lot.volume, value: before + litres, at: addition.at, from: restsOn(lot.volume.from, addition.id) }
-  for (const key of ['freeSo2', 'totalSo2'] as const) {
+  for (const key of ['freeSo2', 'totalSo2', 'nitrogenGiven'] as const) {
     const figure = lot[key]
     if (figure) lot[key] = { ...figure, value: figure.value * share, origin: 'estimated', at: addition.at, from: restsOn(figure.from, addition.id) }
   }
-  lot.so2AddedMgPerL *= share
 }
 
 /** After water or sugar the gravity is an estimate; in a must it is also the new original one. */
@@ -86,6 +100,5 @@ function foldSulphite(lot: LotState, addition: EntryOf<'addition'>, so2Share: nu
     : { addedMgPerL, freeBeforeMgPerL: standing?.value ?? 0, at: addition.at }
   lot.freeSo2 = estimate(standing, addedMgPerL * (1 - lot.boundShare), addedMgPerL * BOUND_SPREAD)
   lot.totalSo2 = estimate(lot.totalSo2, addedMgPerL, addedMgPerL * 0.05)
-  lot.so2AddedMgPerL += addedMgPerL
   lot.lastSulphiteAt = addition.at
 }

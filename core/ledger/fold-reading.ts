@@ -6,7 +6,7 @@ import { anchorAcids, changeAcids } from './acid-track'
 import { abvOf, balanceOfMust, fermentedTo } from './balance'
 import type { EntryOf, ReadingQuantity } from './entry'
 import { freeSo2At, freeSo2Consumed } from './free-so2'
-import { offsetAt } from './instrument-offset'
+import { trueValue } from './instrument-check'
 import type { CellarState, Figure, LotState } from './state'
 import { restsOn } from './rests-on'
 
@@ -23,7 +23,7 @@ const DOSE_TELLS_DAYS = 14
 /** Takes a reading into a lot's state; what cannot be computed is reported and left out. */
 export function foldReading(cellar: CellarState, lot: LotState, reading: EntryOf<'reading'>): void {
   const instrument = reading.instrumentId ? cellar.instruments.get(reading.instrumentId) : undefined
-  const value = reading.value - offsetAt(instrument, reading.at)
+  const value = trueValue(instrument, reading.value, reading.at)
   const measured = (v: number, uncertainty: number): Figure => {
     (lot.series[reading.quantity === 'brix' ? 'sg' : reading.quantity] ??= []).push({ at: reading.at, value: v, entryId: reading.id })
     return { value: v, origin: 'measured', at: reading.at, uncertainty, from: [reading.id] }
@@ -136,7 +136,7 @@ function titrationUncertainty(reading: EntryOf<'reading'>): number {
 /** A measured volume scales what the vessels hold, so that the parts still add up to the whole. */
 function foldVolume(lot: LotState, volumeL: number, figure: Figure): void {
   const before = lot.volume.value
-  lot.so2AddedMgPerL *= before / volumeL
+  if (lot.nitrogenGiven) lot.nitrogenGiven = { ...lot.nitrogenGiven, value: lot.nitrogenGiven.value * before / volumeL }
   if (lot.contents.size === 0) lot.contents.set('', volumeL)
   else for (const [vesselId, litres] of lot.contents) lot.contents.set(vesselId, litres * volumeL / before)
   lot.volume = figure

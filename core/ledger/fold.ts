@@ -167,7 +167,6 @@ function startLot(cellar: CellarState, start: EntryOf<'lot-started'>): void {
     pendingDose: undefined,
     endedTasks: new Map(),
     boundShare: TYPICAL_BOUND_SHARE,
-    so2AddedMgPerL: 0,
     added: new Map(),
     bottles: 0,
     ...(start.vintage !== undefined && { vintage: start.vintage }),

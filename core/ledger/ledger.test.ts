@@ -2,7 +2,8 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { correctHydrometer } from '../hydrometry'
 import { TYPICAL_BOUND_SHARE } from '../sulphite'
-import { type Draft, type Entry, type Fact, foldCellar, readQuickLine, standingFacts } from '.'
+import { LimitError } from '../units'
+import { type Draft, type Entry, type Fact, checkAgainst, foldCellar, readQuickLine, standingFacts } from '.'
 import { entrySchema } from './schema'
 
 let count = 0
@@ -43,6 +44,23 @@ describe('a lot as its ledger tells it', () => {
     expect(lotOf([started(), meter, early, check]).ph?.value).toBeCloseTo(3.5, 9)
     expect(lotOf([started(), meter, early, check, late]).ph?.value).toBeCloseTo(3.6, 9)
     expect(early).toMatchObject({ typed: '3.6', value: 3.6 })
+  })
+  it('a check in two buffers corrects by slope and offset', () => {
+    // The line through (4.01, 4.05) and (7.00, 6.94); a reading of 3.60 lies at 4.01 − 0.45 × 2.99/2.89.
+    const found = checkAgainst([{ known: 4.01, shown: 4.05 }, { known: 7, shown: 6.94 }])
+    const meter = entry(at(0), { type: 'instrument-added', instrumentId: 'inst-0001', name: 'Meter', kind: 'ph-meter' })
+    const check = entry(at(5), { type: 'instrument-checked', instrumentId: 'inst-0001', adjusted: false, ...found })
+    for (const day of [1, 6]) expect(lotOf([started(), meter, check, reading(day, 'ph', 3.6, { instrumentId: 'inst-0001' })]).ph?.value).toBeCloseTo(4.01 - 0.45 * 2.99 / 2.89, 6)
+    expect(() => checkAgainst([{ known: 4.01, shown: 4.05 }, { known: 4.01, shown: 4.1 }])).toThrow(LimitError)
+    expect(() => checkAgainst([{ known: 4.01, shown: 4.05 }, { known: 7, shown: 6.2 }])).toThrow(LimitError)
+  })
+  it('nutrient given is summed as nitrogen and thinned by water; rehydration nutrient does not count', () => {
+    const feed = (day: number, material: string, grams: number) => entry(at(day), { type: 'addition', lotId, material, unit: 'g', actual: grams })
+    const fed = lotOf([started(40), feed(1, 'complex-nutrient', 12), feed(2, 'ammonium-phosphate', 4), feed(2, 'rehydration-nutrient', 12)])
+    // 12 g at 100 mg N/g and 4 g at 28.014/132.06 in 40 L.
+    expect(fed.nitrogenGiven?.value).toBeCloseTo((1200 + 4000 * 28.014 / 132.06) / 40, 6)
+    const thinned = lotOf([started(40), feed(1, 'complex-nutrient', 12), entry(at(3), { type: 'addition', lotId, material: 'water', unit: 'L', actual: 10 })])
+    expect(thinned.nitrogenGiven?.value).toBeCloseTo(1200 / 50, 6)
   })
 })
 

@@ -49,14 +49,25 @@ export function mixInto(into: LotState, from: LotState, litres: number, at: stri
     delete into.abv
     delete into.sg
   }
+  mixNitrogen(into, from, share)
   into.sources = mixSources(into.sources, from.sources, share)
+}
+
+/** Nutrient that only one side had is thinned by the other. */
+function mixNitrogen(into: LotState, from: LotState, share: number): void {
+  const [a, b] = [into.nitrogenGiven, from.nitrogenGiven]
+  const base = a ?? b
+  if (!base) return
+  into.nitrogenGiven = {
+    ...base, value: (a?.value ?? 0) * share + (b?.value ?? 0) * (1 - share), uncertainty: (a?.uncertainty ?? 0) * share + (b?.uncertainty ?? 0) * (1 - share), from: restsOn(a?.from, b?.from)
+  }
 }
 
 /** An empty lot that is filled from another takes over what is known of it. */
 function takeOver(into: LotState, from: LotState): void {
   into.sources = from.sources
   into.stage = from.stage
-  for (const key of ['ph', 'ta', 'sg', 'originalSg', 'abv', 'freeSo2', 'totalSo2', 'balance', 'acids', 'temperature'] as const) {
+  for (const key of ['ph', 'ta', 'sg', 'originalSg', 'abv', 'freeSo2', 'totalSo2', 'balance', 'acids', 'temperature', 'nitrogenGiven'] as const) {
     if (from[key] !== undefined) Object.assign(into, { [key]: from[key] })
   }
 }

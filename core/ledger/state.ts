@@ -84,8 +84,8 @@ export interface LotState {
   endedTasks: ReadonlyMap<string, string>
   /** Other measured figures by quantity. */
   others: Partial<Record<ReadingQuantity, Figure>>
-  /** SO₂ put in since the start, mg/L of the present volume. */
-  so2AddedMgPerL: number
+  /** Nitrogen of all nutrient given, mg N/L of the present volume; rehydration nutrient feeds the yeast in its water and does not count. */
+  nitrogenGiven?: Figure
   lastSulphiteAt?: string
   inoculatedAt?: string
   /** Totals that went in, by material, in the unit of the entries. */

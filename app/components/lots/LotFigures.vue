@@ -20,7 +20,11 @@ const rows = computed<{ key: FigureKey, label: string, figure: Figure | undefine
     { key: 'ta' as const, label: 'TA', figure: lot.ta, shown: f.acid, band: 1 },
     { key: 'freeSo2' as const, label: 'Free SO₂', figure: freeNow.value, shown: f.so2, band: 0 }
   ]
-  return lot.abv ? [...all, { key: 'abv' as const, label: 'Alcohol', figure: lot.abv, shown: f.percentAlcohol, band: 1 }] : all
+  return [
+    ...all,
+    ...lot.abv ? [{ key: 'abv' as const, label: 'Alcohol', figure: lot.abv, shown: f.percentAlcohol, band: 1 }] : [],
+    ...lot.nitrogenGiven ? [{ key: 'nitrogenGiven' as const, label: 'Nitrogen given', figure: lot.nitrogenGiven, shown: f.nitrogen, band: 0 }] : []
+  ]
 })
 /** Said when a reading is older than two days: the wine has moved on since. */
 const age = (figure?: Figure) => {

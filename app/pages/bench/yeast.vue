@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { brixFromSg, potentialAlcohol } from '~~/core/hydrometry'
 import type { Style } from '~~/core/ledger'
-import { type Need, chooseYeast, nutrientPlan, pitchPlan, starterPlan } from '~~/core/yeast'
+import { ASSUMED_YAN, type Need, chooseYeast, nutrientPlan, pitchPlan, starterPlan } from '~~/core/yeast'
 import { fromCelsius, fromLitres } from '~~/core/units'
 import { STYLE } from '~/wording/terms'
 import { FIT, NUTRIENT, sayNutrientFinding, sayPitchFinding, sayPitchStep, sayYeastReason } from '~/wording/yeast'
@@ -39,7 +39,9 @@ const choices = computed(() => brix.value === undefined || coolest.value === und
 const card = computed(() => choices.value?.find(c => c.card.key === chosen.value) ?? choices.value?.[0])
 const pitch = computed(() => volume.value === undefined || coolest.value === undefined ? undefined : withinLimits(() => pitchPlan(volume.value!, coolest.value!)))
 const need = computed<Need>(() => card.value?.card.nitrogenNeed ?? 'medium')
-const nutrient = computed(() => volume.value === undefined || brix.value === undefined ? undefined : withinLimits(() => nutrientPlan(volume.value!, brix.value!, need.value, yan.value)))
+const given = computed(() => lot.value?.nitrogenGiven?.value ?? 0)
+/** What is there already: measured or assumed, and what was given since. */
+const nutrient = computed(() => volume.value === undefined || brix.value === undefined ? undefined : withinLimits(() => nutrientPlan(volume.value!, brix.value!, need.value, yan.value === undefined && given.value === 0 ? undefined : (yan.value ?? ASSUMED_YAN) + given.value)))
 const starter = computed(() => packet.value !== undefined && volume.value !== undefined && pitch.value && packet.value < pitch.value.yeastG * 0.8 ? withinLimits(() => starterPlan(packet.value!, [volume.value!])) : undefined)
 const degrees = (c: number) => f.words(f.temperature(c))
 useHead({ title: 'Yeast and nutrient · Presk' })
@@ -89,6 +91,7 @@ useHead({ title: 'Yeast and nutrient · Presk' })
         <h2>Nutrient</h2>
         <div class="row">
           <FigureNumber label="Nitrogen needed" :shown="{ text: nutrient.needMgPerL.toFixed(0), unit: 'mg/L' }" size="small" />
+          <FigureNumber v-if="given > 0" label="Given so far" :shown="f.nitrogen(given)" origin="estimated" size="small" />
           <FigureNumber label="Missing" :shown="{ text: nutrient.missingMgPerL.toFixed(0), unit: 'mg/L' }" size="small" />
         </div>
         <table v-if="nutrient.additions.length" class="figures">
