@@ -24,6 +24,6 @@ export default withNuxt(
     }
   },
   { name: 'presk/units-know-nobody', files: ['core/units/**/*.ts'], ignores: ['**/*.test.ts'], rules: { 'no-restricted-imports': ['error', { patterns: [...outside, { regex: '^\\.\\./', message: 'units/ is the bottom.' }] }] } },
-  { name: 'presk/chemistry-below-ledger', files: ['core/{hydrometry,acids,sulphite,yeast,fermentation,malolactic,finishing,cellar}/**/*.ts'], ignores: ['**/*.test.ts'], rules: { 'no-restricted-imports': ['error', { patterns: [...outside, above(['ledger', 'advice'])] }] } },
+  { name: 'presk/chemistry-below-ledger', files: ['core/{hydrometry,acids,sulphite,yeast,must,harvest,fermentation,malolactic,finishing,cellar}/**/*.ts'], ignores: ['**/*.test.ts'], rules: { 'no-restricted-imports': ['error', { patterns: [...outside, above(['ledger', 'advice'])] }] } },
   { name: 'presk/ledger-below-advice', files: ['core/ledger/**/*.ts'], ignores: ['**/*.test.ts'], rules: { 'no-restricted-imports': ['error', { patterns: [...outside, above(['advice'])] }] } }
 )

@@ -36,7 +36,9 @@ describe('what comes next', () => {
   const measured = [start(), read(30, 'sg', 1.1), read(30, 'ph', 3.6), read(30, 'ta', 6)]
   const sulphite = (hoursAgo: number) => entry(hoursAgo, { type: 'addition', lotId, material: 'potassium-metabisulphite', unit: 'g', actual: 3, so2Share: 0.576 })
   it.each([
-    ['nothing measured', [start()], 'measure-must', 'now'],
+    ['fruit has just come in', [start()], 'sulphite-must', 'now'],
+    ['sulphited, nothing measured', [start(), sulphite(1)], 'measure-must', 'now'],
+    ['measured, and outside its windows', [start(), sulphite(1), read(1, 'sg', 1.1), read(1, 'ph', 3.8), read(1, 'ta', 5)], 'correct-must', 'now'],
     ['measured', measured, 'sulphite-must', 'now'],
     ['a kit, measured', [start('kit'), read(3, 'sg', 1.08), read(3, 'ph', 3.4)], 'pitch', 'now'],
     ['sulphite 5 hours ago: yeast would not start', [...measured, sulphite(5)], 'wait-for-yeast', 'wait'],

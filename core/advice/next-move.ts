@@ -1,11 +1,15 @@
 import { type LotState, freeSo2At } from '../ledger'
 import { MOLECULAR_TARGET, freeSo2For } from '../sulphite'
+import { type CorrectPhase, type CrushStep, type CrushStepCode, crushSteps } from './crush-steps'
 
 /** What a lot needs next, most pressing first. `code` is worded in the app. */
 export type NextMove =
   | { code: 'measure-must', urgency: 'now', missing: ('sugar' | 'ph' | 'ta')[] }
   | { code: 'sulphite-must', urgency: 'now' }
   | { code: 'sulphite-low', urgency: 'soon', freeMgPerL: number, targetFreeMgPerL: number }
+  | { code: 'correct-must', urgency: 'now', phase: CorrectPhase }
+  | { code: 'crush-step', urgency: 'now', step: CrushStepCode }
+  | { code: 'clock', urgency: 'wait', step: CrushStepCode, hoursLeft: number }
   | { code: 'wait-for-yeast', urgency: 'wait', hoursLeft: number }
   | { code: 'pitch', urgency: 'now', hoursSince: number }
   | { code: 'read-ferment', urgency: 'now' | 'soon', daysSince: number }
@@ -16,8 +20,6 @@ export type NextMove =
 const HOUR = 3_600_000
 /** A task that was skipped stays away so long, h. */
 const SKIP_H = 20
-/** Hours between sulphite and yeast: 12 to 24, craft 3.5 (common practice, no source). */
-export const WAIT_AFTER_SULPHITE_H = { min: 12, max: 24 } as const
 /** Weeks after which free SO₂ wants a look, craft 3.10 (common practice, no source). */
 const SULPHITE_LOOK_WEEKS = 5
 /** mg/L below target that is worth an addition; a titration cannot tell less. */
@@ -39,7 +41,7 @@ export function nextMove(lot: LotState, now: string): NextMove {
 function wantedMove(lot: LotState, now: string): NextMove {
   const hours = (since: string) => (Date.parse(now) - Date.parse(since)) / HOUR
   if (lot.stage === 'bottled') return { code: 'rest', urgency: 'none' }
-  if (lot.stage === 'must') return nextForMust(lot, hours)
+  if (lot.stage === 'must') return nextForMust(lot, now)
   if (lot.stage === 'fermenting') {
     const daysSince = lot.sg ? hours(lot.sg.at) / 24 : hours(lot.startedAt) / 24
     return { code: 'read-ferment', urgency: daysSince >= 1 ? 'now' : 'soon', daysSince }
@@ -47,19 +49,25 @@ function wantedMove(lot: LotState, now: string): NextMove {
   return nextForWine(lot, hours, now)
 }
 
-function nextForMust(lot: LotState, hours: (since: string) => number): NextMove {
-  const missing: ('sugar' | 'ph' | 'ta')[] = []
-  if (!lot.sg) missing.push('sugar')
-  if (!lot.ph) missing.push('ph')
-  if (!lot.ta && lot.stream !== 'kit') missing.push('ta')
-  if (missing.length > 0) return { code: 'measure-must', urgency: 'now', missing }
-  if (lot.lastSulphiteAt === undefined) {
-    return lot.stream === 'kit' ? { code: 'pitch', urgency: 'now', hoursSince: 0 } : { code: 'sulphite-must', urgency: 'now' }
+/** The step of crush day whose turn it is; when all that can be done is done, the clock that ends first. */
+function nextForMust(lot: LotState, now: string): NextMove {
+  const hoursTo = (at: string) => (Date.parse(at) - Date.parse(now)) / HOUR
+  const steps = crushSteps(lot, now)
+  const step = steps.find(s => s.status === 'now')
+  if (step) return moveOf(step, lot, now)
+  const clock = steps.filter(s => !s.optional && (s.status === 'running' || s.status === 'waiting') && s.opensAt).sort((a, b) => a.opensAt! < b.opensAt! ? -1 : 1)[0]
+  if (!clock) return { code: 'rest', urgency: 'none' }
+  return clock.code === 'pitch' ? { code: 'wait-for-yeast', urgency: 'wait', hoursLeft: hoursTo(clock.opensAt!) } : { code: 'clock', urgency: 'wait', step: clock.code, hoursLeft: hoursTo(clock.opensAt!) }
+}
+
+function moveOf(step: CrushStep, lot: LotState, now: string): NextMove {
+  switch (step.code) {
+    case 'measure': return { code: 'measure-must', urgency: 'now', missing: step.missing ?? [] }
+    case 'first-sulphite': return { code: 'sulphite-must', urgency: 'now' }
+    case 'correct': return { code: 'correct-must', urgency: 'now', phase: step.phase ?? 'plan' }
+    case 'pitch': return { code: 'pitch', urgency: 'now', hoursSince: lot.lastSulphiteAt ? (Date.parse(now) - Date.parse(lot.lastSulphiteAt)) / HOUR : 0 }
+    default: return { code: 'crush-step', urgency: 'now', step: step.code }
   }
-  const hoursSince = hours(lot.lastSulphiteAt)
-  return hoursSince < WAIT_AFTER_SULPHITE_H.min
-    ? { code: 'wait-for-yeast', urgency: 'wait', hoursLeft: WAIT_AFTER_SULPHITE_H.min - hoursSince }
-    : { code: 'pitch', urgency: 'now', hoursSince }
 }
 
 function nextForWine(lot: LotState, hours: (since: string) => number, now: string): NextMove {

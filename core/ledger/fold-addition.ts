@@ -22,8 +22,9 @@ const CARBONATES = new Set(['potassium-bicarbonate', 'potassium-carbonate', 'cal
 /** Takes an addition into a lot's state: what went in, not what was planned. */
 export function foldAddition(lot: LotState, addition: EntryOf<'addition'>): void {
   const total = lot.added.get(addition.material)
-  lot.added.set(addition.material, { actual: (total?.actual ?? 0) + addition.actual, unit: addition.unit, times: (total?.times ?? 0) + 1 })
+  lot.added.set(addition.material, { actual: (total?.actual ?? 0) + addition.actual, unit: addition.unit, times: (total?.times ?? 0) + 1, lastAt: addition.at })
   if (addition.actual === 0) return
+  lot.staged = stagedAfter(lot.staged, addition)
   if (addition.so2Share !== undefined) foldSulphite(lot, addition, addition.so2Share)
   const gPerL = addition.actual / lot.volume.value
   const { material } = addition
@@ -51,6 +52,15 @@ function sweeten(lot: LotState, addition: EntryOf<'addition'>): void {
     lot.balance = { ...thinned, extractGPerL: thinned.extractGPerL + addition.actual / lot.volume.value }
   }
   renewGravity(lot, addition)
+}
+
+/** The first of several stages opens a plan, the last one closes it. */
+function stagedAfter(staged: LotState['staged'], addition: EntryOf<'addition'>): LotState['staged'] {
+  if (!addition.stage) return staged
+  const after = new Map(staged)
+  if (addition.stage.number < addition.stage.of) after.set(addition.material, { at: addition.at, actual: addition.actual, ...(addition.planned !== undefined && { planned: addition.planned }) })
+  else after.delete(addition.material)
+  return after
 }
 
 /** Nutrient by the nitrogen on its card; rehydration nutrient is on none, for it never feeds the must. */

@@ -72,7 +72,8 @@ function contradiction(cellar: CellarState, lot: LotState, reading: EntryOf<'rea
 function foldGravity(cellar: CellarState, lot: LotState, reading: EntryOf<'reading'>, value: number, measured: (v: number, u: number) => Figure): void {
   const sg = gravityOf(reading, value)
   const figure = measured(sg, UNCERTAINTY.sg)
-  const fell = lot.originalSg !== undefined && lot.originalSg.value - sg > UNDER_WAY_FALL
+  // Only a fall between two readings shows a ferment: after water or sugar the first gravity is an estimate, and may be wrong.
+  const fell = lot.originalSg?.origin === 'measured' && lot.originalSg.value - sg > UNDER_WAY_FALL
   const before = lot.sg
   lot.sg = figure
   if (lot.stage === 'must' && !fell) {
@@ -136,7 +137,13 @@ function titrationUncertainty(reading: EntryOf<'reading'>): number {
 /** A measured volume scales what the vessels hold, so that the parts still add up to the whole. */
 function foldVolume(lot: LotState, volumeL: number, figure: Figure): void {
   const before = lot.volume.value
-  if (lot.nitrogenGiven) lot.nitrogenGiven = { ...lot.nitrogenGiven, value: lot.nitrogenGiven.value * before / volumeL }
+  // What was dosed on an expected volume is now known to stand in more or less of it; wine that was lost took its share along.
+  if (lot.volume.origin === 'estimated') {
+    for (const key of ['freeSo2', 'totalSo2', 'nitrogenGiven'] as const) {
+      const dosed = lot[key]
+      if (dosed?.origin === 'estimated') lot[key] = { ...dosed, value: dosed.value * before / volumeL, from: restsOn(dosed.from, figure.from.at(-1)) }
+    }
+  }
   if (lot.contents.size === 0) lot.contents.set('', volumeL)
   else for (const [vesselId, litres] of lot.contents) lot.contents.set(vesselId, litres * volumeL / before)
   lot.volume = figure

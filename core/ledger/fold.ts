@@ -5,6 +5,7 @@ import type { Entry, EntryOf, Fact } from './entry'
 import { freeSo2Consumed } from './free-so2'
 import { foldAddition } from './fold-addition'
 import { foldReading } from './fold-reading'
+import { consume, count, putInStore } from './fold-stock'
 import { fill, foldTransfer } from './fold-transfer'
 import type { CellarState, LotState, Source } from './state'
 
@@ -16,7 +17,7 @@ import type { CellarState, LotState, Source } from './state'
  * @returns lots, vessels, instruments, and what in the ledger cannot be
  */
 export function foldCellar(entries: readonly Entry[], until?: string): CellarState {
-  const cellar: CellarState = { lots: new Map(), vessels: new Map(), instruments: new Map(), problems: [] }
+  const cellar: CellarState = { lots: new Map(), vessels: new Map(), instruments: new Map(), blocks: new Map(), arrivals: new Map(), stock: new Map(), problems: [] }
   const facts = standingFacts(entries).filter(f => !f.struck).map(f => f.fact)
   const checks: EntryOf<'instrument-checked'>[] = []
   for (const fact of facts) {
@@ -43,7 +44,7 @@ export function foldCellar(entries: readonly Entry[], until?: string): CellarSta
 }
 
 /** Facts that concern one or two lots and nothing that was folded before. */
-const APPENDABLE = new Set<Entry['type']>(['reading', 'addition', 'inoculation', 'operation', 'observation', 'bottling', 'task-ended', 'lot-started', 'transfer', 'vessel-cared'])
+const APPENDABLE = new Set<Entry['type']>(['reading', 'addition', 'inoculation', 'operation', 'observation', 'bottling', 'task-ended', 'lot-started', 'transfer', 'vessel-cared', 'arrival-expected', 'block-added', 'block-sampled', 'block-noted', 'supply-stocked', 'supply-counted'])
 
 /**
  * The state after entries that came later than everything in it, without folding it all again. The old state is not
@@ -57,7 +58,11 @@ export function appendToCellar(cellar: CellarState, lastAt: string, entries: rea
   if (entries.some(e => !APPENDABLE.has(e.type) || e.at <= lastAt)) return undefined
   // A remark on an overfull vessel belongs to the end of a fold; with one standing, all is folded again.
   if (cellar.problems.some(p => p.code === 'overfull')) return undefined
-  const next: CellarState = { lots: new Map(cellar.lots), vessels: new Map([...cellar.vessels].map(([id, v]) => [id, { ...v }])), instruments: cellar.instruments, problems: [...cellar.problems] }
+  const next: CellarState = { lots: new Map(cellar.lots), vessels: new Map([...cellar.vessels].map(([id, v]) => [id, { ...v }])), instruments: cellar.instruments, problems: [...cellar.problems],
+    arrivals: new Map(cellar.arrivals),
+    blocks: new Map([...cellar.blocks].map(([id, b]) => [id, { ...b, samples: [...b.samples], notes: [...b.notes] }])),
+    stock: new Map([...cellar.stock].map(([key, s]) => [key, { ...s, packages: s.packages.map(p => ({ ...p })) }]))
+  }
   for (const entry of [...entries].sort(inOrder) as Fact[]) {
     for (const id of lotsOf(entry)) {
       const lot = next.lots.get(id)
@@ -101,7 +106,19 @@ function foldFact(cellar: CellarState, fact: Fact): void {
       if (vessel) vessel[fact.what === 'cleaned' ? 'cleanedAt' : 'sanitisedAt'] = fact.at
       return
     }
-    case 'lot-started': return startLot(cellar, fact)
+    case 'lot-started':
+      if (fact.arrivalId) cellar.arrivals.delete(fact.arrivalId)
+      return startLot(cellar, fact)
+    case 'arrival-expected': cellar.arrivals.set(fact.arrivalId, fact); return
+    case 'block-added':
+      cellar.blocks.set(fact.blockId, {
+        id: fact.blockId, name: fact.name, style: fact.style, samples: [], notes: [], ...(fact.variety !== undefined && { variety: fact.variety }), ...(fact.expectKg !== undefined && { expectKg: fact.expectKg })
+      })
+      return
+    case 'block-sampled': cellar.blocks.get(fact.blockId)?.samples.push(fact); return
+    case 'block-noted': cellar.blocks.get(fact.blockId)?.notes.push(fact); return
+    case 'supply-stocked': return putInStore(cellar.stock, fact)
+    case 'supply-counted': return count(cellar.stock, fact)
     case 'transfer': return foldTransfer(cellar, fact)
     case 'reading': case 'addition': case 'inoculation': case 'operation': case 'observation': case 'bottling': case 'task-ended': {
       const lot = cellar.lots.get(fact.lotId)
@@ -119,9 +136,13 @@ function foldFact(cellar: CellarState, fact: Fact): void {
 function foldIntoLot(cellar: CellarState, lot: LotState, fact: Extract<Fact, { lotId: string }>): void {
   switch (fact.type) {
     case 'reading': return foldReading(cellar, lot, fact)
-    case 'addition': return foldAddition(lot, fact)
+    case 'addition':
+      consume(cellar.stock, fact)
+      return foldAddition(lot, fact)
     case 'inoculation':
+      consume(cellar.stock, fact)
       if (fact.organism === 'yeast') {
+        lot.staged = new Map()
         lot.inoculatedAt ??= fact.at
         if (lot.stage === 'must') {
           lot.stage = 'fermenting'
@@ -137,7 +158,10 @@ function foldIntoLot(cellar: CellarState, lot: LotState, fact: Extract<Fact, { l
     case 'task-ended':
       lot.endedTasks = new Map(lot.endedTasks).set(fact.task, fact.at)
       return
-    case 'operation': case 'observation': case 'lot-started': return
+    case 'operation':
+      lot.worked = new Map(lot.worked).set(fact.what, { at: fact.at, ...(fact.plan && { plan: fact.plan }) })
+      return
+    case 'observation': case 'lot-started': return
     default: return assertNever(fact)
   }
 }
@@ -168,10 +192,14 @@ function startLot(cellar: CellarState, start: EntryOf<'lot-started'>): void {
     endedTasks: new Map(),
     boundShare: TYPICAL_BOUND_SHARE,
     added: new Map(),
+    staged: new Map(),
+    worked: new Map(),
     bottles: 0,
     ...(start.vintage !== undefined && { vintage: start.vintage }),
     ...(start.origin !== undefined && { origin: start.origin }),
-    ...(start.massKg !== undefined && { massKg: start.massKg })
+    ...(start.massKg !== undefined && { massKg: start.massKg }),
+    ...(start.health !== undefined && { health: start.health }),
+    ...(start.kit !== undefined && { kit: start.kit })
   }
   cellar.lots.set(start.lotId, lot)
   const vessel = start.vesselId ? cellar.vessels.get(start.vesselId) : undefined

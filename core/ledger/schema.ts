@@ -8,6 +8,7 @@ const id = z.string().regex(/^[a-z0-9-]{8,64}$/).describe('sorts by the time it 
 const instant = z.iso.datetime().describe('UTC')
 const name = z.string().trim().min(1).max(80)
 const text = z.string().max(2000)
+const day = z.iso.date()
 const positive = z.number().positive().max(1e6)
 const amountOrNone = z.number().min(0).max(1e6)
 
@@ -20,6 +21,15 @@ const common = {
 
 export const styleSchema = z.enum(['red', 'rose', 'white'])
 export const streamSchema = z.enum(['fresh', 'frozen', 'juice', 'kit', 'test', 'blend'])
+
+export const healthSchema = z.enum(['sound', 'some-rot', 'poor'])
+export const packetStepSchema = z.enum(['before-yeast', 'yeast', 'ferment', 'stabilise', 'clear'])
+
+const kit = z.strictObject({
+  targetSg: z.number().min(1.03).max(1.15).describe('the gravity to water to'),
+  lineL: positive.optional().describe('the mark on the pail or in the leaflet: only a hint'),
+  packets: z.array(z.strictObject({ name, step: packetStepSchema })).max(20)
+})
 
 const lotStarted = z.strictObject({
   ...common,
@@ -34,7 +44,10 @@ const lotStarted = z.strictObject({
   massKg: positive.optional().describe('fruit, kg'),
   volumeL: amountOrNone.describe('must or juice, L; 0 for a blend that is still to be filled'),
   volumeIs: z.enum(['measured', 'expected']),
-  vesselId: id.optional()
+  vesselId: id.optional(),
+  health: healthSchema.optional().describe('of the fruit: decides the first sulphite'),
+  kit: kit.optional(),
+  arrivalId: id.optional().describe('the expected arrival that this lot is')
 })
 
 export const readingQuantitySchema = z.enum(['sg', 'brix', 'ph', 'ta', 'temperature', 'freeSo2', 'totalSo2', 'malic', 'volume', 'yan', 'sugar', 'abv'])
@@ -76,8 +89,9 @@ const operation = z.strictObject({
   ...common,
   type: z.literal('operation'),
   lotId: id,
-  what: z.enum(['punch-down', 'pump-over', 'stir', 'degas', 'chill', 'heat', 'oak-in', 'oak-out', 'filter', 'settle', 'cold-soak', 'sanitise']),
-  note: text.optional()
+  what: z.enum(['punch-down', 'pump-over', 'stir', 'degas', 'chill', 'heat', 'oak-in', 'oak-out', 'filter', 'settle', 'cold-soak', 'sanitise', 'thaw', 'rehydrate']),
+  note: text.optional(),
+  plan: z.strictObject({ yeastG: positive, mustC: z.number().min(2).max(40) }).optional().describe('of a rehydration: its times follow from these')
 })
 
 const observation = z.strictObject({
@@ -137,9 +151,38 @@ const taskEnded = z.strictObject({
   ...common, type: z.literal('task-ended'), lotId: id, task: z.string().min(1).max(60), outcome: z.enum(['done', 'skipped']), note: text.optional()
 })
 
+const arrivalExpected = z.strictObject({
+  ...common, type: z.literal('arrival-expected'), arrivalId: id, name, stream: streamSchema, style: styleSchema, massKg: positive.optional(), volumeL: positive.optional(),
+  on: day.describe('the day it is expected')
+})
+
+const blockAdded = z.strictObject({
+  ...common, type: z.literal('block-added'), blockId: id, name, style: styleSchema, variety: name.optional(), expectKg: positive.optional().describe('fruit to expect, kg')
+})
+
+const blockSampled = z.strictObject({
+  ...common, type: z.literal('block-sampled'), blockId: id,
+  berries: z.int().min(1).max(5000).optional(),
+  brix: z.number().min(0).max(45).optional(), ph: z.number().min(2).max(5).optional(), ta: z.number().min(0).max(40).optional().describe('g/L as tartaric'),
+  taste: text.optional()
+})
+
+const blockNoted = z.strictObject({
+  ...common, type: z.literal('block-noted'), blockId: id, about: z.enum(['weather', 'pests', 'hands', 'other']),
+  leans: z.enum(['wait', 'pick', 'neither']).describe('what it argues for'), text: text.min(1)
+})
+
+const supplyStocked = z.strictObject({
+  ...common, type: z.literal('supply-stocked'), supplyId: id, material: z.string().min(1).max(60), unit: z.enum(['g', 'mL']), amount: positive,
+  opened: day.optional(), expires: day.optional(), note: text.optional()
+})
+
+const supplyCounted = z.strictObject({ ...common, type: z.literal('supply-counted'), supplyId: id, left: amountOrNone })
+
 /** Everything that can be corrected. */
 export const factSchema = z.discriminatedUnion('type', [
-  lotStarted, reading, addition, inoculation, operation, observation, vessel, vesselCared, transfer, bottling, instrument, instrumentCheck, taskEnded
+  lotStarted, reading, addition, inoculation, operation, observation, vessel, vesselCared, transfer, bottling, instrument, instrumentCheck, taskEnded,
+  arrivalExpected, blockAdded, blockSampled, blockNoted, supplyStocked, supplyCounted
 ])
 
 const correction = z.strictObject({

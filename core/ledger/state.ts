@@ -1,6 +1,6 @@
 import type { Composition } from '../acids'
 import type { DosePair } from '../sulphite'
-import type { EntryOf, ReadingQuantity, Stream, Style } from './entry'
+import type { EntryOf, Health, ReadingQuantity, Stream, Style } from './entry'
 
 /** A figure of a lot, with where it comes from. */
 export interface Figure {
@@ -51,6 +51,8 @@ export interface LotState {
   lastAt: string
   stage: Stage
   massKg?: number
+  health?: Health
+  kit?: NonNullable<EntryOf<'lot-started'>['kit']>
   /** L */
   volume: Figure
   /** Litres by vessel; '' holds what has no vessel. */
@@ -89,8 +91,36 @@ export interface LotState {
   lastSulphiteAt?: string
   inoculatedAt?: string
   /** Totals that went in, by material, in the unit of the entries. */
-  added: Map<string, { actual: number, unit: 'g' | 'mL' | 'L', times: number }>
+  added: Map<string, { actual: number, unit: 'g' | 'mL' | 'L', times: number, lastAt: string }>
+  /** Additions whose first stage went in and whose last has not: by material. */
+  staged: ReadonlyMap<string, StagedAddition>
+  /** When each kind of work was last done. */
+  worked: ReadonlyMap<EntryOf<'operation'>['what'], Worked>
   bottles: number
+}
+
+export interface StagedAddition { at: string, actual: number, planned?: number }
+export interface Worked { at: string, plan?: NonNullable<EntryOf<'operation'>['plan']> }
+
+/** A vineyard or a part of one, before its harvest. */
+export interface BlockState {
+  id: string
+  name: string
+  style: Style
+  variety?: string
+  expectKg?: number
+  samples: EntryOf<'block-sampled'>[]
+  notes: EntryOf<'block-noted'>[]
+}
+
+/** A package in the store, less what has gone into the lots. */
+export interface Package { id: string, amount: number, left: number, stockedAt: string, opened?: string, expires?: string, note?: string }
+export interface Stock {
+  material: string
+  unit: 'g' | 'mL'
+  packages: Package[]
+  /** What went into lots beyond all that was in store: something was not noted. */
+  unaccounted: number
 }
 
 export interface VesselState {
@@ -128,5 +158,10 @@ export interface CellarState {
   lots: Map<string, LotState>
   vessels: Map<string, VesselState>
   instruments: Map<string, InstrumentState>
+  blocks: Map<string, BlockState>
+  /** Fruit, must or kits that are still to come. */
+  arrivals: Map<string, EntryOf<'arrival-expected'>>
+  /** By material. */
+  stock: Map<string, Stock>
   problems: LedgerProblem[]
 }

@@ -1,0 +1,61 @@
+import { type AcidChange, applyChange } from './changes'
+import type { Composition } from './charge'
+import { ACIDS } from './constants'
+import { acidStateOf } from './predict'
+import { assertNever } from '../units'
+
+/** A move on the map of acids: one thing that can be done, or that happens, to a must or a wine. */
+export type AcidMove = 'tartaric' | 'potassium-bicarbonate' | 'water' | 'malolactic' | 'cold'
+export const ACID_MOVES: readonly AcidMove[] = ['tartaric', 'potassium-bicarbonate', 'water', 'malolactic', 'cold']
+
+export interface MovePoint {
+  /** g/L of acid or carbonate, mL/L of water, per cent of the malic acid gone, °C below 20 for cold. */
+  size: number
+  ph: number
+  taGPerL: number
+}
+
+/** Largest size of each move that is drawn, and where the marks stand. */
+export const MOVE_SIZES: Record<AcidMove, { max: number, marks: readonly number[] }> = {
+  'tartaric': { max: 3, marks: [1, 2, 3] },
+  'potassium-bicarbonate': { max: 2, marks: [0.5, 1, 1.5, 2] },
+  'water': { max: 150, marks: [50, 100, 150] },
+  'malolactic': { max: 100, marks: [50, 100] },
+  'cold': { max: 22, marks: [22] }
+}
+
+/** Malic acid that malolactic leaves, g/L: complete at or below 0.1 (craft 3.9). */
+const MALIC_LEFT = 0.1
+
+/**
+ * The way that a move takes over the map, from no move to its largest.
+ * @param start mol/L
+ * @param move what is done
+ * @param steps pieces the way is drawn in, 1 to 60
+ * @returns steps + 1 points; where the model has no answer the way ends early
+ * @example movePath(fitAcids({ ph: 3.7, taGPerL: 5.5 }).composition, 'tartaric', 3).map(p => p.ph) // falls by about 0.13 a step
+ */
+export function movePath(start: Composition, move: AcidMove, steps = 12): MovePoint[] {
+  const points: MovePoint[] = []
+  for (let i = 0; i <= steps; i++) {
+    const size = MOVE_SIZES[move].max * i / steps
+    const state = acidStateOf(size === 0 ? start : applyChange(start, changeOf(move, size, start)).composition)
+    if (!state.solved) break
+    points.push({ size, ph: state.ph, taGPerL: state.taGPerL })
+  }
+  return points
+}
+
+/** A move of a size as a change of the model. */
+export function changeOf(move: AcidMove, size: number, start: Composition): AcidChange {
+  switch (move) {
+    case 'tartaric': case 'potassium-bicarbonate': return { kind: move, gPerL: size }
+    case 'water': return { kind: 'water', litresPerLitre: size / 1000 }
+    case 'malolactic': {
+      const malic = start.acids.malic * ACIDS.malic.molarMass
+      return { kind: 'malolactic', toMalicGPerL: malic - (malic - Math.min(malic, MALIC_LEFT)) * size / 100 }
+    }
+    case 'cold': return { kind: 'cold', celsius: 20 - size }
+    default: return assertNever(move)
+  }
+}

@@ -1,0 +1,39 @@
+import { assertNever } from '../units'
+import { yieldOfFruit, yieldOfVolume } from './yield'
+
+export interface ArrivalYield {
+  /** The liquid that doses act on, L, with the band it will lie in. */
+  juice: { value: number, low: number, high: number }
+  wine: { low: number, high: number }
+  /** What the fermenter must hold: juice and skins together where there are skins. */
+  mustL: number
+}
+
+export type ArrivalStream = 'fresh' | 'frozen' | 'juice' | 'kit' | 'test'
+
+/** Spread of the juice around its middle, as a part: fruit and press decide for grapes, pails are marked. Common practice, no source. */
+const JUICE_SPREAD = { fruit: 0.15, pails: 0.03 } as const
+
+/**
+ * Juice and wine to expect from what arrives, each with a band; the measured volume replaces it later.
+ * @param stream what arrives
+ * @param style reds ferment on their skins
+ * @param amount kg of fruit for fresh grapes and test ferments, else L (kits: after watering)
+ * @throws LimitError
+ * @example yieldOfArrival('fresh', 'red', 118).juice // 76.7, from 65 to 88 L
+ */
+export function yieldOfArrival(stream: ArrivalStream, style: 'red' | 'rose' | 'white', amount: number): ArrivalYield {
+  switch (stream) {
+    case 'fresh': case 'test': {
+      const of = yieldOfFruit(amount, stream === 'test' ? 'red' : style)
+      return { juice: band(of.juiceL, JUICE_SPREAD.fruit), wine: { low: of.wineLowL, high: of.wineHighL }, mustL: style === 'red' || stream === 'test' ? of.mustL : of.juiceL }
+    }
+    case 'frozen': case 'juice': case 'kit': {
+      const of = yieldOfVolume(amount, stream)
+      return { juice: band(amount, JUICE_SPREAD.pails), wine: { low: of.wineLowL, high: of.wineHighL }, mustL: amount }
+    }
+    default: return assertNever(stream)
+  }
+}
+
+const band = (value: number, spread: number) => ({ value, low: value * (1 - spread), high: value * (1 + spread) })
