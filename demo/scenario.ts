@@ -2,8 +2,9 @@ import type { CellarFile, Draft, Entry, Fact } from '../core/ledger'
 import { CELLAR_FORMAT, CELLAR_VERSION } from '../core/ledger/schema'
 
 /**
- * The demo: an invented household, the Larkrise cellar, with four lots in four streams and stages. All figures are made up;
- * dates count back from the day it is laid out.
+ * The demo: an invented household, the Larkrise cellar, with four lots in four streams and stages, two blocks that ripen, a
+ * store, and fruit still to come. All figures are made up; dates count back from the day, and crush day from the hour, at
+ * which it is laid out, so that its clocks stand the same whenever it is opened.
  */
 export function demoCellar(now: Date): CellarFile {
   const entries: Entry[] = []
@@ -15,17 +16,24 @@ export function demoCellar(now: Date): CellarFile {
     const at = new Date(Math.min(day.getTime(), now.getTime() - 60_000)).toISOString()
     entries.push({ id: `demo-${String(entries.length).padStart(5, '0')}`, device: 'demo-device', at, written: at, ...draft } as Entry)
   }
+  const ago = (hours: number, draft: Draft<Fact>): void => {
+    const at = new Date(now.getTime() - hours * 3_600_000).toISOString()
+    entries.push({ id: `demo-${String(entries.length).padStart(5, '0')}`, device: 'demo-device', at, written: at, ...draft } as Entry)
+  }
   equipment(put)
+  store(put, now)
+  blocks(put)
   grenache(put, yearOf(now, 96))
   barbera(put)
-  albarino(put)
-  tempranillo(put, yearOf(now, 0))
+  albarino(ago)
+  tempranillo(ago, yearOf(now, 0))
   return { format: CELLAR_FORMAT, version: CELLAR_VERSION, exportedAt: now.toISOString(), name: 'The Larkrise cellar', entries }
 }
 
 const yearOf = (now: Date, daysAgo: number): number => new Date(now.getTime() - daysAgo * 86_400_000).getFullYear()
 
 type Put = (daysAgo: number, hour: number, draft: Draft<Fact>) => void
+type Ago = (hours: number, draft: Draft<Fact>) => void
 
 const VESSELS = [
   ['vessel-blue-bin', 'Blue bin', 'bin', 150, 'plastic'],
@@ -83,21 +91,54 @@ function barbera(put: Put): void {
   put(2, 19, { type: 'observation', lotId, what: 'smell', text: 'Bread and plums, nothing wrong.' })
 }
 
-/** Two pails of frozen juice, thawed and settling. */
-function albarino(put: Put): void {
+const dayFrom = (now: Date, days: number): string => new Date(now.getTime() + days * 86_400_000).toISOString().slice(0, 10)
+
+/** What stands in the store: acid runs short once the fruit that is still to come is counted. */
+function store(put: Put, now: Date): void {
+  const pack = (n: number, material: string, amount: number, more: { opened?: string, expires?: string } = {}) =>
+    put(60, 9, { type: 'supply-stocked', supplyId: `pack-demo-${n}`, material, unit: 'g', amount, ...more })
+  pack(1, 'tartaric', 90, { opened: dayFrom(now, -50) })
+  pack(2, 'potassium-metabisulphite', 100, { opened: dayFrom(now, -97) })
+  pack(3, 'yeast', 50, { expires: dayFrom(now, 300) })
+  pack(4, 'rehydration-nutrient', 60)
+  pack(5, 'complex-nutrient', 250, { expires: dayFrom(now, 500) })
+  pack(7, 'ammonium-phosphate', 100)
+  pack(6, 'pectic-enzyme', 10, { opened: dayFrom(now, -400), expires: dayFrom(now, -20) })
+  put(2, 20, { type: 'arrival-expected', arrivalId: 'arrival-graciano', name: 'Graciano', stream: 'fresh', style: 'red', massKg: 64, on: dayFrom(now, 4) })
+}
+
+/** Two blocks before their harvest. */
+function blocks(put: Put): void {
+  const hillside = 'block-hillside'
+  put(20, 9, { type: 'block-added', blockId: hillside, name: 'Hillside rows, Graciano', style: 'red', variety: 'Graciano', expectKg: 64 })
+  for (const [day, brix, ph, ta, taste] of [[13, 18.4, 3.46, 9.8, 'Green seeds, skins thin'], [9, 19.3, 3.55, 8.9, 'Plums at last; seeds still green'], [5, 20.2, 3.63, 8.2, 'Skins give colour'], [1, 20.9, 3.71, 7.6, 'Seeds brown at the tips']] as const) {
+    put(day, 8, { type: 'block-sampled', blockId: hillside, berries: 50, brix, ph, ta, taste })
+  }
+  put(1, 18, { type: 'block-noted', blockId: hillside, about: 'weather', leans: 'pick', text: 'Rain is forecast for the end of the week' })
+  put(3, 18, { type: 'block-noted', blockId: hillside, about: 'hands', leans: 'wait', text: 'Four pickers on Saturday, nobody before' })
+  const orchard = 'block-orchard'
+  put(12, 9, { type: 'block-added', blockId: orchard, name: 'Orchard edge, Godello', style: 'white', variety: 'Godello', expectKg: 40 })
+  put(6, 8, { type: 'block-sampled', blockId: orchard, berries: 45, brix: 18.6, ph: 3.12, ta: 10.4 })
+  put(2, 8, { type: 'block-sampled', blockId: orchard, berries: 50, brix: 19.5, ph: 3.17, ta: 9.6, taste: 'Grapefruit' })
+}
+
+/** Two pails of frozen juice, thawed, sulphited and settling. */
+function albarino(ago: Ago): void {
   const lotId = 'lot-albarino'
-  put(1, 9, { type: 'lot-started', lotId, name: 'Albariño', stream: 'frozen', style: 'white', varieties: [{ name: 'Albariño', share: 1 }], origin: 'Two pails from the freezer', volumeL: 40, volumeIs: 'measured', vesselId: 'vessel-steel-50' })
-  put(0, 7, { type: 'reading', lotId, quantity: 'sg', typed: '1.089', value: 1.089, sampleC: 8, instrumentId: 'inst-hydrometer' })
-  put(0, 7, { type: 'reading', lotId, quantity: 'ph', typed: '3.18', value: 3.18, instrumentId: 'inst-ph-meter' })
-  put(0, 7, { type: 'reading', lotId, quantity: 'ta', typed: '8.4', value: 8.4 })
-  put(0, 8, { type: 'addition', lotId, material: 'potassium-metabisulphite', unit: 'g', planned: 2.1, actual: 2.0, so2Share: 0.576, purpose: 'while thawing' })
+  ago(31, { type: 'lot-started', lotId, name: 'Albariño', stream: 'frozen', style: 'white', varieties: [{ name: 'Albariño', share: 1 }], origin: 'Two pails from the freezer', volumeL: 40, volumeIs: 'measured', vesselId: 'vessel-steel-50' })
+  ago(30.5, { type: 'operation', lotId, what: 'thaw' })
+  ago(3.6, { type: 'reading', lotId, quantity: 'sg', typed: '1.089', value: 1.089, sampleC: 8, instrumentId: 'inst-hydrometer' })
+  ago(3.5, { type: 'reading', lotId, quantity: 'ph', typed: '3.18', value: 3.18, instrumentId: 'inst-ph-meter' })
+  ago(3.4, { type: 'reading', lotId, quantity: 'ta', typed: '8.4', value: 8.4 })
+  ago(3, { type: 'addition', lotId, material: 'potassium-metabisulphite', unit: 'g', planned: 2.1, actual: 2.0, so2Share: 0.576, purpose: 'while thawing' })
+  ago(2.5, { type: 'operation', lotId, what: 'settle' })
 }
 
 /** This morning's fruit: crushed and measured, and nothing in it yet. */
-function tempranillo(put: Put, vintage: number): void {
+function tempranillo(ago: Ago, vintage: number): void {
   const lotId = 'lot-tempranillo'
-  put(0, 6, { type: 'lot-started', lotId, name: 'Tempranillo', stream: 'fresh', style: 'red', varieties: [{ name: 'Tempranillo', share: 1 }], vintage, origin: 'Upper rows', massKg: 118, volumeL: 76.7, volumeIs: 'expected', vesselId: 'vessel-blue-bin' })
-  put(0, 7, { type: 'reading', lotId, quantity: 'brix', typed: '24.6', value: 24.6, sampleC: 17, instrumentId: 'inst-hydrometer' })
-  put(0, 7, { type: 'reading', lotId, quantity: 'ph', typed: '3.71', value: 3.71, instrumentId: 'inst-ph-meter' })
-  put(0, 7, { type: 'reading', lotId, quantity: 'ta', typed: '7.3 mL', value: 5.478, titration: { sampleMl: 10, titrantMl: 7.3, normality: 0.1, stepMl: 0.1 } })
+  ago(2.2, { type: 'lot-started', lotId, name: 'Tempranillo', stream: 'fresh', style: 'red', varieties: [{ name: 'Tempranillo', share: 1 }], vintage, origin: 'Upper rows', massKg: 118, volumeL: 76.7, volumeIs: 'expected', vesselId: 'vessel-blue-bin' })
+  ago(1.5, { type: 'reading', lotId, quantity: 'brix', typed: '24.6', value: 24.6, sampleC: 17, instrumentId: 'inst-hydrometer' })
+  ago(1.4, { type: 'reading', lotId, quantity: 'ph', typed: '3.71', value: 3.71, instrumentId: 'inst-ph-meter' })
+  ago(1.3, { type: 'reading', lotId, quantity: 'ta', typed: '7.3 mL', value: 5.478, titration: { sampleMl: 10, titrantMl: 7.3, normality: 0.1, stepMl: 0.1 } })
 }

@@ -1,4 +1,4 @@
-import { type AcidChange, type AcidPrediction, predictAcids } from '~~/core/acids'
+import { type AcidChange, type AcidMove, type AcidPrediction, changeOf, fitAcids, predictAcids } from '~~/core/acids'
 import { MUST_WINDOWS } from '~~/core/advice'
 import { brixFromSg, sgFromBrix } from '~~/core/hydrometry'
 import type { LotState, Style } from '~~/core/ledger'
@@ -10,7 +10,7 @@ interface Try extends AcidPrediction {
   before: AcidPrediction['before'] & { brix: number | undefined }
   after: AcidPrediction['after'] & { brix: number | undefined }
 }
-interface Planned { material: Material, unit: 'g' | 'L', stage: number, field: QuantityField }
+interface Planned { material: Material, unit: 'g' | 'L', total: number, stage: number, number: 1 | 2, field: QuantityField }
 
 /** Try before you pour: additions on a must, the state before and after, and the finder's proposal. */
 export function useCorrectBench(lot: Ref<LotState | undefined>) {
@@ -31,8 +31,8 @@ export function useCorrectBench(lot: Ref<LotState | undefined>) {
     'sucrose': plain(100, 'At most 100 g for each litre.')
   }
   const style = ref<Style>('red')
-  const malolactic = ref(false)
-  const cold = ref(false)
+  /** Per cent of the malic acid that bacteria take, and degrees below 20 of a long cold: what will happen, not what is added. */
+  const later = reactive<Record<'malolactic' | 'cold', number>>({ malolactic: 0, cold: 0 })
   const has = ref<Material[]>(['tartaric', 'potassium-bicarbonate', 'water', 'sucrose'])
   const found = shallowRef<TargetResult>()
 
@@ -60,10 +60,21 @@ export function useCorrectBench(lot: Ref<LotState | undefined>) {
     if (amount('potassium-bicarbonate')) list.push({ kind: 'potassium-bicarbonate', gPerL: amount('potassium-bicarbonate') })
     if (amount('water')) list.push({ kind: 'water', litresPerLitre: amount('water') / 1000 })
     if (amount('sucrose')) list.push({ kind: 'sugar', gPerL: amount('sucrose') })
-    if (malolactic.value) list.push({ kind: 'malolactic', toMalicGPerL: 0.1 })
-    if (cold.value) list.push({ kind: 'cold', celsius: -2 })
+    const start = readings.value && withinLimits(() => fitAcids(readings.value!).composition)
+    for (const move of ['malolactic', 'cold'] as const) {
+      if (later[move] > 0 && start) list.push(changeOf(move, later[move], start))
+    }
     return list
   })
+
+  /** Sizes of the moves on the map, and the way to set them. */
+  const sizes = computed<Partial<Record<AcidMove, number>>>(() => ({
+    'tartaric': changes.tartaric!.value ?? 0, 'potassium-bicarbonate': changes['potassium-bicarbonate']!.value ?? 0, 'water': changes.water!.value ?? 0, 'malolactic': later.malolactic, 'cold': later.cold
+  }))
+  function setSize(move: AcidMove, size: number) {
+    if (move === 'malolactic' || move === 'cold') later[move] = size
+    else changes[move]!.text = size > 0 ? String(size) : ''
+  }
 
   const prediction = computed<Try | undefined>(() => {
     const given = readings.value
@@ -99,11 +110,13 @@ export function useCorrectBench(lot: Ref<LotState | undefined>) {
     const perLitre = changes[material]!.value
     if (!perLitre || fields.volume.value === undefined) return []
     const total = perLitre * fields.volume.value / (material === 'water' ? 1000 : 1)
-    return [{ material, unit: material === 'water' ? 'L' : 'g', stage: total * FIRST_STAGE, field: actuals.get(material)! }]
+    // A first stage that is in and measured is finished now: all of the small rest.
+    const number = lot.value?.staged.has(material === 'sucrose' ? 'sugar' : material) ? 2 as const : 1 as const
+    return [{ material, unit: material === 'water' ? 'L' : 'g', total, number, stage: number === 2 ? total : total * FIRST_STAGE, field: actuals.get(material)! }]
   }))
   const takePlan = () => planned.value.forEach((p) => {
     p.field.text = p.unit === 'L' ? p.stage.toFixed(2) : p.stage.toFixed(1)
   })
 
-  return { fields, changes, style, malolactic, cold, has, found, prediction, canFind, find, planned, takePlan }
+  return { fields, changes, style, later, sizes, setSize, has, found, readings, prediction, canFind, find, planned, takePlan }
 }

@@ -48,7 +48,7 @@ export function useSulphiteBench(lot: Ref<LotState | undefined>) {
   })
   const usesStock = computed(() => dose.value?.findings.some(x => x.code === 'below-scale') ?? false)
   const stockMl = computed(() => dose.value && stockSolutionMl(dose.value.grams, STOCK_G_PER_L))
-  const spoons = computed(() => dose.value && dose.value.grams <= 200 ? inSpoons(dose.value.grams, settings.values.teaspoonG ?? GRAMS_PER_TEASPOON[salt.value]) : undefined)
+  const spoons = computed(() => dose.value && dose.value.grams <= 200 ? inSpoons(dose.value.grams, settings.values.spoons[salt.value] ?? GRAMS_PER_TEASPOON[salt.value]) : undefined)
   const planned = computed(() => dose.value && (usesStock.value ? stockMl.value : dose.value.grams))
 
   const working = computed(() => {

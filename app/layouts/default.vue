@@ -5,6 +5,7 @@ const cellar = useCellarStore()
 const settings = useSettingsStore()
 const colorMode = useColorMode()
 const quickOpen = ref(false)
+const route = useRoute()
 
 const PLACES = [
   { to: '/', label: 'Today', icon: 'i-lucide-footprints' },
@@ -14,11 +15,16 @@ const PLACES = [
   { to: '/stores', label: 'Stores', icon: 'i-lucide-archive' }
 ] as const
 
+/** Crush day and the harvest stand under Today. */
+const isOn = (to: string) => to === '/' ? route.path === '/' || /^\/(crush|harvest)/.test(route.path) : route.path.startsWith(to)
+
 defineShortcuts({
   '/': () => {
     quickOpen.value = true
   },
   'g-t': () => navigateTo('/'),
+  'g-d': () => navigateTo('/crush'),
+  'g-h': () => navigateTo('/harvest'),
   'g-l': () => navigateTo('/lots'),
   'g-b': () => navigateTo('/bench'),
   'g-c': () => navigateTo('/cellar'),
@@ -40,7 +46,7 @@ async function leaveDemo() {
     <header class="top">
       <NuxtLink to="/" class="wordmark" aria-label="Presk, today">Presk</NuxtLink>
       <nav class="places" aria-label="Places">
-        <NuxtLink v-for="p in PLACES" :key="p.to" :to="p.to" :class="{ on: p.to === '/' ? $route.path === '/' : $route.path.startsWith(p.to) }">
+        <NuxtLink v-for="p in PLACES" :key="p.to" :to="p.to" :class="{ on: isOn(p.to) }">
           <UIcon :name="p.icon" class="icon" />{{ p.label }}
         </NuxtLink>
       </nav>

@@ -22,44 +22,47 @@ useHead({ title: 'Today · Presk' })
 <template>
   <WelcomePage v-if="!cellar.isDemo && !settings.values.asked" />
   <EmptyCellar v-else-if="cellar.lots.length === 0" />
-  <div v-else class="today">
-    <section>
-      <h1>{{ heading }}</h1>
-      <ol class="moves">
-        <li v-for="item in numbered" :key="item.lot.id">
-          <span class="number figure" aria-hidden="true">{{ item.number }}</span>
-          <div class="what">
-            <NuxtLink :to="`/lots/${item.lot.id}`" class="lot">{{ item.lot.name }}</NuxtLink>
-            <h2>{{ item.words.title }}</h2>
-            <p class="soft">{{ item.words.reason }}</p>
-          </div>
-          <span class="acts">
-            <UButton v-if="item.words.to" :to="item.words.to" :aria-label="`${item.words.action}: ${item.lot.name}`" size="lg">{{ item.words.action }}</UButton>
-            <button type="button" class="skip small" :aria-label="`Not today: ${item.words.title}, ${item.lot.name}`" @click="skip(item)">Not today</button>
-          </span>
-        </li>
-      </ol>
-      <ul v-if="waiting.length" class="moves rest">
-        <li v-for="item in waiting" :key="item.lot.id">
-          <span class="number hollow" aria-hidden="true" />
-          <div class="what">
-            <NuxtLink :to="`/lots/${item.lot.id}`" class="lot">{{ item.lot.name }}</NuxtLink>
-            <h2>{{ item.words.title }}</h2>
-            <p class="soft">{{ item.words.reason }}</p>
-          </div>
-        </li>
-      </ul>
-      <UButton to="/lots/new" variant="outline" size="lg" icon="i-lucide-plus" class="mt-5">Start a lot</UButton>
-    </section>
-    <aside aria-label="Lately">
-      <h2>Lately</h2>
-      <ol class="lately">
-        <li v-for="line in recent" :key="line.id">
-          <span class="soft small">{{ line.when }} · {{ line.lot }}</span>
-          <span>{{ line.text }}</span>
-        </li>
-      </ol>
-    </aside>
+  <div v-else>
+    <TodayTabs />
+    <div class="today">
+      <section>
+        <h1>{{ heading }}</h1>
+        <ol class="moves">
+          <li v-for="item in numbered" :key="item.lot.id">
+            <span class="number figure" aria-hidden="true">{{ item.number }}</span>
+            <div class="what">
+              <NuxtLink :to="`/lots/${item.lot.id}`" class="lot">{{ item.lot.name }}</NuxtLink>
+              <h2>{{ item.words.title }}</h2>
+              <p class="soft">{{ item.words.reason }}</p>
+            </div>
+            <span class="acts">
+              <UButton v-if="item.words.to" :to="item.words.to" :aria-label="`${item.words.action}: ${item.lot.name}`" size="lg">{{ item.words.action }}</UButton>
+              <button type="button" class="skip small" :aria-label="`Not today: ${item.words.title}, ${item.lot.name}`" @click="skip(item)">Not today</button>
+            </span>
+          </li>
+        </ol>
+        <ul v-if="waiting.length" class="moves rest">
+          <li v-for="item in waiting" :key="item.lot.id">
+            <span class="number hollow" aria-hidden="true" />
+            <div class="what">
+              <NuxtLink :to="`/lots/${item.lot.id}`" class="lot">{{ item.lot.name }}</NuxtLink>
+              <h2>{{ item.words.title }}</h2>
+              <p class="soft">{{ item.words.reason }}</p>
+            </div>
+          </li>
+        </ul>
+        <UButton to="/lots/new" variant="outline" size="lg" icon="i-lucide-plus" class="mt-5">Start a lot</UButton>
+      </section>
+      <aside aria-label="Lately">
+        <h2>Lately</h2>
+        <ol class="lately">
+          <li v-for="line in recent" :key="line.id">
+            <span class="soft small">{{ line.when }} · {{ line.lot }}</span>
+            <span>{{ line.text }}</span>
+          </li>
+        </ol>
+      </aside>
+    </div>
   </div>
 </template>
 

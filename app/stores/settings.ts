@@ -7,14 +7,14 @@ const settingsSchema = z.object({
   temperature: z.enum(['°C', '°F']),
   sugar: z.enum(['SG', '°Brix']),
   scaleStepG: z.number().positive().max(50),
-  /** What a level teaspoon of the person's sulphite weighs, once weighed. */
-  teaspoonG: z.number().min(1).max(12).optional(),
+  /** What a level teaspoon of a powder weighs here, once weighed. */
+  spoons: z.record(z.string(), z.number().min(1).max(12)),
   salt: z.enum(['potassium-metabisulphite', 'sodium-metabisulphite']),
   cellarName: z.string().max(80)
 })
 export type Settings = z.infer<typeof settingsSchema>
 
-const DEFAULTS: Settings = { asked: false, system: 'metric', temperature: '°C', sugar: '°Brix', scaleStepG: 0.1, salt: 'potassium-metabisulphite', cellarName: '' }
+const DEFAULTS: Settings = { asked: false, system: 'metric', temperature: '°C', sugar: '°Brix', scaleStepG: 0.1, salt: 'potassium-metabisulphite', cellarName: '', spoons: {} }
 const KEY = 'presk.settings'
 
 /** How this device shows things. Kept apart from the cellar, so that a shared file does not carry one person's units to another. */
@@ -37,7 +37,10 @@ export const useSettingsStore = defineStore('settings', () => {
 
 function read(): Settings {
   try {
-    const parsed = settingsSchema.partial().safeParse(JSON.parse(localStorage.getItem(KEY) ?? '{}'))
+    const stored = JSON.parse(localStorage.getItem(KEY) ?? '{}')
+    // Before spoons were kept by powder there was one, of sulphite.
+    if (typeof stored.teaspoonG === 'number' && !stored.spoons) stored.spoons = { 'potassium-metabisulphite': stored.teaspoonG, 'sodium-metabisulphite': stored.teaspoonG }
+    const parsed = settingsSchema.partial().safeParse(stored)
     return { ...DEFAULTS, ...(parsed.success ? parsed.data : {}) }
   }
   catch {

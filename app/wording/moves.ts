@@ -1,5 +1,6 @@
 import type { NextMove } from '~~/core/advice'
 import type { LotState } from '~~/core/ledger'
+import { CLOCK_RUNS, CORRECT, STEP, hoursWords } from './crush'
 
 export interface MoveWords {
   title: string
@@ -15,9 +16,13 @@ const MISSING = { sugar: 'sugar', ph: 'pH', ta: 'titratable acidity' } as const
 export function sayMove(move: NextMove, lot: LotState): MoveWords {
   const measure = { action: 'Measure', to: `/bench/measure?lot=${lot.id}` }
   const sulphite = { action: 'Work out the dose', to: `/bench/sulphite?lot=${lot.id}` }
+  const crush = (action: string) => ({ action, to: `/crush/${lot.id}` })
   switch (move.code) {
     case 'measure-must': return { title: `Measure ${list(move.missing.map(m => MISSING[m]))}`, reason: 'Every dose that follows rests on these.', ...measure }
-    case 'sulphite-must': return { title: 'Sulphite the must', reason: `pH ${lot.ph!.value.toFixed(2)} and nothing in it yet. Yeast can follow 12 to 24 hours later.`, ...sulphite }
+    case 'sulphite-must': return { title: 'Sulphite the must', reason: 'Nothing in it yet. At once, by the expected juice; yeast can follow 12 to 24 hours later.', ...crush('Work out the dose') }
+    case 'correct-must': return { title: CORRECT[move.phase].title, reason: CORRECT[move.phase].why, ...crush(CORRECT[move.phase].action) }
+    case 'crush-step': return { title: STEP[move.step].title, reason: STEP[move.step].why, ...crush('Open') }
+    case 'clock': return { title: `${CLOCK_RUNS[move.step] ?? STEP[move.step].name}: ${hoursWords(move.hoursLeft)} to go`, reason: STEP[move.step].why, to: `/crush/${lot.id}`, action: 'Open' }
     case 'sulphite-low': return {
       title: 'Bring the sulphite up',
       reason: `Free SO₂ about ${move.freeMgPerL.toFixed(0)} mg/L; pH ${lot.ph!.value.toFixed(2)} asks for ${move.targetFreeMgPerL.toFixed(0)}.`, ...sulphite
@@ -26,7 +31,7 @@ export function sayMove(move: NextMove, lot: LotState): MoveWords {
     case 'pitch': return {
       title: 'Ready for yeast',
       reason: move.hoursSince > 24 ? 'More than a day since the sulphite: waiting longer invites spoilage.' : 'Measured, and the sulphite has had its time.',
-      action: 'Log the yeast', to: `/lots/${lot.id}?log=yeast`
+      ...crush('Prepare the yeast')
     }
     case 'read-ferment': return {
       title: 'Read gravity and temperature',

@@ -1,5 +1,7 @@
 import type { Fact } from '~~/core/ledger'
 import type { Shown } from '~/composables/useFormat'
+import type { CrushStepCode } from '~~/core/advice'
+import { STEP } from './crush'
 import { MATERIAL, OBSERVATION, OPERATION, QUANTITY, STREAM, materialName } from './terms'
 
 interface Format {
@@ -32,7 +34,13 @@ export function sayFact(fact: Fact, f: Format, names: Names): string {
     case 'vessel-added': return `Vessel ${fact.name}, ${f.words(f.volume(fact.capacityL))}.`
     case 'instrument-added': return `Instrument ${fact.name}.`
     case 'instrument-checked': return `${names.instrument(fact.instrumentId)} checked: ${sayCheck(fact)}${fact.adjusted ? ', set right' : ''}.`
-    case 'task-ended': return `${TASK[fact.task] ?? fact.task}: ${fact.outcome === 'done' ? 'done' : 'put off'}${fact.note ? `, ${fact.note}` : ''}.`
+    case 'arrival-expected': return `${fact.name} expected on ${sayDay(fact.on)}: ${STREAM[fact.stream].toLowerCase()}.`
+    case 'block-added': return `Block ${fact.name}.`
+    case 'block-sampled': return `Sampled: ${[fact.brix !== undefined && `${trim(fact.brix)} °Brix`, fact.ph !== undefined && `pH ${fact.ph.toFixed(2)}`, fact.ta !== undefined && `TA ${fact.ta.toFixed(1)} g/L`, fact.taste].filter(Boolean).join(', ')}.`
+    case 'block-noted': return `Noted of the block: ${fact.text}`
+    case 'supply-stocked': return `${trim(fact.amount)} ${fact.unit} of ${materialName(fact.material)} came into the store.`
+    case 'supply-counted': return `Counted in the store: ${trim(fact.left)} left.`
+    case 'task-ended': return `${sayTask(fact.task)}: ${fact.outcome === 'done' ? 'done' : 'put off'}${fact.note ? `, ${fact.note}` : ''}.`
   }
 }
 
@@ -43,8 +51,18 @@ export function sayCheck(check: Pick<Extract<Fact, { type: 'instrument-checked' 
 }
 
 const TASK: Record<string, string> = {
-  'measure-must': 'Measuring the must', 'sulphite-must': 'First sulphite', 'sulphite-low': 'Bringing the sulphite up', 'pitch': 'Yeast', 'read-ferment': 'Reading the ferment', 'confirm-dry': 'Measuring free SO₂', 'check-sulphite': 'Looking at free SO₂'
+  'measure-must': 'Measuring the must', 'sulphite-must': 'First sulphite', 'correct-must': 'Correcting the must', 'crush-step': 'A step of crush day', 'sulphite-low': 'Bringing the sulphite up', 'pitch': 'Yeast', 'read-ferment': 'Reading the ferment', 'confirm-dry': 'Measuring free SO₂', 'check-sulphite': 'Looking at free SO₂'
 }
+/** "crush:settle" is a step left out, "packet:2" the third packet of a kit. */
+function sayTask(task: string): string {
+  if (task.startsWith('packet:')) return `Packet ${Number(task.slice(7)) + 1}`
+  return task.startsWith('crush:') ? STEP[task.slice(6) as CrushStepCode]?.title ?? task : TASK[task] ?? task
+}
+
+const DAY = new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric', month: 'short', timeZone: 'UTC' })
+/** A calendar day, "2026-10-03", as "Sat 3 Oct". */
+export const sayDay = (day: string): string => DAY.format(new Date(`${day}T12:00:00Z`))
+
 const UNIT_BEHIND: Partial<Record<Fact['type'] | string, string>> = { brix: ' °Brix', ta: ' g/L', freeSo2: ' mg/L', totalSo2: ' mg/L', malic: ' g/L', yan: ' mg/L', sugar: ' g/L', abv: ' % vol' }
 
 function sayReading(fact: Extract<Fact, { type: 'reading' }>, f: Format, names: Names): string {

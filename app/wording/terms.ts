@@ -6,8 +6,8 @@ export const STYLE: Record<Style, string> = { red: 'Red', rose: 'Rosé', white: 
 export const STREAM: Record<Stream, string> = {
   fresh: 'Fresh grapes', frozen: 'Frozen must or juice', juice: 'Fresh juice', kit: 'Kit or concentrate', test: 'Test ferment', blend: 'Blend'
 }
-export const STREAM_HINT: Record<Exclude<Stream, 'blend' | 'test'>, string> = {
-  fresh: 'Picked or bought by weight', frozen: 'Pails from the freezer', juice: 'Pressed juice by volume', kit: 'Juice with packets, after watering'
+export const STREAM_HINT: Record<Exclude<Stream, 'blend'>, string> = {
+  fresh: 'Picked or bought by weight', frozen: 'Pails from the freezer', juice: 'Pressed juice by volume', kit: 'Juice with packets, to be watered', test: 'A bucket of a vineyard’s fruit, for a week'
 }
 
 export const STAGE: Record<Stage, string> = { must: 'Must', fermenting: 'Fermenting', wine: 'Wine', bottled: 'Bottled' }
@@ -25,13 +25,14 @@ export const MATERIAL: Record<string, string> = {
   'tartaric': 'tartaric acid', 'malic': 'malic acid', 'citric': 'citric acid', 'potassium-bicarbonate': 'potassium bicarbonate',
   'potassium-carbonate': 'potassium carbonate', 'calcium-carbonate': 'calcium carbonate', 'water': 'water', 'sugar': 'sugar',
   'complex-nutrient': 'complex nutrient', 'ammonium-phosphate': 'ammonium phosphate', 'organic-nutrient': 'organic nutrient',
+  'rehydration-nutrient': 'rehydration nutrient', 'yeast': 'yeast', 'bacteria': 'malolactic bacteria',
   'pectic-enzyme': 'pectic enzyme', 'bentonite': 'bentonite', 'tannin': 'tannin', 'oak': 'oak'
 }
 export const materialName = (key: string): string => MATERIAL[key] ?? key
 
 export const OPERATION: Record<EntryOf<'operation'>['what'], string> = {
   'punch-down': 'Punched down', 'pump-over': 'Pumped over', 'stir': 'Stirred', 'degas': 'Degassed', 'chill': 'Chilled', 'heat': 'Warmed',
-  'oak-in': 'Oak in', 'oak-out': 'Oak out', 'filter': 'Filtered', 'settle': 'Left to settle', 'cold-soak': 'Cold soak', 'sanitise': 'Sanitised'
+  'oak-in': 'Oak in', 'oak-out': 'Oak out', 'filter': 'Filtered', 'settle': 'Left to settle', 'cold-soak': 'Cold soak', 'sanitise': 'Sanitised', 'thaw': 'Set to thaw', 'rehydrate': 'Yeast set to rehydrate'
 }
 export const OBSERVATION: Record<EntryOf<'observation'>['what'], string> = {
   smell: 'Smell', clarity: 'Clarity', bubbles: 'Bubbles', taste: 'Taste', cap: 'Cap', note: 'Note'

@@ -18,10 +18,13 @@ export interface Judgement {
   verdict: 'low' | 'within' | 'high'
 }
 
+/** Nearer to an edge than this no home instrument tells which side it is on: counts as within. Common practice, no source. */
+const EDGE: Record<MustQuantity, number> = { brix: 0.1, ph: 0.01, ta: 0.1 }
+
 /** Where a figure of a must stands against the usual window of its style. */
 export function judgeMust(quantity: MustQuantity, value: number, style: Style): Judgement {
   const window = MUST_WINDOWS[style][quantity]
-  return { quantity, value, window, verdict: value < window.min ? 'low' : value > window.max ? 'high' : 'within' }
+  return { quantity, value, window, verdict: value < window.min - EDGE[quantity] ? 'low' : value > window.max + EDGE[quantity] ? 'high' : 'within' }
 }
 
 /** All judgements a lot's measured figures allow; none once it ferments, and none for a kit, whose maker set its acids. */

@@ -46,7 +46,7 @@ export function needsOfLot(lot: LotState, salt: SulphiteSalt): Need[] {
   const litres = lot.volume.value
   const needs: Need[] = []
   if (lot.stage === 'must') {
-    if (!lot.lastSulphiteAt) needs.push(first(who, litres, lot.style, salt, lot.health ?? 'sound', lot.ph?.value))
+    if (!lot.lastSulphiteAt) needs.push(first(who, litres, lot.style, salt, lot.ph?.value))
     needs.push(...correctionOf(lot, who), ...forYeast(who, litres, lot.sg ? brixFromSg(lot.sg.value) : undefined, lot.style, 0))
     if (!lot.added.has('pectic-enzyme') && lot.style !== 'red' && lot.stream !== 'juice') needs.push({ ...who, material: 'pectic-enzyme', unit: 'g', amount: litres * ENZYME_G_PER_L, reason: 'enzyme', basis: 'readings' })
   }
@@ -65,7 +65,7 @@ export function needsOfArrival(arrival: EntryOf<'arrival-expected'>, salt: Sulph
   if (stream === 'test') return needsOfTest(who, Math.min(25, Math.max(1, amount)), salt)
   const litres = yieldOfArrival(stream, style, amount).juice.value
   return [
-    first(who, litres, style, salt, 'sound'),
+    first(who, litres, style, salt),
     { ...who, material: 'tartaric', unit: 'g', amount: USUAL[style].tartaric * litres, reason: 'acid', basis: 'assumed' },
     ...forYeast(who, litres, undefined, style, 0),
     ...style === 'red' || stream === 'juice' ? [] : [{ ...who, material: 'pectic-enzyme', unit: 'g' as const, amount: litres * ENZYME_G_PER_L, reason: 'enzyme' as const, basis: 'assumed' as const }],
@@ -73,9 +73,9 @@ export function needsOfArrival(arrival: EntryOf<'arrival-expected'>, salt: Sulph
   ]
 }
 
-function first(who: Who, litres: number, style: Style, salt: SulphiteSalt, health: 'sound' | 'some-rot' | 'poor', ph?: number): Need {
+function first(who: Who, litres: number, style: Style, salt: SulphiteSalt, ph?: number): Need {
   const known = ph !== undefined && ph >= 2.5 && ph <= 4.5
-  return { ...who, material: salt, unit: 'g', amount: firstDose(litres, health, style, salt, known ? ph : undefined).grams, reason: 'first-sulphite', basis: known ? 'readings' : 'assumed' }
+  return { ...who, material: salt, unit: 'g', amount: firstDose(litres, 'sound', style, salt, known ? ph : undefined).grams, reason: 'first-sulphite', basis: known ? 'readings' : 'assumed' }
 }
 
 /** After the ferment up to the level for its pH, then upkeep until it is bottled. */

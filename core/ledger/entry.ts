@@ -1,5 +1,5 @@
 import type { z } from 'zod'
-import type { cellarFileSchema, entrySchema, factSchema, healthSchema, packetStepSchema, readingQuantitySchema, streamSchema, styleSchema } from './schema'
+import type { cellarFileSchema, entrySchema, factSchema, packetStepSchema, readingQuantitySchema, streamSchema, styleSchema } from './schema'
 
 /** One line of the ledger. */
 export type Entry = z.infer<typeof entrySchema>
@@ -9,7 +9,6 @@ export type EntryOf<T extends Entry['type']> = Extract<Entry, { type: T }>
 export type CellarFile = z.infer<typeof cellarFileSchema>
 export type Style = z.infer<typeof styleSchema>
 export type Stream = z.infer<typeof streamSchema>
-export type Health = z.infer<typeof healthSchema>
 export type PacketStep = z.infer<typeof packetStepSchema>
 export type ReadingQuantity = z.infer<typeof readingQuantitySchema>
 /** What is written of an entry before it gets its id, device and instant of writing. */

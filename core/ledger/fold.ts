@@ -198,7 +198,6 @@ function startLot(cellar: CellarState, start: EntryOf<'lot-started'>): void {
     ...(start.vintage !== undefined && { vintage: start.vintage }),
     ...(start.origin !== undefined && { origin: start.origin }),
     ...(start.massKg !== undefined && { massKg: start.massKg }),
-    ...(start.health !== undefined && { health: start.health }),
     ...(start.kit !== undefined && { kit: start.kit })
   }
   cellar.lots.set(start.lotId, lot)

@@ -1,4 +1,4 @@
-export type { CellarFile, Draft, Entry, EntryOf, Fact, Health, PacketStep, ReadingQuantity, Stream, Style } from './entry'
+export type { CellarFile, Draft, Entry, EntryOf, Fact, PacketStep, ReadingQuantity, Stream, Style } from './entry'
 export { inOrder, standingFacts } from './corrections'
 export type { StandingFact } from './corrections'
 export { appendToCellar, foldCellar } from './fold'

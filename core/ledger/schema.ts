@@ -22,7 +22,6 @@ const common = {
 export const styleSchema = z.enum(['red', 'rose', 'white'])
 export const streamSchema = z.enum(['fresh', 'frozen', 'juice', 'kit', 'test', 'blend'])
 
-export const healthSchema = z.enum(['sound', 'some-rot', 'poor'])
 export const packetStepSchema = z.enum(['before-yeast', 'yeast', 'ferment', 'stabilise', 'clear'])
 
 const kit = z.strictObject({
@@ -45,7 +44,6 @@ const lotStarted = z.strictObject({
   volumeL: amountOrNone.describe('must or juice, L; 0 for a blend that is still to be filled'),
   volumeIs: z.enum(['measured', 'expected']),
   vesselId: id.optional(),
-  health: healthSchema.optional().describe('of the fruit: decides the first sulphite'),
   kit: kit.optional(),
   arrivalId: id.optional().describe('the expected arrival that this lot is')
 })

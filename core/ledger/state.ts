@@ -1,6 +1,6 @@
 import type { Composition } from '../acids'
 import type { DosePair } from '../sulphite'
-import type { EntryOf, Health, ReadingQuantity, Stream, Style } from './entry'
+import type { EntryOf, ReadingQuantity, Stream, Style } from './entry'
 
 /** A figure of a lot, with where it comes from. */
 export interface Figure {
@@ -51,7 +51,6 @@ export interface LotState {
   lastAt: string
   stage: Stage
   massKg?: number
-  health?: Health
   kit?: NonNullable<EntryOf<'lot-started'>['kit']>
   /** L */
   volume: Figure

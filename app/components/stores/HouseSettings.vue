@@ -1,4 +1,7 @@
 <script setup lang="ts">
+import { GRAMS_PER_TEASPOON, type SpoonedPowder } from '~~/core/units'
+import { materialName } from '~/wording/terms'
+
 const settings = useSettingsStore()
 const cellar = useCellarStore()
 const colorMode = useColorMode()
@@ -6,9 +9,14 @@ const step = useQuantityField({ kind: 'plain', unit: '', text: String(settings.v
 watch(() => step.value, (value) => {
   if (value !== undefined) settings.change({ scaleStepG: value })
 })
-const spoon = useQuantityField({ kind: 'plain', unit: '', text: settings.values.teaspoonG === undefined ? '' : String(settings.values.teaspoonG), limits: { min: 1, max: 12, words: 'A level teaspoon of powder weighs 1 to 12 g.' } })
+const POWDERS = Object.keys(GRAMS_PER_TEASPOON) as SpoonedPowder[]
+const powder = ref<SpoonedPowder>(settings.values.salt)
+const spoon = useQuantityField({ kind: 'plain', unit: '', limits: { min: 1, max: 12, words: 'A level teaspoon of powder weighs 1 to 12 g.' } })
+watch(powder, key => spoon.text = settings.values.spoons[key] === undefined ? '' : String(settings.values.spoons[key]), { immediate: true })
 watch(() => [spoon.value, spoon.empty], () => {
-  if (spoon.ok) settings.change({ teaspoonG: spoon.value })
+  if (!spoon.ok) return
+  const { [powder.value]: _, ...others } = settings.values.spoons
+  settings.change({ spoons: spoon.value === undefined ? others : { ...others, [powder.value]: spoon.value } })
 })
 const system = computed({ get: () => settings.values.system, set: system => settings.change({ system }) })
 const temperature = computed({ get: () => settings.values.temperature, set: temperature => settings.change({ temperature }) })
@@ -23,7 +31,8 @@ const name = computed({ get: () => settings.values.cellarName, set: cellarName =
     <div class="text"><label for="s-temperature">Temperature</label><select id="s-temperature" v-model="temperature"><option>°C</option><option>°F</option></select></div>
     <div class="text"><label for="s-sugar">Sugar of a must</label><select id="s-sugar" v-model="sugar"><option>°Brix</option><option>SG</option></select></div>
     <QuantityField label="Your scale steps by" :field="step" unit-label="g" hint="smaller doses are given as a stock solution" />
-    <QuantityField label="Your level teaspoon of sulphite weighs" :field="spoon" unit-label="g" hint="weigh it once; empty takes the usual 5.6 g" />
+    <div class="text"><label for="s-powder">Your own spoons, for</label><select id="s-powder" v-model="powder"><option v-for="p in POWDERS" :key="p" :value="p">{{ materialName(p) }}</option></select></div>
+    <QuantityField label="A level teaspoon of it weighs" :field="spoon" unit-label="g" :hint="`weigh it once; empty takes the usual ${GRAMS_PER_TEASPOON[powder]} g`" />
     <div class="text"><label for="s-theme">Light</label><select id="s-theme" v-model="colorMode.preference"><option value="system">As the device</option><option value="light">Light</option><option value="dark">Dark, for the cellar</option></select></div>
     <div class="text"><label for="s-name">Name of the cellar</label><input id="s-name" v-model="name" type="text" maxlength="80" autocomplete="off"></div>
     <p class="soft small">Kept on this device, not in the exported file.<template v-if="cellar.isDemo"> They hold for the demo and your own cellar.</template></p>

@@ -3,6 +3,7 @@ import { MUST_WINDOWS } from '~~/core/advice'
 import { ACIDS, END_POINT_PH } from '~~/core/acids'
 import type { Draft, Fact } from '~~/core/ledger'
 import type { Material } from '~~/core/must'
+import { sayWhere } from '~/wording/acid-map'
 import { MUST_MATERIAL, sayAcidsFinding, sayMiss } from '~/wording/acids'
 import { STYLE } from '~/wording/terms'
 
@@ -30,21 +31,40 @@ const rows = computed(() => {
     { name: 'Potassium', before: p.before.potassiumGPerL.toFixed(1), after: p.after.potassiumGPerL.toFixed(1), unit: 'g/L' }
   ].filter(r => r.before !== undefined)
 })
+const map = useAcidMap(() => bench.readings.value, () => lot.value, () => bench.sizes.value)
+const here = computed(() => prediction.value && { name: lot.value?.name ?? 'this must', ph: prediction.value.before.ph, ta: prediction.value.before.taGPerL, colour: lot.value ? wineColour(lot.value) : 'var(--must-red)' })
+const moved = computed(() => Object.values(bench.sizes.value).some(size => size > 0) || (changes.sucrose!.value ?? 0) > 0)
+const then = computed(() => prediction.value && moved.value ? { ph: prediction.value.after.ph, ta: prediction.value.after.taGPerL } : undefined)
+const myWindow = computed(() => map.windows.find(w => w.style === style.value)!)
+const impossible = computed(() => prediction.value?.findings.find(x => x.code.endsWith('implausible')))
+const { weigh } = useWeighing()
+/** Spoons, or the stock solution where the scale is too coarse. */
+const household = (material: Material, grams: number) => {
+  const w = weigh(material === 'sucrose' ? 'sugar' : material, grams)
+  return w.stockMl !== undefined ? `${w.stockMl.toFixed(1)} mL of a stock solution of 10 g in 100 mL` : w.spoons ? `about ${w.spoons.words}, level` : undefined
+}
+const finishing = computed(() => bench.planned.value.length > 0 && bench.planned.value.every(p => p.number === 2))
+// Sent here from crush day: the proposal is there when the page opens.
+onMounted(() => {
+  if (useRoute().query.find && bench.canFind.value) bench.find()
+})
 const amount = (a: { total: number, unit: 'g' | 'L' }) => a.unit === 'L' ? f.words(f.volume(a.total)) : f.words(f.powder(a.total))
 
 async function log() {
   const going = bench.planned.value.filter(p => p.field.value !== undefined && p.field.value > 0)
   bench.planned.value.forEach(p => p.field.touch())
   if (!lot.value || going.length === 0 || bench.planned.value.some(p => !p.field.ok)) return
+  const finished = finishing.value
   saving.value = true
   const drafts: Draft<Fact>[] = going.map(p => ({
-    type: 'addition', lotId: lot.value!.id, material: p.material === 'sucrose' ? 'sugar' : p.material, unit: p.unit, planned: Number(p.stage.toPrecision(4)), actual: p.field.value!, purpose: 'to correct the must', stage: { number: 1, of: 2 }
+    type: 'addition', lotId: lot.value!.id, material: p.material === 'sucrose' ? 'sugar' : p.material, unit: p.unit, planned: Number(p.stage.toPrecision(4)), actual: p.field.value!, purpose: 'to correct the must', stage: { number: p.number, of: 2 }
   }))
   const written = await cellar.log(drafts)
   saving.value = false
   if (!written) return
-  logged('Logged. Mix well, then measure again before the rest.')
-  await navigateTo(`/bench/measure?lot=${lot.value.id}`)
+  logged(finished ? 'Logged. Mix well, and taste it.' : 'Logged. Mix well, then measure again before the rest.')
+  const back = useRouter().currentRoute.value.query.back === 'crush'
+  await navigateTo(finished && back ? `/crush/${lot.value.id}` : `/bench/measure?lot=${lot.value.id}${back ? '&back=crush' : ''}`)
 }
 useHead({ title: 'Correct · Presk' })
 </script>
@@ -52,13 +72,17 @@ useHead({ title: 'Correct · Presk' })
 <template>
   <BenchFrame title="Correct the must" :lot="lot" @submit="log">
     <template #answer>
-      <template v-if="prediction">
+      <FindingNote v-if="impossible" tone="stop">{{ sayAcidsFinding(impossible) }}</FindingNote>
+      <AcidMap :here="here" :then="then" :dots="map.dots.value" :windows="map.windows" :arrows="map.arrows.value" :style="style" @size="bench.setSize" />
+      <p v-if="!prediction" class="soft">Give pH and TA, and the must appears on the map with all that can be done to it.</p>
+      <template v-else>
         <div class="row">
-          <FigureNumber label="pH would be" :shown="{ text: prediction.after.ph.toFixed(2), unit: '' }" origin="forecast" :uncertainty="prediction.after.phUncertainty.toFixed(2)" size="hero" />
-          <FigureNumber label="TA would be" :shown="f.acid(prediction.after.taGPerL)" origin="forecast" :uncertainty="prediction.after.taUncertaintyGPerL.toFixed(1)" size="hero" />
+          <FigureNumber label="pH would be" :shown="{ text: prediction.after.ph.toFixed(2), unit: '' }" origin="forecast" :uncertainty="prediction.after.phUncertainty.toFixed(2)" />
+          <FigureNumber label="TA would be" :shown="f.acid(prediction.after.taGPerL)" origin="forecast" :uncertainty="prediction.after.taUncertaintyGPerL.toFixed(1)" />
+          <FigureNumber v-if="prediction.after.brix !== undefined" label="Sugar" :shown="f.brix(prediction.after.brix)" origin="forecast" />
         </div>
+        <p>{{ sayWhere(then?.ph ?? prediction.before.ph, then?.ta ?? prediction.before.taGPerL, myWindow, moved) }} <span v-if="!moved" class="soft">Draw along an arrow, or type below.</span></p>
       </template>
-      <p v-else class="soft">Give pH and TA. Then try acid, carbonate, water or sugar, or let Presk look for the smallest set of additions.</p>
     </template>
     <template #inputs>
       <QuantityField label="pH" :field="fields.ph" />
@@ -73,8 +97,8 @@ useHead({ title: 'Correct · Presk' })
           <QuantityField v-for="t in TRY" :key="t.material" :label="MUST_MATERIAL[t.material]" :field="changes[t.material]!" :unit-label="t.unit" />
         </div>
         <div class="later">
-          <label class="check"><input v-model="bench.malolactic.value" type="checkbox"> after malolactic</label>
-          <label class="check"><input v-model="bench.cold.value" type="checkbox"> after weeks of cold at −2 °C</label>
+          <label class="check"><input :checked="bench.later.malolactic > 0" type="checkbox" @change="bench.later.malolactic = ($event.target as HTMLInputElement).checked ? 100 : 0"> after malolactic</label>
+          <label class="check"><input :checked="bench.later.cold > 0" type="checkbox" @change="bench.later.cold = ($event.target as HTMLInputElement).checked ? 22 : 0"> after weeks of cold at −2 °C</label>
         </div>
       </fieldset>
       <fieldset>
@@ -98,7 +122,7 @@ useHead({ title: 'Correct · Presk' })
           <thead><tr><td /><td>now</td><td>then</td><td /></tr></thead>
           <tbody><tr v-for="r in rows" :key="r.name"><th scope="row">{{ r.name }}</th><td>{{ r.before }}</td><td class="strong">{{ r.after }}</td><td class="soft small">{{ r.unit }}</td></tr></tbody>
         </table>
-        <FindingNote v-for="x in prediction.findings.filter(y => y.code !== 'malic-assumed')" :key="x.code" :tone="x.code.endsWith('implausible') ? 'stop' : 'ask'">{{ sayAcidsFinding(x) }}</FindingNote>
+        <FindingNote v-for="x in prediction.findings.filter(y => y.code !== 'malic-assumed' && y !== impossible)" :key="x.code">{{ sayAcidsFinding(x) }}</FindingNote>
         <p v-for="x in prediction.findings.filter(y => y.code === 'malic-assumed')" :key="x.code" class="soft small">{{ sayAcidsFinding(x) }}</p>
         <WorkingNote
           :steps="[{ what: 'Base to the end point', formula: `TA ${prediction.before.taGPerL.toFixed(2)} g/L ÷ 75.04`, result: `${(prediction.before.taGPerL / 75.04 * 1000).toFixed(1)} mmol/L` },
@@ -109,10 +133,10 @@ useHead({ title: 'Correct · Presk' })
         />
       </template>
       <div v-if="lot && bench.planned.value.length" class="actual sheet">
-        <h2>First stage: what went in</h2>
-        <p class="soft small">Three quarters of it now. Too much cannot be taken out.</p>
+        <h2>{{ finishing ? 'The rest: what went in' : 'First stage: what went in' }}</h2>
+        <p class="soft small">{{ finishing ? 'Measured again, so all of it now.' : 'Three quarters of it now. Too much cannot be taken out.' }} Dissolve it in some of the must; add it slowly.</p>
         <div class="tries">
-          <QuantityField v-for="p in bench.planned.value" :key="p.material" :label="MUST_MATERIAL[p.material]" :field="p.field" :unit-label="p.unit" :hint="`planned ${amount({ total: p.stage, unit: p.unit })}`" />
+          <QuantityField v-for="p in bench.planned.value" :key="p.material" :label="MUST_MATERIAL[p.material]" :field="p.field" :unit-label="p.unit" :hint="[`planned ${amount({ total: p.stage, unit: p.unit })}`, p.unit === 'g' ? household(p.material, p.stage) : undefined].filter(Boolean).join(', ')" />
         </div>
         <div class="go"><button type="button" class="textlink" @click="bench.takePlan()">Exactly as planned</button><UButton type="submit" size="xl" :loading="saving">Log it</UButton></div>
       </div>

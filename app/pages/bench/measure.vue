@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { judgeMust } from '~~/core/advice'
-import { TA_AS, standardiseTitrant, titrate } from '~~/core/acids'
+import { TA_AS, fitAcids, standardiseTitrant, titrate } from '~~/core/acids'
 import { correctHydrometer, potentialAlcohol, sugarScales } from '~~/core/hydrometry'
 import type { Draft, Fact, Style } from '~~/core/ledger'
+import { sayAcidsFinding } from '~/wording/acids'
 import { sayJudgement } from '~/wording/judgements'
 import { STYLE } from '~/wording/terms'
 
@@ -66,6 +67,11 @@ const judgements = computed(() => {
 })
 
 const fields = computed(() => [sugar, sampleC, ph, freeSo2, ...(byTitration.value ? [sampleMl, titrantMl, normality] : [ta])])
+/** A pH and a TA that no must or wine has together: one of the two is misread. */
+const impossible = computed(() => {
+  if (ph.value === undefined || taGPerL.value === undefined || taGPerL.value < 2) return undefined
+  return withinLimits(() => fitAcids({ ph: ph.value!, taGPerL: taGPerL.value! }).findings.find(x => x.code.endsWith('implausible')))
+})
 const nothing = computed(() => sugar.empty && ph.empty && freeSo2.empty && sampleC.empty && (byTitration.value ? titrantMl.empty : ta.empty))
 const tried = ref(false)
 
@@ -83,7 +89,7 @@ async function log() {
   if (!written) return
   const { id, name } = lot.value
   logged(`${written.length} ${written.length === 1 ? 'reading' : 'readings'} logged for ${name}`)
-  await navigateTo(`/lots/${id}`)
+  await navigateTo(useRouter().currentRoute.value.query.back === 'crush' ? `/crush/${id}` : `/lots/${id}`)
 }
 
 function drafts(lotId: string): Draft<Fact>[] {
@@ -145,6 +151,7 @@ useHead({ title: 'Measure · Presk' })
       </div>
     </section>
     <section class="results" aria-live="polite">
+      <FindingNote v-if="impossible" tone="stop">{{ sayAcidsFinding(impossible) }}</FindingNote>
       <FindingNote v-if="!isMust && !degassed && (taGPerL !== undefined || ph.value !== undefined) && lot?.stage === 'fermenting'">Gas makes TA read too high and pH too low, and lifts a hydrometer. Shake it out first.</FindingNote>
       <FindingNote v-if="byRefractometer && lot?.stage === 'fermenting'" tone="stop">A refractometer counts alcohol as sugar: use the hydrometer, or the bench’s Alcohol page to correct it.</FindingNote>
       <div v-if="scales" class="scales">

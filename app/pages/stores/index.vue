@@ -3,13 +3,16 @@ useHead({ title: 'Stores · Presk' })
 </script>
 
 <template>
-  <div class="stores">
-    <section>
-      <h1>Stores</h1>
-      <DataInOut />
-      <InstrumentShelf />
-    </section>
-    <HouseSettings />
+  <div>
+    <StoresTabs />
+    <div class="stores">
+      <section>
+        <h1>Stores</h1>
+        <DataInOut />
+        <InstrumentShelf />
+      </section>
+      <HouseSettings />
+    </div>
   </div>
 </template>
 

@@ -1,0 +1,326 @@
+import { readFileSync } from 'node:fs'
+import type { Locator, Page } from '@playwright/test'
+import { expect, expectAccessible, openDemo, ownCellar, test } from './fixtures'
+
+/** Counts what a person does: a tap, or a value typed into a field. */
+class Hands {
+  done = 0
+  async tap(target: Locator): Promise<void> {
+    this.done++
+    await target.click()
+  }
+
+  async enter(target: Locator, text: string): Promise<void> {
+    this.done++
+    await target.fill(text)
+  }
+}
+const button = (page: Page, name: string | RegExp) => page.getByRole('button', { name })
+const link = (page: Page, name: string | RegExp) => page.getByRole('link', { name, exact: typeof name === 'string' })
+const box = (page: Page, name: string | RegExp) => page.getByRole('textbox', { name, exact: typeof name === 'string' })
+const station = (page: Page, name: RegExp) => page.getByRole('listitem').filter({ has: page.getByRole('link', { name }) })
+
+/** A vessel that stands on the shelf before crush day. */
+async function bin(page: Page): Promise<void> {
+  await page.goto('/cellar')
+  await box(page, 'What you call it').fill('Big bin')
+  await page.getByLabel('Kind').selectOption('Fermenting bin')
+  await box(page, 'Holds').fill('150')
+  await button(page, 'Add it').click()
+  await expect(page.getByRole('link', { name: 'Big bin, empty' })).toBeVisible()
+}
+
+for (const size of [{ width: 1280, height: 800 }, { width: 390, height: 844 }]) {
+  test(`the red of the demo goes from arrival to pitched yeast in 25 taps and entries at ${size.width} × ${size.height}`, async ({ page }) => {
+    test.slow()
+    await page.setViewportSize(size)
+    await page.clock.install({ time: new Date('2026-10-03T08:00:00') })
+    await ownCellar(page)
+    await bin(page)
+    await page.goto('/lots/new')
+    const hands = new Hands()
+    await hands.enter(box(page, 'Name'), 'Tempranillo')
+    await hands.enter(box(page, 'Fruit'), '118')
+    await expect(page.getByText(/65\.2 to 88\.2 L/)).toBeVisible()
+    await hands.tap(page.getByRole('radio', { name: /Big bin.*fits/ }))
+    await hands.tap(button(page, 'Start the lot'))
+    await expect(page.getByRole('heading', { name: 'First sulphite' })).toBeVisible()
+    await expect(page.getByText(/Sulphite powder and its gas/)).toBeVisible()
+    await hands.tap(button(page, '4.0 g went in'))
+
+    await hands.tap(link(page, 'Measure'))
+    await hands.enter(box(page, 'Sugar'), '24,6')
+    await hands.enter(box(page, 'Sample temperature'), '17')
+    await hands.enter(box(page, 'pH'), '3.71')
+    await hands.enter(box(page, 'Titratable acidity (TA)'), '5.5')
+    await hands.tap(button(page, 'Log for Tempranillo'))
+
+    await page.clock.fastForward('01:00:00')
+    await hands.tap(link(page, 'Try it on the map'))
+    await expect(page.getByRole('slider', { name: 'Try tartaric acid' })).toHaveAttribute('aria-valuetext', /0\.8\d? g\/L/)
+    await page.getByText('Show the working').first().click()
+    await hands.tap(button(page, 'Exactly as planned'))
+    await hands.tap(button(page, 'Log it'))
+    await page.clock.fastForward('01:00:00')
+    await hands.enter(box(page, 'pH'), '3.65')
+    await hands.enter(box(page, 'Titratable acidity (TA)'), '5.9')
+    await hands.tap(button(page, 'Log for Tempranillo'))
+
+    await expect(page.getByRole('heading', { name: 'Finish the correction' })).toBeVisible()
+    await hands.tap(link(page, 'See the rest'))
+    await expect(page.getByRole('heading', { name: 'The rest: what went in' })).toBeVisible()
+    await hands.tap(button(page, 'Exactly as planned'))
+    await hands.tap(button(page, 'Log it'))
+    await expect(page.getByText(/Sulphite is still strong in it: wait/)).toBeVisible()
+    expect(await page.evaluate(() => document.documentElement.scrollWidth - innerWidth), 'nothing runs off the side').toBeLessThanOrEqual(0)
+
+    await page.clock.fastForward('11:00:00')
+    await hands.tap(link(page, 'Prepare the yeast'))
+    await hands.tap(button(page, 'The water is warm: begin'))
+    await expect(page.getByRole('heading', { name: /192 mL of water at 38 °C/ })).toBeVisible()
+    await page.reload()
+    await page.clock.fastForward('01:10:00')
+    await expect(page.getByRole('heading', { name: /^Pitch, at 22/ })).toBeVisible()
+    await hands.tap(button(page, '19.2 g are in the must'))
+    await expect(page.getByText('The yeast is in: crush day is over for this lot.')).toBeVisible()
+    expect(hands.done).toBeLessThanOrEqual(25)
+
+    await link(page, 'the lot’s page').click()
+    await expect(page.getByText(/tartaric acid went in.*to correct the must/)).toHaveCount(2)
+    await expect(page.getByText(/Yeast pitched: .*19\.2 g/)).toBeVisible()
+  })
+}
+
+test('a frozen white thaws, gets its sulphite, settles, and its enzyme waits for the sulphite', async ({ page }) => {
+  await page.clock.install({ time: new Date('2026-10-03T08:00:00') })
+  await ownCellar(page)
+  await page.getByRole('radio', { name: /Frozen must or juice/ }).check()
+  await page.getByRole('radio', { name: 'White' }).check()
+  await box(page, 'Name').fill('Albariño')
+  await box(page, 'Volume').fill('40')
+  await button(page, 'Start the lot').click()
+  await button(page, 'It is thawing now').click()
+  // Sulphite goes in while it thaws; the clock runs on beside it.
+  await expect(page.getByRole('heading', { name: 'First sulphite' })).toBeVisible()
+  await link(page, /^Thaw: 12 h to go/).click()
+  await expect(page.getByRole('img', { name: /gone of 12 to 48 hours/ })).toBeVisible()
+  await page.clock.fastForward('13:00:00')
+  await link(page, /^Sulphite: now/).click()
+  await button(page, '2.1 g went in').click()
+  await page.clock.fastForward('00:20:00')
+  await link(page, /^Settle: now/).click()
+  await button(page, 'It is settling now').click()
+  await link(page, /^Enzyme: in 5/).click()
+  await expect(page.getByText(/would spoil the enzyme: wait 5\.\d h more/)).toBeVisible()
+  await expect(button(page, '1.2 g went in')).toBeDisabled()
+  await page.clock.fastForward('06:00:00')
+  await expect(page.getByText(/would spoil the enzyme/)).toBeHidden()
+  await button(page, '1.2 g went in').click()
+  await expect(page.getByRole('link', { name: /^Enzyme: today/ })).toBeVisible()
+  await expect(page.getByRole('link', { name: /^Settle: 18 h to go/ })).toBeVisible()
+  for (let day = 0; day < 3; day++) await page.clock.fastForward('24:00:00')
+  await link(page, /^Settle: ended/).click()
+  await expect(page.getByText(/Its time is up/)).toBeVisible()
+})
+
+test('a kit is watered in stages to its gravity; too much water is called too much', async ({ page }) => {
+  await ownCellar(page)
+  await page.getByRole('radio', { name: /Kit or concentrate/ }).check()
+  await box(page, 'Name').fill('Barbera kit')
+  await box(page, 'Volume').fill('16')
+  await box(page, 'Water it to').fill('1.085')
+  await box(page, 'Mark on the pail').fill('24')
+  await button(page, 'The usual four').click()
+  await button(page, 'Start the lot').click()
+  await link(page, 'Measure').click()
+  await box(page, 'Sugar').fill('1.122 sg')
+  await button(page, 'Log for Barbera kit').click()
+
+  await expect(page.getByText(/Too much water cannot be taken out/).first()).toBeVisible()
+  await expect(page.getByText(/The mark at 24 L is a hint: filled to it, it would measure about 1\.081/)).toBeVisible()
+  await button(page, /^5\.\d+ L went in$/).click()
+  await expect(station(page, /^Water: now/)).toBeVisible()
+  await box(page, 'Gravity, stirred to the bottom').fill('1.092')
+  await button(page, 'Log the gravity').click()
+  // Nobody listens: two litres too many.
+  await box(page, 'Or another amount').fill('3.6')
+  await button(page, 'Log that').click()
+  await box(page, 'Gravity, stirred to the bottom').fill('1.078')
+  await button(page, 'Log the gravity').click()
+  await expect(page.getByText('Too much water is in it.')).toBeVisible()
+  await expect(page.getByText('This is not how it should be', { exact: false })).toBeVisible()
+  await expect(page.getByText(/No more water/)).toBeHidden()
+  await button(page, 'Keep it as it is').click()
+  await button(page, 'Bentonite is in').click()
+  await expect(page.getByRole('link', { name: /^Yeast: now/ })).toBeVisible()
+})
+
+test('a shortage shows up when a fourth lot is expected, before its crush day', async ({ page }) => {
+  await ownCellar(page)
+  await page.goto('/stores/supplies')
+  await page.getByLabel('What', { exact: true }).selectOption('yeast')
+  await box(page, 'How much').fill('46')
+  await button(page, 'Put it in').click()
+  const expectFruit = async (name: string, kg: string) => {
+    await page.goto('/crush')
+    await button(page, 'Something else is coming').click()
+    await box(page, 'What is coming').fill(name)
+    await box(page, 'How much').fill(kg)
+    await button(page, 'Note it').click()
+    await expect(page.getByRole('link', { name: `${name} is here` })).toBeVisible()
+  }
+  const yeast = () => page.getByRole('button', { name: /^Yeast/ })
+  // 0.65 L of juice a kilogram at 0.25 g/L: 80 kg want 13 g.
+  for (const name of ['Tempranillo', 'Grenache', 'Graciano']) await expectFruit(name, '80')
+  await page.goto('/stores/supplies')
+  await expect(yeast()).toContainText('39 g needed')
+  await expect(yeast()).toContainText('enough')
+  await expectFruit('Mencía', '80')
+  await expect(page.getByText(/Not enough for all lots:/)).toBeVisible()
+  await page.goto('/stores/supplies')
+  await expect(yeast()).toContainText('52 g needed')
+  await expect(yeast()).toContainText('6.0 g short')
+  await yeast().click()
+  await expect(page.getByText(/make a starter for all of them in \d+ hours/)).toBeVisible()
+  await expect(page.getByRole('cell', { name: '13 g' }).first()).toBeVisible()
+  await expectAccessible(page, 'supplies, one opened')
+})
+
+test('a pH and a TA that cannot belong together are told at the reading and on the map', async ({ page }) => {
+  await openDemo(page, '/bench/measure?lot=lot-tempranillo')
+  await box(page, 'pH').fill('3.9')
+  await box(page, 'Titratable acidity (TA)').fill('12')
+  await expect(page.getByText(/This pH and TA together would need .* potassium/)).toBeVisible()
+  await page.goto('/bench/correct?lot=lot-tempranillo')
+  await box(page, 'pH').fill('3.9')
+  await box(page, 'TA').fill('12')
+  await expect(page.getByText(/This pH and TA together would need .* potassium/)).toBeVisible()
+})
+
+test('the map of acids is read and moved by hand and by keyboard', async ({ page }) => {
+  await openDemo(page, '/bench/correct?lot=lot-tempranillo')
+  await expect(page.getByText('It stands right of the window for a red, and below it', { exact: false })).toBeVisible()
+  const acid = page.getByRole('slider', { name: 'Try tartaric acid' })
+  await acid.focus()
+  for (let i = 0; i < 12; i++) await page.keyboard.press('ArrowRight')
+  await expect(acid).toHaveAttribute('aria-valuetext', '1.2 g/L')
+  const typed = page.getByRole('group', { name: 'Try, for each litre' }).getByRole('textbox', { name: 'Tartaric acid' })
+  await expect(typed).toHaveValue('1.2')
+  await expect(page.getByText('There it would stand in the window for a red.')).toBeVisible()
+  await page.keyboard.press('Home')
+  await expect(typed).toHaveValue('')
+  // By hand: from the must out along the arrow to its tip.
+  const frame = (await acid.locator('path').first().boundingBox())!
+  await page.mouse.move(frame.x + frame.width * 0.5, frame.y + frame.height * 0.5)
+  await page.mouse.down()
+  await page.mouse.move(frame.x, frame.y, { steps: 8 })
+  await page.mouse.up()
+  await expect(typed).toHaveValue('3')
+  await page.getByRole('slider', { name: 'Try malolactic' }).press('End')
+  await expect(page.getByRole('checkbox', { name: 'after malolactic' })).toBeChecked()
+})
+
+test('the yeast run rings on after a reload and goes out as a calendar file', async ({ page }) => {
+  await page.clock.install({ time: new Date() })
+  await openDemo(page, '/crush/lot-albarino/yeast')
+  await expect(page.getByText(/Sulphite went in less than 12 hours ago: wait/)).toBeVisible()
+  await box(page, 'Must temperature').fill('50')
+  await button(page, 'The water is warm: begin').click()
+  await expect(page.getByText('A must lies between 2 and 40 °C.')).toBeVisible()
+  await box(page, 'Must temperature').fill('14')
+  await button(page, 'The water is warm: begin').click()
+  await expect(page.getByRole('timer')).toBeVisible()
+  const waiting = page.waitForEvent('download')
+  await button(page, 'Calendar file with alarms').click()
+  const calendar = readFileSync(await (await waiting).path(), 'utf8')
+  expect(calendar.match(/BEGIN:VEVENT/g)!.length).toBeGreaterThanOrEqual(6)
+  expect(calendar).toContain('BEGIN:VALARM')
+  await page.clock.fastForward('22:00')
+  await expect(page.getByRole('heading', { name: /^Stir in \d+ mL of must/ })).toBeVisible()
+  await page.reload()
+  await expect(page.getByRole('heading', { name: /^Stir in \d+ mL of must/ })).toBeVisible()
+  await expectAccessible(page, 'the yeast run')
+})
+
+test('a block is watched, sampled and argued over before its harvest', async ({ page }) => {
+  await page.clock.install({ time: new Date('2026-09-01T09:00:00') })
+  await ownCellar(page)
+  await page.goto('/harvest')
+  await button(page, 'Watch it').click()
+  await expect(page.getByText('A block needs a name', { exact: false })).toBeVisible()
+  await box(page, 'Vineyard or rows').fill('Hillside')
+  await button(page, 'Watch it').click()
+  await expect(page.getByRole('heading', { name: 'Sample it' })).toBeVisible()
+  for (const [brix, ph, ta] of [['19', '3.42', '9.5'], ['20', '3.5', '8.7'], ['21', '3.58', '7.9']] as const) {
+    await box(page, 'Sugar').fill(brix)
+    await box(page, 'pH').fill(ph)
+    await box(page, 'TA').fill(ta)
+    await button(page, 'Log the sample').click()
+    await expect(page.getByRole('cell', { name: ph })).toBeVisible()
+    for (let day = 0; day < 4; day++) await page.clock.fastForward('24:00:00')
+  }
+  // 0.25 °Brix a day: 22 is reached on the fourth day after the last sample, which is today.
+  await expect(page.getByRole('heading', { name: 'Sugar is there' })).toBeVisible()
+  await expect(page.getByRole('row', { name: /pH 3\.80 is passed/ })).toContainText('Sun 20 Sept')
+  await page.getByLabel('About').selectOption('Weather')
+  await box(page, 'In a few words').fill('Rain from Thursday')
+  await button(page, 'Note it').click()
+  await expect(page.getByText('Weather: Rain from Thursday')).toBeVisible()
+})
+
+test('a test ferment has its week as a protocol', async ({ page }) => {
+  await ownCellar(page)
+  await page.getByRole('radio', { name: /Test ferment/ }).check()
+  await box(page, 'Name').fill('Smoke trial')
+  await box(page, 'Fruit').fill('5')
+  await button(page, 'Start the lot').click()
+  await expect(page.getByText(/1\.7 mL of stock solution \(0\.17 g\)/)).toBeVisible()
+  await button(page, 'In, as planned').click()
+  await expect(page.getByText('0.97 g', { exact: true }).first()).toBeVisible()
+  await button(page, 'In, as planned').click()
+  await expect(page.getByRole('heading', { name: 'The end test' })).toBeVisible()
+  await link(page, 'Lots').first().click()
+  await page.getByRole('link', { name: /Smoke trial/ }).first().click()
+  await expect(page.getByText(/Yeast pitched: yeast of the test/)).toBeVisible()
+})
+
+test('crush day is done from the keyboard alone', async ({ page }) => {
+  await page.clock.install({ time: new Date('2026-10-03T08:00:00') })
+  await ownCellar(page)
+  const tabTo = async (name: RegExp) => {
+    for (let i = 0; i < 60; i++) {
+      await page.keyboard.press('Tab')
+      const named = await page.evaluate(() => {
+        const at = document.activeElement as HTMLInputElement | null
+        return at?.getAttribute('aria-label') ?? at?.labels?.[0]?.textContent ?? at?.textContent ?? ''
+      })
+      if (name.test(named.trim())) return
+    }
+    throw new Error(`nothing named ${name} can be reached by Tab`)
+  }
+  await tabTo(/^Name$/)
+  await page.keyboard.type('Grenache')
+  await tabTo(/^Fruit$/)
+  await page.keyboard.type('60')
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('heading', { name: 'First sulphite' })).toBeVisible()
+  await tabTo(/g went in$/)
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('heading', { name: 'Measure the must' })).toBeVisible()
+  await tabTo(/^Measure$/)
+  await page.keyboard.press('Enter')
+  for (const [field, value] of [[/^Sugar$/, '24'], [/^pH$/, '3.5'], [/^Titratable acidity/, '6.5']] as const) {
+    await tabTo(field)
+    await page.keyboard.type(value)
+  }
+  await page.keyboard.press('Enter')
+  await expect(page.getByText(/Sulphite is still strong in it/)).toBeVisible()
+  await page.clock.fastForward('13:00:00')
+  await tabTo(/^Prepare the yeast$/)
+  await page.keyboard.press('Enter')
+  await tabTo(/^The water is warm: begin$/)
+  await page.keyboard.press('Enter')
+  await tabTo(/g are in the must$/)
+  await page.keyboard.press('Enter')
+  await expect(page.getByText('The yeast is in: crush day is over for this lot.')).toBeVisible()
+})
