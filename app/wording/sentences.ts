@@ -40,7 +40,7 @@ export function sayFact(fact: Fact, f: Format, names: Names): string {
     case 'block-noted': return `Noted of the block: ${fact.text}`
     case 'supply-stocked': return `${trim(fact.amount)} ${fact.unit} of ${materialName(fact.material)} came into the store.`
     case 'supply-counted': return `Counted in the store: ${trim(fact.left)} left.`
-    case 'task-ended': return `${sayTask(fact.task)}: ${fact.outcome === 'done' ? 'done' : 'put off'}${fact.note ? `, ${fact.note}` : ''}.`
+    case 'task-ended': return `${sayTask(fact.task)}: ${fact.outcome === 'done' ? 'done' : fact.task.startsWith('crush:') ? 'left out' : 'put off'}${fact.note ? `, ${fact.note}` : ''}.`
   }
 }
 

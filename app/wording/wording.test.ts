@@ -53,6 +53,13 @@ describe('the ledger speaks in sentences', () => {
       '22.2 L moved from Pail to Glass, 0.8 L left behind.'
     ],
     [{ type: 'bottling', lotId, bottles: [{ sizeMl: 750, count: 40 }, { sizeMl: 375, count: 6 }] }, 'Bottled: 40 of 750 mL, 6 of 375 mL.'],
+    [{ type: 'arrival-expected', arrivalId: 'a', name: 'Graciano', stream: 'fresh', style: 'red', massKg: 64, on: '2026-10-03' }, 'Graciano expected on Sat 3 Oct: fresh grapes.'],
+    [{ type: 'block-sampled', blockId: 'b', brix: 21.9, ph: 3.57, taste: 'plums' }, 'Sampled: 21.9 °Brix, pH 3.57, plums.'],
+    [{ type: 'supply-stocked', supplyId: 's', material: 'tartaric', unit: 'g', amount: 90 }, '90 g of tartaric acid came into the store.'],
+    [{ type: 'supply-counted', supplyId: 's', left: 12 }, 'Counted in the store: 12 left.'],
+    [{ type: 'task-ended', lotId, task: 'crush:settle', outcome: 'skipped' }, 'Leave it to settle: left out.'],
+    [{ type: 'task-ended', lotId, task: 'packet:0', outcome: 'done', note: 'Bentonite' }, 'Packet 1: done, Bentonite.'],
+    [{ type: 'operation', lotId, what: 'rehydrate', plan: { yeastG: 19, mustC: 20 } }, 'Yeast set to rehydrate.'],
     [{ type: 'vessel-added', vesselId: 'v', name: 'Glass', kind: 'demijohn', capacityL: 23 }, 'Vessel Glass, 23 L.'],
     [{ type: 'vessel-cared', vesselId: 'Glass', what: 'sanitised' }, 'Glass sanitised.'],
     [{ type: 'instrument-added', instrumentId: 'i', name: 'Scale', kind: 'scale' }, 'Instrument Scale.'],

@@ -18,7 +18,8 @@ export interface BlendPart {
 /** The same figures of the whole; one is absent when a part does not say it. */
 export type Blend = BlendPart
 
-const MEASURES = ['abv', 'malicGPerL', 'freeSo2MgPerL', 'totalSo2MgPerL'] as const
+/** Measures that mix by volume, with what they can be: % vol, g/L, mg/L. */
+const MEASURES = { abv: 25, malicGPerL: 15, freeSo2MgPerL: 500, totalSo2MgPerL: 1000 } as const
 
 /**
  * What a blend of lots should measure: gravity by mass, alcohol and sulphite by volume, pH and TA by the acid equilibrium
@@ -44,8 +45,8 @@ export function blendOf(parts: readonly BlendPart[]): Blend {
   const blend: Blend = { volumeL }
   const sg = mean(p => p.sg === undefined ? p.brix === undefined ? undefined : sgFromBrix(p.brix) : within('sg', p.sg, 0.97, 1.22))
   if (sg !== undefined) Object.assign(blend, { sg, brix: brixFromSg(sg) })
-  for (const measure of MEASURES) {
-    const value = mean(p => p[measure])
+  for (const measure of Object.keys(MEASURES) as (keyof typeof MEASURES)[]) {
+    const value = mean(p => p[measure] === undefined ? undefined : within(measure, p[measure], 0, MEASURES[measure]))
     if (value !== undefined) blend[measure] = value
   }
   return { ...blend, ...blendedAcids(parts) }

@@ -65,6 +65,9 @@ describe('blends', () => {
     expect(b.taGPerL).toBeCloseTo(7, 1)
     expect('abv' in b).toBe(false)
   })
+  it.each([['abv', 26], ['malicGPerL', -1], ['freeSo2MgPerL', 501], ['totalSo2MgPerL', 1001]] as const)('a part with %s of %d is refused', (measure, value) => {
+    expect(() => blendOf([{ volumeL: 1, [measure]: value }, { volumeL: 1, [measure]: 1 }])).toThrow(LimitError)
+  })
   it('one part is no blend', () => expect(() => blendOf([{ volumeL: 1 }])).toThrow(LimitError))
 })
 

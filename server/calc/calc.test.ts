@@ -17,7 +17,9 @@ describe('the calculations over HTTP', () => {
     ['sulphite-dose', { ph: 3.5, volumeL: 100, targetFreeMgPerL: 30, freeMgPerL: 10, salt: 'sodium-metabisulphite', boundShare: 0.5 }, { addMgPerL: 40, grams: 5.93 }],
     ['water-addition', { volumeL: 20, brix: 26, targetBrix: 24 }, { litres: 1.85 }], ['sugar-addition', { volumeL: 20, brix: 20, targetBrix: 22, with: 'sucrose' }, { grams: 554 }],
     ['blend', { parts: [{ volumeL: 10, abv: 12 }, { volumeL: 30, abv: 14 }] }, { abv: 13.5, volumeL: 40 }], ['yeast-pitch', { volumeL: 80 }, { yeastG: 20, waterMl: 200 }],
-    ['free-so2', { method: 'aspiration', sampleMl: 20, titrantMl: 2, normality: 0.01 }, { freeMgPerL: 32 }], ['potential-alcohol', { brix: 20 }, { abv: 11.4 }]
+    ['first-sulphite', { juiceL: 76.7, health: 'sound', style: 'red' }, { mgPerL: 30, grams: 3.99 }], ['vessel-fit', { capacityL: 150, litres: 100, room: 'cap' }, { neededL: 125 }],
+    ['kit-water', { volumeL: 16, sg: 1.122, targetSg: 1.085 }, { expectSg: 1.092 }], ['arrival-yield', { stream: 'frozen', style: 'white', amount: 40 }, { mustL: 40 }], ['enzyme', { volumeL: 40 }, { grams: 1.2 }],
+    ['clock', { kind: 'settle', begunAt: '2026-10-01T08:00:00Z', now: '2026-10-02T02:00:00Z' }, { hoursGone: 18 }], ['test-ferment', {}, { juiceL: 3.25 }], ['free-so2', { method: 'aspiration', sampleMl: 20, titrantMl: 2, normality: 0.01 }, { freeMgPerL: 32 }], ['potential-alcohol', { brix: 20 }, { abv: 11.4 }]
   ])('%s %j', (name, body, wanted) => {
     for (const [field, value] of Object.entries(wanted)) expect(answer(name, body)[field], field).toBeCloseTo(value, value > 100 ? 0 : 1)
   })
@@ -26,6 +28,13 @@ describe('the calculations over HTTP', () => {
     expect(a.before).toMatchObject({ ph: expect.closeTo(3.71, 5), taGPerL: expect.closeTo(5.5, 5) })
     expect(a.after!.ph).toBeLessThan(3.6)
     expect(a.findings).toBeInstanceOf(Array)
+  })
+  it('ripening answers lines and days, acid-ways the way of each move', () => {
+    const now = '2026-09-05T12:00:00Z'
+    expect(answer('ripening', { samples: [{ at: '2026-09-01T12:00:00Z', brix: 20 }, { at: now, brix: 21 }], style: 'red', now }).crossings![0]).toMatchObject({ quantity: 'brix', day: expect.closeTo(4, 6) })
+    const ways = answer('acid-ways', { ph: 3.7, taGPerL: 5.5, steps: 3 })
+    expect(Object.keys(ways)).toEqual(['tartaric', 'potassium-bicarbonate', 'water', 'malolactic', 'cold'])
+    expect(ways.tartaric).toHaveLength(4)
   })
   it('targets takes a list or limits of what there is', () => {
     const windows = { ph: { min: 3.3, max: 3.6 }, ta: { min: 6, max: 7.5 } }
@@ -36,7 +45,7 @@ describe('the calculations over HTTP', () => {
   it.each([
     ['sulphite-dose', { ph: 35, volumeL: 23, targetFreeMgPerL: 30, salt: 'potassium' }, 'ph'], ['sulphite-dose', { ph: 3.5, volumeL: 23, salt: 'potassium' }, 'targetMolecularMgPerL'],
     ['sulphite-dose', { ph: '3.5', volumeL: 23, targetFreeMgPerL: 30 }, 'ph'], ['titration', { sampleMl: 0, titrantMl: 6, normality: 0.2 }, 'sampleMl'], ['sugar-scales', { value: 20, scale: 'bricks' }, 'scale'],
-    ['sugar-scales', { value: 20, scale: 'brix', more: 1 }, 'more'], ['blend', { parts: [{ volumeL: 1 }] }, 'parts'], ['acids', { ph: 3.5, taGPerL: 6, changes: [{ kind: 'tartaric', gPerL: 'x' }] }, 'changes.0.gPerL'], ['alcohol', null, 'body']
+    ['sugar-scales', { value: 20, scale: 'brix', more: 1 }, 'more'], ['blend', { parts: [{ volumeL: 1 }] }, 'parts'], ['acids', { ph: 3.5, taGPerL: 6, changes: [{ kind: 'tartaric', gPerL: 'x' }] }, 'changes.0.gPerL'], ['alcohol', null, 'body'], ['kit-water', { volumeL: 16, sg: 1.122, targetSg: 1.2 }, 'targetSg'], ['clock', { kind: 'settle', begunAt: 'noon', now: 'now' }, 'begunAt'], ['test-ferment', { massKg: 90 }, 'massKg']
   ])('%s %j is refused at %s', (name, body, field) => {
     const result = run(name, body)
     expect(result.ok ? 'taken' : result.refusal.field).toBe(field)

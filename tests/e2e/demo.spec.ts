@@ -1,6 +1,6 @@
 import { expect, expectAccessible, openDemo, test } from './fixtures'
 
-const PAGES = ['/', '/lots', '/lots/lot-grenache', '/lots/new', '/bench', '/bench/measure?lot=lot-tempranillo', '/bench/sulphite?lot=lot-tempranillo', '/bench/correct?lot=lot-tempranillo', '/bench/sweeten', '/bench/yeast?lot=lot-tempranillo', '/bench/alcohol?lot=lot-grenache', '/bench/blend', '/bench/free-so2?lot=lot-grenache', '/cellar', '/stores']
+const PAGES = ['/', '/lots', '/lots/lot-grenache', '/lots/new', '/bench', '/bench/measure?lot=lot-tempranillo', '/bench/sulphite?lot=lot-tempranillo', '/bench/correct?lot=lot-tempranillo', '/bench/sweeten', '/bench/yeast?lot=lot-tempranillo', '/bench/alcohol?lot=lot-grenache', '/bench/blend', '/bench/free-so2?lot=lot-grenache', '/cellar', '/stores', '/stores/supplies', '/harvest', '/crush', '/crush/lot-tempranillo', '/crush/lot-tempranillo?step=true-volume', '/crush/lot-albarino', '/crush/lot-albarino?step=enzyme', '/crush/lot-albarino/yeast']
 
 for (const theme of ['light', 'dark'] as const) {
   test(`every view passes the accessibility checker in the ${theme} theme`, async ({ page }) => {

@@ -2,12 +2,19 @@ import { readFileSync } from 'node:fs'
 import type { Page } from '@playwright/test'
 import { expect, ownCellar, test } from './fixtures'
 
+/** From the steps of a new lot to its measuring, whatever stands before it. */
+async function toMeasuring(page: Page): Promise<void> {
+  await page.getByRole('link', { name: /^Measure: / }).click()
+  await page.getByRole('link', { name: 'Measure', exact: true }).click()
+}
+
 /** A must from arrival to logged sulphite, as somebody would do it. */
 async function tempranillo(page: Page): Promise<void> {
   await page.getByRole('textbox', { name: 'Name' }).fill('Tempranillo')
   await page.getByRole('textbox', { name: 'Fruit' }).fill('118')
   await expect(page.getByText('76.7 L').first()).toBeVisible()
   await page.getByRole('button', { name: 'Start the lot' }).click()
+  await toMeasuring(page)
   await expect(page.getByRole('heading', { name: 'Measure' })).toBeVisible()
   await page.getByRole('textbox', { name: 'Sugar' }).fill('24,6')
   await page.getByRole('textbox', { name: 'Sample temperature' }).fill('17')
@@ -17,8 +24,8 @@ async function tempranillo(page: Page): Promise<void> {
   await expect(page.getByText('pH is high.')).toBeVisible()
   await expect(page.getByText('TA is low.')).toBeVisible()
   await page.getByRole('button', { name: 'Log for Tempranillo' }).click()
-  await expect(page.getByRole('heading', { name: /^Tempranillo/ })).toBeVisible()
-  await page.getByRole('link', { name: 'Work out the dose' }).click()
+  await page.getByRole('link', { name: 'the lot’s page' }).click()
+  await page.getByRole('link', { name: 'Sulphite', exact: true }).click()
   await expect(page.getByText('8.0', { exact: true })).toBeVisible()
   await page.getByText('Show the working').click()
   await expect(page.getByText('0.5 × (1 + 10^(3.71 − 1.81))')).toBeVisible()
@@ -37,7 +44,8 @@ for (const size of [{ width: 1280, height: 800 }, { width: 390, height: 844 }]) 
     await page.reload()
     await expect(page.getByText(/8\.2 g of potassium metabisulphite/)).toBeVisible()
     await expect(page.getByText('TA 5.5 g/L, 7.3 mL of 0.1 N on 10 mL.')).toBeVisible()
-    await expect(page.getByText(/Wait 12 h before yeast/)).toBeVisible()
+    await page.getByRole('link', { name: 'Try it on the map' }).click()
+    await expect(page.getByRole('link', { name: /^Yeast: in 12 h/ })).toBeVisible()
   })
 }
 
@@ -53,6 +61,7 @@ test('a second and third lot stand beside it, and the whole cellar moves to an e
   await page.getByLabel('Kind').selectOption('Steel tank')
   await page.getByRole('textbox', { name: 'Holds' }).fill('50')
   await page.getByRole('button', { name: 'Start the lot' }).click()
+  await toMeasuring(page)
   await page.getByLabel('Unit of Sugar').selectOption('SG')
   await page.getByRole('textbox', { name: 'Sugar' }).fill('1089')
   await page.getByRole('textbox', { name: 'Sample temperature' }).fill('8')
@@ -60,6 +69,7 @@ test('a second and third lot stand beside it, and the whole cellar moves to an e
   await page.getByRole('textbox', { name: 'Titratable acidity (TA)' }).fill('8.4')
   await expect(page.getByText('20.8')).toBeVisible()
   await page.getByRole('button', { name: 'Log for Albariño' }).click()
+  await page.getByRole('link', { name: 'the lot’s page' }).click()
   await expect(page.getByText('Gravity 1.089, sample at 8 °C.')).toBeVisible()
 
   await page.goto('/lots/new')
@@ -67,6 +77,7 @@ test('a second and third lot stand beside it, and the whole cellar moves to an e
   await page.getByRole('textbox', { name: 'Name' }).fill('Barbera kit')
   await page.getByRole('textbox', { name: 'Volume' }).fill('6.08 US gal')
   await page.getByRole('button', { name: 'Start the lot' }).click()
+  await page.getByRole('link', { name: 'Measure', exact: true }).click()
   await page.getByRole('textbox', { name: 'Sugar' }).fill('1.082 sg')
   await page.getByRole('textbox', { name: 'pH' }).fill('3.44')
   await page.getByRole('button', { name: 'Log for Barbera kit' }).click()
@@ -111,7 +122,7 @@ test('the whole job with the keyboard alone', async ({ page }) => {
   await tabTo('Fruit')
   await page.keyboard.type('60')
   await page.keyboard.press('Enter')
-  await expect(page.getByRole('heading', { name: 'Measure' })).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'First sulphite' })).toBeVisible()
   await page.keyboard.press('/')
   await expect(page.getByRole('textbox', { name: 'A reading or a move' })).toBeFocused()
   await page.keyboard.type('grenache ph 3.62 ta 6.1 23.4 brix 18c')

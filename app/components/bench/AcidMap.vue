@@ -119,7 +119,7 @@ function key(event: KeyboardEvent, arrow: MapArrow) {
           <rect :x="x(w.ph.min)" :y="y(w.ta.max)" :width="x(w.ph.max) - x(w.ph.min)" :height="y(w.ta.min) - y(w.ta.max)" rx="10" />
           <text :x="x(w.ph.min) + 8" :y="w.style === 'rose' ? y(w.ta.min) - 8 : y(w.ta.max) + 18">{{ STYLE[w.style].toLowerCase() }}</text>
         </g>
-        <g class="axis"><text v-for="t in ticks.ph" :key="t" :x="x(t)" :y="height - PAD.bottom + 20" text-anchor="middle">{{ t.toFixed(1) }}</text><text v-for="t in ticks.ta" :key="t" :x="PAD.left - 10" :y="y(t) + 5" text-anchor="end">{{ t }}</text><text class="title" :x="width - PAD.right" :y="height - 6" text-anchor="end">pH: lower is safer →</text><text class="title" :x="PAD.left" :y="height - 6">↑ TA, g/L: higher tastes sharper</text></g>
+        <g class="axis"><text v-for="t in ticks.ph" :key="t" :x="x(t)" :y="height - PAD.bottom + 20" text-anchor="middle">{{ t.toFixed(1) }}</text><text v-for="t in ticks.ta" :key="t" :x="PAD.left - 10" :y="y(t) + 5" text-anchor="end">{{ t }}</text><text class="title" :x="width - PAD.right" :y="height - 6" text-anchor="end">pH{{ width > 460 ? ': lower is safer' : '' }} →</text><text class="title" :x="PAD.left" :y="height - 6">↑ TA, g/L{{ width > 460 ? ': higher tastes sharper' : '' }}</text></g>
         <g v-for="(d, i) in dots" :key="d.id" class="other"><circle :cx="x(d.ph)" :cy="y(d.ta)" r="7" :fill="d.colour" /><text :x="labels.dots[i]!.x" :y="labels.dots[i]!.y" :text-anchor="labels.dots[i]!.anchor">{{ d.name }}</text></g>
       </g>
       <g

@@ -8,11 +8,17 @@ const props = defineProps<{ lotId: string, steps: CrushStep[], colour: string, c
 const now = useNow()
 const hoursTo = (at: string) => (Date.parse(at) - Date.parse(now.value)) / 3_600_000
 const shown = computed(() => props.steps.map(step => ({ step, words: sayStatus(step, at => sayWhen(at, now.value), hoursTo) })))
+/** On a phone the rail is longer than the screen: the station that matters comes into sight. */
+const rail = ref<HTMLElement>()
+watch([rail, () => props.current, () => props.steps.map(s => s.status).join()], () => {
+  const station = rail.value?.querySelector<HTMLElement>('.open, .now, .running, .waiting')
+  if (rail.value && station) rail.value.scrollLeft = station.offsetLeft - (rail.value.clientWidth - station.clientWidth) / 2
+}, { flush: 'post' })
 const MARK: Record<CrushStep['status'], string> = { 'done': '✓', 'left-out': '–', 'now': '', 'running': '◔', 'waiting': '◔', 'optional': '', 'later': '' }
 </script>
 
 <template>
-  <ol class="rail" :style="{ '--wine': colour, '--stations': steps.length }">
+  <ol ref="rail" class="rail" :style="{ '--wine': colour, '--stations': steps.length }">
     <li v-for="{ step, words } in shown" :key="step.code" :class="[step.status, { open: current === step.code, over: step.over }]">
       <NuxtLink :to="{ path: `/crush/${lotId}`, query: { step: step.code } }" :aria-label="`${STEP[step.code].name}: ${words || 'later'}`">
         <span class="dot" aria-hidden="true">{{ MARK[step.status] }}</span>
@@ -45,7 +51,7 @@ a:focus-visible { outline-offset: -2px; }
 .now .words { color: var(--skin); font-weight: 700; }
 .open a { background: var(--skin-wash); }
 @media (max-width: 640px) {
-  .rail { display: flex; overflow-x: auto; scrollbar-width: none; }
+  .rail { display: flex; position: relative; overflow-x: auto; scrollbar-width: none; }
   li { flex: 0 0 74px; }
 }
 </style>

@@ -10,6 +10,7 @@ const ApexChart = defineAsyncComponent(() => import('vue3-apexcharts'))
 const now = useNow()
 const DAY = 86_400_000
 const AHEAD = 10
+const UNIT = { brix: 2, ph: 0.2, ta: 2 } as const
 const words = computed(() => RIPE[props.trend.quantity])
 const at = (day: number) => Date.parse(now.value) + day * DAY
 const points = computed(() => props.block.samples.flatMap(s => s[props.trend.quantity] === undefined ? [] : [{ x: Date.parse(s.at), y: s[props.trend.quantity]! }]))
@@ -33,16 +34,18 @@ const options = computed<ApexOptions>(() => {
     colors: [skin, skin, ink], fill: { opacity: [0.16, 1, 1] }, stroke: { width: [0, 2.5, 0], dashArray: [0, 5, 0] }, markers: { size: [0, 0, 6], strokeWidth: 0 },
     legend: { show: false }, dataLabels: { enabled: false }, grid: { borderColor: colour('--line'), padding: { left: 4, right: 12, top: -16, bottom: 0 } },
     xaxis: { type: 'datetime', min: points.value[0]!.x - 1.5 * DAY, max: at(AHEAD), labels: { datetimeUTC: false, datetimeFormatter: { day: 'd MMM', month: 'd MMM' } }, axisTicks: { show: false }, tooltip: { enabled: false } },
-    yaxis: { labels: { formatter: v => v.toFixed(words.value.decimals) }, tickAmount: 4, min: span.value[0], max: span.value[1] },
+    yaxis: { labels: { formatter: v => v.toFixed(words.value.decimals) }, tickAmount: span.value.ticks, min: span.value.min, max: span.value.max },
     annotations: { yaxis: [{ y: props.window.min, y2: props.window.max, fillColor: good, opacity: 0.14, borderColor: good }], xaxis: [{ x: Date.parse(now.value), borderColor: ink, strokeDashArray: 2 }] },
     tooltip: { enabled: false }
   }
 })
-/** Samples, line and window with a little air, so that all of them are seen. */
+/** Samples, line and window, from one whole mark to another. */
 const span = computed(() => {
-  const all = [...points.value.map(p => p.y), ...props.trend.ahead.slice(0, AHEAD + 1).map(p => p.value), props.window.min, props.window.max]
-  const air = (Math.max(...all) - Math.min(...all)) * 0.12
-  return [Math.min(...all) - air, Math.max(...all) + air] as const
+  const week = props.trend.ahead[7]!
+  const all = [...points.value.map(p => p.y), ...props.trend.ahead.slice(0, AHEAD + 1).map(p => p.value), week.value - week.half, week.value + week.half, props.window.min, props.window.max]
+  const unit = UNIT[props.trend.quantity]
+  const [low, high] = [Math.floor(Math.min(...all) / unit), Math.ceil(Math.max(...all) / unit)]
+  return { min: low * unit, max: high * unit, ticks: high - low }
 })
 const said = computed(() => `${words.value.name}: ${points.value.length} samples, ${points.value[0]!.y} to ${points.value.at(-1)!.y} ${words.value.unit}; by the line ${props.trend.ahead[7]!.value.toFixed(words.value.decimals)} plus or minus ${props.trend.ahead[7]!.half.toFixed(words.value.decimals)} in a week`)
 </script>

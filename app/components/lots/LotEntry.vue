@@ -40,7 +40,7 @@ async function takePhoto(event: Event) {
 }
 
 const unit = computed(() => material.value === 'water' ? 'L' as const : 'g' as const)
-const materials = Object.entries(MATERIAL).filter(([key]) => !key.includes('sulphite'))
+const materials = Object.entries(MATERIAL).filter(([key]) => !key.includes('sulphite') && key !== 'yeast' && key !== 'bacteria')
 const sources = computed(() => [...props.lot.contents].map(([id, litres]) => ({ id, name: cellar.state.vessels.get(id)?.name ?? 'no vessel named', litres })))
 watch(sources, (now) => {
   if (!now.some(s => s.id === fromVessel.value)) fromVessel.value = now[0]?.id ?? ''

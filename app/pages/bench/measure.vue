@@ -4,6 +4,7 @@ import { TA_AS, fitAcids, standardiseTitrant, titrate } from '~~/core/acids'
 import { correctHydrometer, potentialAlcohol, sugarScales } from '~~/core/hydrometry'
 import type { Draft, Fact, Style } from '~~/core/ledger'
 import { sayAcidsFinding } from '~/wording/acids'
+import { sayInstrumentDoubt } from '~/wording/instruments'
 import { sayJudgement } from '~/wording/judgements'
 import { STYLE } from '~/wording/terms'
 
@@ -41,6 +42,7 @@ watch([sugarInstruments, phInstruments], () => {
 /** A refractometer minds alcohol, not the temperature of the sample. */
 const byRefractometer = computed(() => cellar.state.instruments.get(sugarWith.value)?.kind === 'refractometer')
 const saving = ref(false)
+const now = useNow()
 watch(lot, (now) => {
   if (now) style.value = now.style
 })
@@ -67,6 +69,11 @@ const judgements = computed(() => {
 })
 
 const fields = computed(() => [sugar, sampleC, ph, freeSo2, ...(byTitration.value ? [sampleMl, titrantMl, normality] : [ta])])
+/** How far the instruments in hand can be trusted: never checked, long ago, or known to be off. */
+const doubts = computed(() => [sugar.value === undefined ? '' : sugarWith.value, ph.value === undefined ? '' : phWith.value].flatMap((id) => {
+  const instrument = cellar.state.instruments.get(id)
+  return instrument ? sayInstrumentDoubt(instrument, now.value) ?? [] : []
+}))
 /** A pH and a TA that no must or wine has together: one of the two is misread. */
 const impossible = computed(() => {
   if (ph.value === undefined || taGPerL.value === undefined || taGPerL.value < 2) return undefined
@@ -151,6 +158,7 @@ useHead({ title: 'Measure · Presk' })
       </div>
     </section>
     <section class="results" aria-live="polite">
+      <FindingNote v-for="d in doubts" :key="d">{{ d }}</FindingNote>
       <FindingNote v-if="impossible" tone="stop">{{ sayAcidsFinding(impossible) }}</FindingNote>
       <FindingNote v-if="!isMust && !degassed && (taGPerL !== undefined || ph.value !== undefined) && lot?.stage === 'fermenting'">Gas makes TA read too high and pH too low, and lifts a hydrometer. Shake it out first.</FindingNote>
       <FindingNote v-if="byRefractometer && lot?.stage === 'fermenting'" tone="stop">A refractometer counts alcohol as sugar: use the hydrometer, or the bench’s Alcohol page to correct it.</FindingNote>

@@ -97,6 +97,7 @@ useHead({ title: 'Yeast and nutrient · Presk' })
         <table v-if="nutrient.additions.length" class="figures">
           <tbody><tr v-for="(a, i) in nutrient.additions" :key="i"><th scope="row">{{ a.when === '24-h-after-pitching' ? 'A day after pitching' : `At about ${a.atSg!.toFixed(3)}, a third gone` }}</th><th>{{ NUTRIENT[a.nutrient] }}</th><td class="strong">{{ f.words(f.powder(a.grams)) }}</td></tr></tbody>
         </table>
+        <p v-if="yan.value === undefined && given > 0" class="soft">YAN was not measured: {{ ASSUMED_YAN }} mg N/L are assumed, and {{ given.toFixed(0) }} were given.</p>
         <FindingNote v-for="x in nutrient.findings" :key="x.code + ('nutrient' in x ? x.nutrient : '')">{{ sayNutrientFinding(x) }}</FindingNote>
       </template>
       <CautionNote code="carbonDioxide" />

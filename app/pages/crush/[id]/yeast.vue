@@ -24,6 +24,7 @@ const mustC = useQuantityField({ kind: 'temperature', unit: settings.values.temp
 const have = useQuantityField({ kind: 'plain', unit: '', limits: { min: 0.5, max: 5000, words: 'Between 0.5 and 5000 g of yeast.' } })
 const chosen = ref<string>()
 const ownName = ref('')
+const withNutrient = ref(lot.value?.stream !== 'kit')
 watch(() => lot.value?.id, () => {
   const l = lot.value
   mustC.text = l?.temperature ? f.temperature(l.temperature.value).text : String(settings.values.temperature === '°F' ? 68 : 20)
@@ -54,7 +55,12 @@ async function begin() {
   mustC.touch()
   if (!plan.value || temperature.value === undefined) return
   void alarm.arm()
-  await log.write([{ type: 'operation', lotId: lot.value!.id, what: 'rehydrate', plan: { yeastG: yeastG.value, mustC: temperature.value } }], 'The run has begun')
+  window.scrollTo({ top: 0 })
+  const nutrientG = Number(plan.value.rehydrationNutrientG.toPrecision(3))
+  await log.write([
+    { type: 'operation', lotId: lot.value!.id, what: 'rehydrate', plan: { yeastG: yeastG.value, mustC: temperature.value } },
+    ...(withNutrient.value ? [{ type: 'addition' as const, lotId: lot.value!.id, material: 'rehydration-nutrient', unit: 'g' as const, planned: nutrientG, actual: nutrientG, purpose: 'in the yeast’s water' }] : [])
+  ], 'The run has begun')
 }
 /** Each step rings once, also when the page was asleep at its time. */
 let rung = -1
@@ -64,8 +70,10 @@ watch([run.on, run.begun], ([on, begun]) => {
   rung = on
 }, { immediate: true })
 const last = computed(() => run.on.value === run.steps.value.length - 1)
+/** A kit's packet has its own weight, and its own name. */
 async function pitched(grams: number) {
-  if (await log.write([{ type: 'inoculation', lotId: lot.value!.id, organism: 'yeast', culture: culture.value.slice(0, 80), grams }], `Yeast is in ${lot.value!.name}`)) await navigateTo(`/crush/${lot.value!.id}`)
+  const kit = lot.value!.stream === 'kit'
+  if (await log.write([{ type: 'inoculation', lotId: lot.value!.id, organism: 'yeast', culture: kit ? ownName.value.trim().slice(0, 80) || 'Yeast of the kit' : culture.value.slice(0, 80), ...(!kit && { grams }) }], `Yeast is in ${lot.value!.name}`)) await navigateTo(`/crush/${lot.value!.id}`)
 }
 const actual = useQuantityField({ kind: 'plain', unit: '', limits: { min: 0.1, max: 100_000, words: 'Say how many grams of yeast went in.' } })
 const another = ref(false)
@@ -121,7 +129,8 @@ useHead({ title: () => `Yeast for ${lot.value?.name ?? 'a lot'} · Presk` })
           </div>
           <QuantityField label="Must temperature" :field="mustC" :hint="lot.temperature ? `read ${sayWhen(lot.temperature.at, now)}` : 'measure it now'" />
           <FindingNote v-for="x in plan?.findings ?? []" :key="x.code">{{ sayPitchFinding(x) }}</FindingNote>
-          <div class="acts"><UButton size="xl" :loading="log.saving.value" @click="begin">The water is warm: begin</UButton></div>
+          <label class="tick"><input v-model="withNutrient" type="checkbox"> with rehydration nutrient in the water</label>
+          <div class="acts"><UButton size="xl" :loading="log.saving.value" @click="begin">The water is warm: begin</UButton><button v-if="plan" type="button" class="textlink" @click="pitched(yeastG)">{{ lot.stream === 'kit' ? 'The kit’s yeast was sprinkled on' : `Sprinkled dry instead: ${f.words(f.powder(yeastG))}` }}</button></div>
           <p v-if="plan" class="soft">{{ plan.steps.at(-1)!.atMin }} minutes from packet to must, in {{ plan.steps.filter(s => s.what === 'add-must').length }} portions of must. It rings at each step.</p>
           <CautionNote code="hotWater" />
           <WorkingNote v-if="plan" :steps="[{ what: 'Yeast', formula: `${PITCH.gPerL} g/L × ${Number(lot.volume.value.toPrecision(4))} L`, result: f.words(f.powder(plan.yeastG)) }, { what: 'Water', formula: `ten times its weight`, result: `${plan.waterMl.toFixed(0)} mL` }, { what: 'Nutrient', formula: `1.25 × the yeast`, result: f.words(f.powder(plan.rehydrationNutrientG)) }]" source="0.20 to 0.30 g/L, 35 to 40 °C, steps of at most 5 °C: common practice. The packet wins" />
@@ -164,6 +173,8 @@ useHead({ title: () => `Yeast for ${lot.value?.name ?? 'a lot'} · Presk` })
 .line li { display: grid; grid-template-columns: 5rem minmax(0, 1fr); gap: 14px; border-top: 1.5px solid var(--line); padding: 9px 0; }
 .line .done { color: var(--ink-soft); text-decoration: line-through; }
 .line .on { font-weight: 700; background: var(--skin-wash); border-radius: 6px; padding-inline: 10px; margin-inline: -10px; }
+.tick { display: inline-flex; align-items: center; gap: 10px; min-height: 44px; }
+.tick input { width: 20px; height: 20px; accent-color: var(--skin); }
 .short summary { cursor: pointer; color: var(--skin); font-weight: 600; min-height: 44px; display: flex; align-items: center; }
 @media (max-width: 860px) { .two { grid-template-columns: minmax(0, 1fr); } }
 </style>
