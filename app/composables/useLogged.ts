@@ -5,6 +5,6 @@ export function useLogged() {
   return (title: string) => {
     // What this message is about, not what may have been logged since.
     const ids = cellar.lastAction.map(e => e.id)
-    toast.add({ title, color: 'primary', orientation: 'horizontal', actions: [{ label: 'Undo', onClick: () => void cellar.strike(ids, 'Undone') }] })
+    toast.add({ title, color: 'primary', orientation: 'horizontal', actions: [{ label: 'Undo', size: 'md', variant: 'outline', onClick: () => void cellar.strike(ids, 'Undone') }] })
   }
 }

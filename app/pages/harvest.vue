@@ -15,6 +15,7 @@ const ripe = computed(() => block.value && ripening(block.value.samples, block.v
 const free = computed(() => [...cellar.state.vessels.values()].filter(v => !v.lotId).map(v => v.capacityL))
 const reasons = computed(() => block.value && ripe.value ? reasonsForBlock(block.value, ripe.value, free.value, now.value) : [])
 const side = (leans: 'wait' | 'pick' | 'neither') => reasons.value.filter(r => r.leans === leans)
+const strike = useStrike()
 const DAY = new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric', month: 'short' })
 const dayOf = (days: number) => DAY.format(new Date(Date.parse(now.value) + days * 86_400_000))
 const target = computed(() => ripe.value?.crossings.find(c => c.quantity === 'brix' && c.kind === 'target'))
@@ -43,7 +44,7 @@ useHead({ title: 'Before harvest · Presk' })
           <p v-if="target?.day && !there" class="soft">by a straight line through {{ block.samples.length }} samples; {{ target.earliest ? dayOf(target.earliest) : 'now' }} at the soonest, {{ target.latest ? dayOf(target.latest) : 'over three weeks' }} at the latest, four times in five</p>
         </div>
         <div class="scales">
-          <div v-for="lean in (['wait', 'pick'] as const)" :key="lean"><h2>{{ lean === 'wait' ? 'For waiting' : 'For picking' }}</h2><ul><li v-for="(r, i) in side(lean)" :key="i">{{ sayReason(r) }}</li><li v-if="!side(lean).length" class="soft">Nothing so far.</li></ul></div>
+          <div v-for="lean in (['wait', 'pick'] as const)" :key="lean"><h2>{{ lean === 'wait' ? 'For waiting' : 'For picking' }}</h2><ul><li v-for="(r, i) in side(lean)" :key="i">{{ sayReason(r) }} <button v-if="r.code === 'noted'" type="button" class="textlink small strike" :aria-label="`Strike: ${r.text}`" @click="strike(r.id, 'Note struck out', 'No longer so')">no longer so</button></li><li v-if="!side(lean).length" class="soft">Nothing so far.</li></ul></div>
         </div>
         <ul v-if="side('neither').length" class="soft neither"><li v-for="(r, i) in side('neither')" :key="i">{{ sayReason(r) }}</li></ul>
         <div v-if="ripe?.trends.length" class="charts"><RipeningChart v-for="t in ripe.trends" :key="t.quantity" :trend="t" :block="block" :window="MUST_WINDOWS[block.style][t.quantity]" /></div>
@@ -57,7 +58,7 @@ useHead({ title: 'Before harvest · Presk' })
         <BlockNoteForm :key="`n-${block.id}`" :block="block" />
         <div v-if="block.samples.length">
           <h2>Samples</h2>
-          <table class="figures samples"><thead><tr><th scope="col">When</th><td>°Brix</td><td>pH</td><td>TA</td><th scope="col" class="taste">Taste</th></tr></thead><tbody><tr v-for="s in [...block.samples].reverse()" :key="s.id"><th scope="row">{{ sayWhen(s.at, now) }}</th><td>{{ s.brix?.toFixed(1) ?? '–' }}</td><td>{{ s.ph?.toFixed(2) ?? '–' }}</td><td>{{ s.ta?.toFixed(1) ?? '–' }}</td><th class="taste">{{ s.taste ?? '' }}</th></tr></tbody></table>
+          <table class="figures samples"><thead><tr><th scope="col">When</th><td>°Brix</td><td>pH</td><td>TA</td><th scope="col" class="taste">Taste</th><td><span class="sr-only">Strike</span></td></tr></thead><tbody><tr v-for="s in [...block.samples].reverse()" :key="s.id"><th scope="row">{{ sayWhen(s.at, now) }}</th><td>{{ s.brix?.toFixed(1) ?? '–' }}</td><td>{{ s.ph?.toFixed(2) ?? '–' }}</td><td>{{ s.ta?.toFixed(1) ?? '–' }}</td><th class="taste">{{ s.taste ?? '' }}</th><td><button type="button" class="textlink small strike" :aria-label="`Strike the sample of ${sayWhen(s.at, now)}`" @click="strike(s.id, 'Sample struck out', 'Struck out')">Strike</button></td></tr></tbody></table>
         </div>
       </section>
       <section v-else class="main"><h1>Before harvest</h1><p class="soft">Name a block, sample it every few days, and see where sugar, pH and acid are going: on which day the sugar is there, and what speaks against waiting for it.</p></section>
@@ -81,6 +82,7 @@ h1 { font-size: clamp(2.4rem, 6vw, 3.6rem); line-height: 1.05; }
 .charts { display: grid; grid-template-columns: repeat(auto-fit, minmax(270px, 1fr)); gap: 16px 28px; }
 .days td { white-space: normal; }
 .samples .taste { padding-left: 18px; overflow-wrap: anywhere; }
+.strike { min-height: 40px; color: var(--ink-soft); }
 aside { padding: 20px; }
 @media (max-width: 900px) { .harvest { grid-template-columns: minmax(0, 1fr); } }
 @media (max-width: 560px) { .scales { grid-template-columns: minmax(0, 1fr); } .scales > div + div { border-left: 0; padding-left: 0; border-top: 1.5px solid var(--line); } }

@@ -23,3 +23,19 @@ export function sayMiss(miss: Miss): string {
   const decimals = miss.quantity === 'ph' ? 2 : 1
   return `${NAME[miss.quantity]} ends at ${miss.value.toFixed(decimals)}, ${Math.abs(miss.by).toFixed(decimals)} ${miss.by > 0 ? 'above' : 'below'} the window of ${miss.window.min} to ${miss.window.max}.`
 }
+
+type Three = { brix: number | undefined, ph: number, ta: number }
+type Windows = Record<'brix' | 'ph' | 'ta', { min: number, max: number }>
+
+/** Why the finder proposes a material, from what stands outside its window. */
+export function sayWhy(material: Material, predicted: { brix: number, ph: number, taGPerL: number }, now: Three, windows: Windows): string {
+  const moves = (name: string, from: number, to: number, decimals: number) => `${name} from ${from.toFixed(decimals)} to ${to.toFixed(decimals)}`
+  switch (material) {
+    case 'water': return now.brix === undefined ? '' : `Because sugar is over ${windows.brix.max}; ${moves('this brings it', now.brix, predicted.brix, 1)} °Brix.`
+    case 'sucrose': return now.brix === undefined ? '' : `Because sugar is under ${windows.brix.min}; ${moves('this brings it', now.brix, predicted.brix, 1)} °Brix.`
+    case 'tartaric': case 'malic': case 'citric':
+      return now.ph > windows.ph.max ? `Because pH is over ${windows.ph.max}; ${moves('this brings it', now.ph, predicted.ph, 2)}.` : `Because TA is under ${windows.ta.min}; ${moves('this brings it', now.ta, predicted.taGPerL, 1)} g/L.`
+    case 'potassium-bicarbonate': case 'potassium-carbonate': case 'calcium-carbonate':
+      return now.ph < windows.ph.min ? `Because pH is under ${windows.ph.min}; ${moves('this brings it', now.ph, predicted.ph, 2)}.` : `Because TA is over ${windows.ta.max}; ${moves('this brings it', now.ta, predicted.taGPerL, 1)} g/L.`
+  }
+}

@@ -16,7 +16,7 @@ export type HarvestReason =
   | { leans: 'wait', code: 'no-vessel', neededL: number, largestFreeL: number }
   | { leans: 'neither', code: 'vessel-free', neededL: number, largestFreeL: number }
   | { leans: 'neither', code: 'sample-again', daysSince?: number, count: number }
-  | { leans: 'wait' | 'pick' | 'neither', code: 'noted', about: BlockState['notes'][number]['about'], text: string, at: string }
+  | { leans: 'wait' | 'pick' | 'neither', code: 'noted', id: string, about: BlockState['notes'][number]['about'], text: string, at: string }
 
 /** A limit that is passed within so many days is near. */
 const SOON_DAYS = 5
@@ -57,7 +57,7 @@ export function reasonsForBlock(block: BlockState, ripe: Ripening, freeL: readon
   }
   if (block.expectKg) reasons.push(roomFor(block.style, block.expectKg, freeL))
   for (const note of block.notes) {
-    if (Date.parse(now) - Date.parse(note.at) <= NOTE_DAYS * DAY) reasons.push({ leans: note.leans, code: 'noted', about: note.about, text: note.text, at: note.at })
+    if (Date.parse(now) - Date.parse(note.at) <= NOTE_DAYS * DAY) reasons.push({ leans: note.leans, code: 'noted', id: note.id, about: note.about, text: note.text, at: note.at })
   }
   const last = block.samples.at(-1)
   const daysSince = last && Math.floor((Date.parse(now) - Date.parse(last.at)) / DAY)

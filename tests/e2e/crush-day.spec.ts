@@ -184,6 +184,10 @@ test('a shortage shows up when a fourth lot is expected, before its crush day', 
   await expect(page.getByText(/make a starter for all of them in \d+ hours/)).toBeVisible()
   await expect(page.getByRole('cell', { name: '13 g' }).first()).toBeVisible()
   await expectAccessible(page, 'supplies, one opened')
+  await page.goto('/crush')
+  await button(page, 'Mencía is not coming').click()
+  await expect(page.getByRole('link', { name: 'Mencía is here' })).toBeHidden()
+  await expect(page.getByText(/yeast by/)).toBeHidden()
 })
 
 test('a pH and a TA that cannot belong together are told at the reading and on the map', async ({ page }) => {
@@ -266,6 +270,10 @@ test('a block is watched, sampled and argued over before its harvest', async ({ 
   await box(page, 'In a few words').fill('Rain from Thursday')
   await button(page, 'Note it').click()
   await expect(page.getByText('Weather: Rain from Thursday')).toBeVisible()
+  await button(page, 'Strike: Rain from Thursday').click()
+  await expect(page.getByText('Weather: Rain from Thursday')).toBeHidden()
+  await button(page, 'Strike the sample of Tue 1 Sept').click()
+  await expect(page.getByRole('cell', { name: '3.42' })).toBeHidden()
 })
 
 test('a test ferment has its week as a protocol', async ({ page }) => {

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { LotState } from '~~/core/ledger'
 import { testFerment } from '~~/core/must'
+import { SO2_SHARE } from '~~/core/sulphite'
 import { DRY_SG } from '~~/core/ledger'
 import { materialName } from '~/wording/terms'
 import { TEST_STEP } from '~/wording/test-ferment'
@@ -34,23 +35,30 @@ const dry = computed(() => props.lot.sg !== undefined && props.lot.sg.value <= D
 </script>
 
 <template>
-  <ol class="week">
-    <li v-for="d in days" :key="d.day" :class="{ now: d === next, ended: d.ended }">
-      <span class="day"><b class="figure">{{ d.day }}</b><span class="soft small">{{ sayWhen(d.at, now) }}</span></span>
-      <div class="what">
-        <h3>{{ TEST_STEP[d.step].title }}</h3>
-        <p v-if="!d.ended" class="soft">{{ TEST_STEP[d.step].how }}</p>
-        <ul v-if="d.additions.length"><li v-for="a in d.additions" :key="a.material"><b>{{ amountOf(a.material, a.grams) }}</b> of {{ materialName(a.material) }}</li></ul>
-        <template v-if="d === next">
-          <FindingNote v-if="d.step === 'judge' && !dry">Not dry yet{{ lot.sg ? ` (${lot.sg.value.toFixed(3)})` : '' }}: judge it at {{ DRY_SG }} or below, or the sugar hides what you are looking for.</FindingNote>
-          <p class="acts"><UButton size="lg" :loading="saving" @click="done(d)">{{ d.additions.length ? 'In, as planned' : 'Done' }}</UButton><UButton :to="`/bench/measure?lot=${lot.id}&back=crush`" size="lg" variant="outline">Measure</UButton><UButton v-if="d.step === 'judge' || d.step === 'watch'" :to="`/lots/${lot.id}`" size="lg" variant="outline">Write down smell and taste</UButton></p>
-          <CautionNote v-if="d.step === 'crush-and-sulphite'" code="sulphite" />
-          <CautionNote v-if="d.step === 'pitch'" code="carbonDioxide" />
-        </template>
-        <p v-if="d.ended" class="soft small">done {{ sayWhen(d.ended, now) }}</p>
-      </div>
-    </li>
-  </ol>
+  <div>
+    <ol class="week">
+      <li v-for="d in days" :key="d.day" :class="{ now: d === next, ended: d.ended }">
+        <span class="day"><b class="figure">{{ d.day }}</b><span class="soft small">{{ sayWhen(d.at, now) }}</span></span>
+        <div class="what">
+          <h3>{{ TEST_STEP[d.step].title }}</h3>
+          <p v-if="!d.ended" class="soft">{{ TEST_STEP[d.step].how }}</p>
+          <ul v-if="d.additions.length"><li v-for="a in d.additions" :key="a.material"><b>{{ amountOf(a.material, a.grams) }}</b> of {{ materialName(a.material) }}</li></ul>
+          <template v-if="d === next">
+            <FindingNote v-if="d.step === 'judge' && !dry">Not dry yet{{ lot.sg ? ` (${lot.sg.value.toFixed(3)})` : '' }}: judge it at {{ DRY_SG }} or below, or the sugar hides what you are looking for.</FindingNote>
+            <p class="acts"><UButton size="lg" :loading="saving" @click="done(d)">{{ d.additions.length ? 'In, as planned' : 'Done' }}</UButton><UButton :to="`/bench/measure?lot=${lot.id}&back=crush`" size="lg" variant="outline">Measure</UButton><UButton v-if="d.step === 'judge' || d.step === 'watch'" :to="`/lots/${lot.id}`" size="lg" variant="outline">Write down smell and taste</UButton></p>
+            <CautionNote v-if="d.step === 'crush-and-sulphite'" code="sulphite" />
+            <CautionNote v-if="d.step === 'pitch'" code="carbonDioxide" />
+          </template>
+          <p v-if="d.ended" class="soft small">done {{ sayWhen(d.ended, now) }}</p>
+        </div>
+      </li>
+    </ol>
+    <WorkingNote
+      :steps="[{ what: 'Juice', formula: `${lot.massKg ?? 5} kg × 0.65 L/kg`, result: `${plan.juiceL.toFixed(2)} L` }, { what: 'Bucket', formula: `${lot.massKg ?? 5} kg × 0.85 L/kg of must ÷ 0.7, a third free`, result: `${plan.bucketL.toFixed(1)} L` },
+               { what: 'Sulphite', formula: `30 mg/L × ${plan.juiceL.toFixed(2)} L ÷ 1000 ÷ ${SO2_SHARE[settings.values.salt].toFixed(3)}`, result: `${plan.days[0]!.additions[0]!.grams.toFixed(2)} g` }, { what: 'Yeast and nutrient', formula: `0.3 g/L × ${plan.juiceL.toFixed(2)} L, each`, result: `${plan.days[1]!.additions[0]!.grams.toFixed(2)} g` }]"
+      source="common practice, no source; full rates, so that the trial does not stop for want"
+    />
+  </div>
 </template>
 
 <style scoped>

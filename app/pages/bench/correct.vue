@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import { MUST_WINDOWS } from '~~/core/advice'
 import { ACIDS, END_POINT_PH } from '~~/core/acids'
+import { potentialAlcohol } from '~~/core/hydrometry'
 import type { Draft, Fact } from '~~/core/ledger'
 import type { Material } from '~~/core/must'
 import { sayWhere } from '~/wording/acid-map'
-import { MUST_MATERIAL, sayAcidsFinding, sayMiss } from '~/wording/acids'
+import { MUST_MATERIAL, sayAcidsFinding, sayMiss, sayWhy } from '~/wording/acids'
 import { STYLE } from '~/wording/terms'
 
 const { lot } = useLotFromAddress()
@@ -19,11 +20,19 @@ const TRY: { material: Material, unit: string }[] = [
   { material: 'tartaric', unit: 'g/L' }, { material: 'potassium-bicarbonate', unit: 'g/L' }, { material: 'water', unit: 'mL/L' }, { material: 'sucrose', unit: 'g/L' }
 ]
 const HAVE: Material[] = ['tartaric', 'malic', 'potassium-bicarbonate', 'water', 'sucrose']
+/** Water adds its litres, a gram of sugar 0.62 mL. */
+const volumes = computed(() => {
+  const before = bench.fields.volume.value
+  return before === undefined ? undefined : { before, after: before * (1 + (changes.water!.value ?? 0) / 1000 + (changes.sucrose!.value ?? 0) * 0.00062) }
+})
+const could = (brix?: number) => brix === undefined ? undefined : withinLimits(() => potentialAlcohol(brix).abv.toFixed(1))
 const rows = computed(() => {
   const p = prediction.value
   if (!p) return []
   return [
+    { name: 'Volume', before: volumes.value && f.volume(volumes.value.before).text, after: volumes.value && f.volume(volumes.value.after).text, unit: f.volumeUnit.value },
     { name: 'Sugar', before: p.before.brix?.toFixed(1), after: p.after.brix?.toFixed(1), unit: '°Brix' },
+    { name: 'Could become', before: could(p.before.brix), after: could(p.after.brix), unit: '% vol ± 0.5' },
     { name: 'pH', before: p.before.ph.toFixed(2), after: p.after.ph.toFixed(2), unit: `± ${p.after.phUncertainty.toFixed(2)}` },
     { name: 'TA', before: p.before.taGPerL.toFixed(1), after: p.after.taGPerL.toFixed(1), unit: `g/L ± ${p.after.taUncertaintyGPerL.toFixed(1)}` },
     { name: 'Tartaric acid', before: p.before.acidsGPerL.tartaric.toFixed(1), after: p.after.acidsGPerL.tartaric.toFixed(1), unit: 'g/L' },
@@ -112,7 +121,7 @@ useHead({ title: 'Correct · Presk' })
         <h2>{{ bench.found.value.additions.length ? 'Proposed' : 'Nothing to add' }}</h2>
         <p v-if="!bench.found.value.additions.length && !bench.found.value.missed.length">Sugar, pH and TA are in the windows for a {{ STYLE[style].toLowerCase() }}: {{ MUST_WINDOWS[style].ph.min }} to {{ MUST_WINDOWS[style].ph.max }} pH, {{ MUST_WINDOWS[style].ta.min }} to {{ MUST_WINDOWS[style].ta.max }} g/L.</p>
         <ul v-if="bench.found.value.additions.length" class="proposal">
-          <li v-for="a in bench.found.value.additions" :key="a.material"><b>{{ MUST_MATERIAL[a.material] }}</b> <span class="figure">{{ amount(a) }}</span><span class="soft"> in all; first {{ amount({ total: a.stages[0]!.amount, unit: a.unit }) }}, mix, measure, then the rest</span></li>
+          <li v-for="a in bench.found.value.additions" :key="a.material"><b>{{ MUST_MATERIAL[a.material] }}</b> <span class="figure">{{ amount(a) }}</span><span class="soft"> in all{{ finishing ? '' : `; first ${amount({ total: a.stages[0]!.amount, unit: a.unit })}, mix, measure, then the rest` }}. {{ sayWhy(a.material, bench.found.value!.predicted, { brix: prediction?.before.brix, ph: prediction?.before.ph ?? 0, ta: prediction?.before.taGPerL ?? 0 }, MUST_WINDOWS[style]) }}</span></li>
         </ul>
         <FindingNote v-for="m in bench.found.value.missed" :key="m.quantity" tone="ask">{{ sayMiss(m) }} What there is does not reach further.</FindingNote>
         <p v-if="bench.found.value.trade" class="soft">Put TA before pH and it would end at pH {{ bench.found.value.trade.predicted.ph.toFixed(2) }}, TA {{ bench.found.value.trade.predicted.taGPerL.toFixed(1) }} g/L.</p>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { brixFromSg, potentialAlcohol } from '~~/core/hydrometry'
 import type { Style } from '~~/core/ledger'
-import { ASSUMED_YAN, type Need, chooseYeast, nutrientPlan, pitchPlan, starterPlan } from '~~/core/yeast'
+import { ASSUMED_YAN, type Need, YAN_PER_SUGAR, chooseYeast, nutrientPlan, pitchPlan, starterPlan } from '~~/core/yeast'
 import { fromCelsius, fromLitres } from '~~/core/units'
 import { STYLE } from '~/wording/terms'
 import { FIT, NUTRIENT, sayNutrientFinding, sayPitchFinding, sayPitchStep, sayYeastReason } from '~/wording/yeast'
@@ -97,6 +97,11 @@ useHead({ title: 'Yeast and nutrient · Presk' })
         <table v-if="nutrient.additions.length" class="figures">
           <tbody><tr v-for="(a, i) in nutrient.additions" :key="i"><th scope="row">{{ a.when === '24-h-after-pitching' ? 'A day after pitching' : `At about ${a.atSg!.toFixed(3)}, a third gone` }}</th><th>{{ NUTRIENT[a.nutrient] }}</th><td class="strong">{{ f.words(f.powder(a.grams)) }}</td></tr></tbody>
         </table>
+        <WorkingNote
+          :steps="[{ what: 'Needed', formula: `${(nutrient.needMgPerL / YAN_PER_SUGAR[need]).toFixed(0)} g/L of sugar × ${YAN_PER_SUGAR[need]} for a ${need} need`, result: `${nutrient.needMgPerL.toFixed(0)} mg/L` }, { what: 'Missing', formula: `${nutrient.needMgPerL.toFixed(0)} − ${nutrient.presentMgPerL.toFixed(0)} there already`, result: `${nutrient.missingMgPerL.toFixed(0)} mg/L` },
+                   ...nutrient.additions.map(a => ({ what: NUTRIENT[a.nutrient] ?? a.nutrient, formula: `${a.nitrogenMgPerL.toFixed(0)} mg/L × ${Number(volume.value!.toPrecision(4))} L ÷ ${(a.nitrogenMgPerL / a.gPerL).toFixed(0)} mg in a gram, half of it ${a.when === '24-h-after-pitching' ? 'a day after pitching' : 'at a third gone'}`, result: f.words(f.powder(a.grams)) }))]"
+          source="0.75, 0.90 or 1.25 mg of nitrogen for each gram of sugar; contents by label: common practice"
+        />
         <p v-if="yan.value === undefined && given > 0" class="soft">YAN was not measured: {{ ASSUMED_YAN }} mg N/L are assumed, and {{ given.toFixed(0) }} were given.</p>
         <FindingNote v-for="x in nutrient.findings" :key="x.code + ('nutrient' in x ? x.nutrient : '')">{{ sayNutrientFinding(x) }}</FindingNote>
       </template>

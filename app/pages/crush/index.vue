@@ -15,6 +15,7 @@ const clocks = computed(() => crush.lots.value.flatMap(c => c.clocks.filter(s =>
 const arrivals = computed(() => [...cellar.state.arrivals.values()].sort((a, b) => a.on < b.on ? -1 : 1))
 /** Before anything was put into the store, all would be short and nothing said by it. */
 const short = computed(() => supplies.kept.value ? supplies.rows.value.filter(r => r.short > 0) : [])
+const strike = useStrike()
 const hoursTo = (at: string) => (Date.parse(at) - Date.parse(now.value)) / 3_600_000
 const headline = computed(() => {
   const first = next.value[0]
@@ -52,7 +53,7 @@ useHead({ title: 'Crush day · Presk' })
     <section class="expected">
       <h2>Still to come</h2>
       <ul v-if="arrivals.length">
-        <li v-for="a in arrivals" :key="a.arrivalId"><span><b>{{ a.name }}</b> <span class="soft">{{ STYLE[a.style].toLowerCase() }}, {{ STREAM[a.stream].toLowerCase() }}, {{ a.massKg ? f.words(f.mass(a.massKg)) : a.volumeL ? f.words(f.volume(a.volumeL)) : '' }}, {{ sayDay(a.on) }}</span></span><UButton :to="`/lots/new?arrival=${a.arrivalId}`" variant="outline" size="lg" :aria-label="`${a.name} is here`">It is here</UButton></li>
+        <li v-for="a in arrivals" :key="a.arrivalId"><span><b>{{ a.name }}</b> <span class="soft">{{ STYLE[a.style].toLowerCase() }}, {{ STREAM[a.stream].toLowerCase() }}, {{ a.massKg ? f.words(f.mass(a.massKg)) : a.volumeL ? f.words(f.volume(a.volumeL)) : '' }}, {{ sayDay(a.on) }}</span></span><span class="come"><button type="button" class="textlink small" :aria-label="`${a.name} is not coming`" @click="strike(a.id, `${a.name} is not expected any more`, 'Not coming')">Not coming</button><UButton :to="`/lots/new?arrival=${a.arrivalId}`" variant="outline" size="lg" :aria-label="`${a.name} is here`">It is here</UButton></span></li>
       </ul>
       <p v-else class="soft">Nothing noted. What is expected counts when supplies are checked, so that nothing runs short on the day.</p>
       <ArrivalForm />
@@ -78,6 +79,8 @@ h1 { font-size: clamp(2.2rem, 5.5vw, 3.4rem); line-height: 1.05; }
 .name b { font-size: 1.2rem; }
 .name a:hover { text-decoration: underline; }
 .expected { margin-top: 34px; display: grid; gap: 12px; max-width: 760px; }
+.come { display: flex; gap: 8px 16px; align-items: center; flex-wrap: wrap; justify-content: end; }
+.come .textlink { min-height: 44px; }
 .expected li { display: flex; justify-content: space-between; gap: 16px; align-items: center; border-top: 1.5px solid var(--line); padding: 8px 0; }
 @media (max-width: 900px) { .floor { grid-template-columns: minmax(0, 1fr); gap: 24px; } .short { border-top: 1.5px solid var(--line); padding-top: 14px; margin-top: 6px; max-width: 60ch; }
 .side { border-left: 0; padding-left: 0; } .lots > li { grid-template-columns: minmax(0, 1fr); } }

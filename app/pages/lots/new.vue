@@ -45,12 +45,26 @@ watch(arrival, (a) => {
 
 const byMass = computed(() => stream.value === 'fresh' || stream.value === 'test')
 const arrived = computed(() => byMass.value ? mass.value : volume.value)
-const expected = computed(() => arrived.value === undefined ? undefined : withinLimits(() => yieldOfArrival(stream.value, style.value, arrived.value!)))
-const litres = computed(() => expected.value?.juice.value)
+/** A kit that is still to be watered becomes what its mark says, roughly; without a mark nothing can be expected yet. */
+const grows = computed(() => stream.value === 'kit' && !kitTarget.empty)
+const counted = computed(() => grows.value ? kitLine.value : arrived.value)
+const expected = computed(() => counted.value === undefined ? undefined : withinLimits(() => yieldOfArrival(stream.value, style.value, counted.value!)))
+const litres = computed(() => grows.value ? arrived.value : expected.value?.juice.value)
 /** A kit will grow by its water: its vessel must hold all of it. */
-const willBe = computed(() => stream.value === 'kit' && kitLine.value !== undefined ? Math.max(kitLine.value, arrived.value ?? 0) : expected.value?.mustL)
+const willBe = computed(() => expected.value === undefined ? undefined : Math.max(expected.value.mustL, grows.value ? arrived.value ?? 0 : 0))
 /** Reds need the room of their cap, all other musts that of their foam. */
 const room = computed<RoomFor>(() => stream.value === 'test' || (style.value === 'red' && (stream.value === 'fresh' || stream.value === 'frozen')) ? 'cap' : 'foam')
+const yieldWorking = computed(() => {
+  const e = expected.value!
+  const per = (litres: number) => (litres / counted.value!).toFixed(2)
+  const unit = byMass.value ? 'kg' : 'L'
+  const amount = Number(counted.value!.toPrecision(4))
+  return [
+    ...(byMass.value ? [{ what: 'Juice to dose', formula: `${amount} kg × ${per(e.juice.value)} L, give or take 15 %`, result: f.words(f.volume(e.juice.value)) }] : []),
+    { what: 'Wine', formula: `${amount} ${unit} × ${per(e.wine.low)} to ${per(e.wine.high)}`, result: `${f.volume(e.wine.low).text} to ${f.words(f.volume(e.wine.high))}` },
+    ...(willBe.value !== undefined ? [{ what: 'Vessel', formula: `${Number(willBe.value.toPrecision(4))} L ÷ ${1 - ROOM[room.value]}, room for the ${room.value}`, result: f.words(f.volume(willBe.value / (1 - ROOM[room.value]))) }] : [])
+  ]
+})
 const fitOf = (capacityL: number) => willBe.value === undefined ? undefined : vesselFit(capacityL, willBe.value, room.value)
 const FIT = { 'too-small': 'too small', 'fits': 'fits', 'roomy': 'large for it' } as const
 const sayFit = (capacityL: number) => {
@@ -128,10 +142,11 @@ useHead({ title: 'Start a lot · Presk' })
       <QuantityField v-else label="Volume" :field="volume" :hint="stream === 'kit' ? 'what is in the pail now, before any water' : 'all pails together'" />
     </div>
     <p v-if="expected" class="expect">
-      <template v-if="byMass">Expect about <b class="figure">{{ f.words(f.volume(expected.juice.value)) }}</b> of juice for dosing ({{ f.volume(expected.juice.low).text }} to {{ f.words(f.volume(expected.juice.high)) }}), and </template><template v-else>Expect </template>{{ f.volume(expected.wine.low).text }} to {{ f.words(f.volume(expected.wine.high)) }} of wine in the end.
+      <template v-if="byMass">Expect about <b class="figure">{{ f.words(f.volume(expected.juice.value)) }}</b> of juice for dosing ({{ f.volume(expected.juice.low).text }} to {{ f.words(f.volume(expected.juice.high)) }}), and </template><template v-else>Expect </template>{{ f.volume(expected.wine.low).text }} to {{ f.words(f.volume(expected.wine.high)) }} of wine in the end{{ grows ? ', by its mark' : '' }}.
       <template v-if="room === 'cap' && byMass">The must with its skins fills about {{ f.words(f.volume(expected.mustL)) }}.</template>
-      <template v-if="willBe !== undefined && stream !== 'kit'"> With room for the {{ room }} that asks for a vessel of {{ f.words(f.volume(willBe / (1 - ROOM[room]))) }}.</template>
+      <template v-if="willBe !== undefined"> With room for the {{ room }} that asks for a vessel of {{ f.words(f.volume(willBe / (1 - ROOM[room]))) }}.</template>
     </p>
+    <WorkingNote v-if="expected" :steps="yieldWorking" source="0.60 to 0.70 L of wine from a kilogram on skins, 0.55 to 0.65 pressed; 0.65 to 0.75 L from a litre of frozen must: common practice. A cap wants a fifth of the vessel, foam a tenth" />
     <KitFields v-if="stream === 'kit'" v-model="packets" :target="kitTarget" :line="kitLine" />
     <fieldset>
       <legend>Where is it?</legend>

@@ -22,6 +22,8 @@ const { weigh } = useWeighing()
 
 const mustC = useQuantityField({ kind: 'temperature', unit: settings.values.temperature, units: ['°C', '°F'], required: true, limits: { min: 2, max: 40, words: 'A must lies between 2 and 40 °C.' } })
 const have = useQuantityField({ kind: 'plain', unit: '', limits: { min: 0.5, max: 5000, words: 'Between 0.5 and 5000 g of yeast.' } })
+const slurry = useQuantityField({ kind: 'temperature', unit: settings.values.temperature, units: ['°C', '°F'], limits: { min: 2, max: 60, words: 'Between 2 and 60 °C.' } })
+const gap = computed(() => slurry.value === undefined || mustC.value === undefined ? undefined : Math.abs(slurry.value - mustC.value))
 const chosen = ref<string>()
 const ownName = ref('')
 const withNutrient = ref(lot.value?.stream !== 'kit')
@@ -102,7 +104,12 @@ useHead({ title: () => `Yeast for ${lot.value?.name ?? 'a lot'} · Presk` })
         <li v-for="(s, i) in run.steps.value" :key="i" :class="{ done: i < run.on.value, on: i === run.on.value }"><span class="figure">{{ clockTime(s.at) }}</span><span>{{ sayPitchStep(s, degrees(s.celsius)) }}</span></li>
       </ol>
       <FindingNote v-if="run.on.value < 2" tone="stop">Check the water with a thermometer: over 43 °C it kills the yeast.</FindingNote>
-      <FindingNote v-if="last">Within {{ f.words({ text: f.temperatureUnit.value === '°F' ? '10' : '6', unit: f.temperatureUnit.value }) }} of the must, both measured? A larger gap shocks the yeast: add another portion of must and wait ten minutes.</FindingNote>
+      <div v-if="last" class="gap">
+        <QuantityField label="The yeast measures" :field="slurry" />
+        <QuantityField label="The must measures" :field="mustC" />
+        <FindingNote v-if="gap !== undefined && gap > 6" tone="stop">{{ f.temperatureUnit.value === '°F' ? Math.round(gap * 1.8) : gap.toFixed(0) }} degrees apart: more than {{ f.temperatureUnit.value === '°F' ? 11 : 6 }} shocks the yeast. Stir in another portion of must, as much as there is, and wait ten minutes.</FindingNote>
+        <p v-else-if="gap !== undefined" class="soft">Near enough: pitch.</p>
+      </div>
       <div class="acts">
         <UButton size="xl" :variant="last ? 'solid' : 'outline'" :loading="log.saving.value" @click="pitched(run.begun.value.plan.yeastG)">{{ f.words(f.powder(run.begun.value.plan.yeastG)) }} are in the must</UButton>
         <button v-if="!another" type="button" class="textlink" @click="another = true">Another amount</button>
@@ -163,6 +170,8 @@ useHead({ title: () => `Yeast for ${lot.value?.name ?? 'a lot'} · Presk` })
 <style scoped>
 .yeast { display: grid; gap: 18px; max-width: 1060px; }
 .two { display: grid; grid-template-columns: minmax(0, 1.15fr) minmax(0, 1fr); gap: 24px 52px; }
+.gap { display: grid; grid-template-columns: repeat(auto-fit, minmax(200px, 280px)); gap: 14px; align-items: start; }
+.gap > :nth-child(3) { grid-column: 1 / -1; }
 .kinds { display: grid; gap: 8px; }
 .amounts { display: flex; flex-wrap: wrap; gap: 14px 44px; }
 .acts { display: flex; flex-wrap: wrap; align-items: center; gap: 12px 22px; }
