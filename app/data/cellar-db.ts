@@ -1,17 +1,7 @@
 import Dexie, { type Table } from 'dexie'
 import type { Entry } from '~~/core/ledger'
 import { entrySchema } from '~~/core/ledger/schema'
-
-export type CellarName = 'own' | 'demo'
-
-/** Why something could not be stored; worded in `wording/problems.ts`. */
-export type StorageProblem = 'full' | 'blocked' | 'other'
-export class StorageError extends Error {
-  constructor(readonly operation: string, readonly problem: StorageProblem, cause: unknown) {
-    super(`${operation}: ${problem}`, { cause })
-    this.name = 'StorageError'
-  }
-}
+import { type CellarName, type CellarStorage, StorageError, type StorageProblem } from './cellar-storage'
 
 interface MetaRow { key: string, value: unknown }
 
@@ -19,7 +9,7 @@ interface MetaRow { key: string, value: unknown }
  * A cellar on disk: the ledger's entries, added and never changed, and a few facts about this copy of it.
  * Version 1 is the first released schema; later versions carry their migration here, each with a test that opens an older one.
  */
-export class CellarDb extends Dexie {
+export class CellarDb extends Dexie implements CellarStorage {
   entries!: Table<Entry, string>
   meta!: Table<MetaRow, string>
 

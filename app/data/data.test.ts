@@ -3,9 +3,11 @@ import Dexie from 'dexie'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { foldCellar } from '~~/core/ledger'
 import { demoCellar } from '~~/demo/scenario'
-import { CellarDb, StorageError } from './cellar-db'
+import { CellarDb } from './cellar-db'
 import { mergeEntries, parseCellarFile, toCellarFile } from './cellar-file'
+import { type CellarStorage, StorageError } from './cellar-storage'
 import { newId } from './ids'
+import { MemoryCellar } from './memory-cellar'
 
 const demo = demoCellar(new Date('2026-11-23T12:00:00Z'))
 
@@ -49,16 +51,6 @@ describe('the cellar on disk', () => {
     await Dexie.delete('presk-own')
     db = new CellarDb('own')
   })
-  it('keeps what was appended, once', async () => {
-    await db.append(demo.entries)
-    await db.append(demo.entries.slice(0, 3))
-    expect((await db.all()).entries).toHaveLength(demo.entries.length)
-  })
-  it('a write that fails halfway leaves nothing behind', async () => {
-    const broken = [demo.entries[0]!, { ...demo.entries[1]!, id: undefined } as never]
-    await expect(db.append(broken)).rejects.toThrow(StorageError)
-    expect((await db.all()).entries).toEqual([])
-  })
   it('says that the storage is full, and nothing stored is lost', async () => {
     await db.append(demo.entries.slice(0, 2))
     vi.spyOn(db.entries, 'bulkAdd').mockRejectedValueOnce(Object.assign(new Error('full'), { name: 'QuotaExceededError' }))
@@ -84,9 +76,48 @@ describe('the cellar on disk', () => {
     expect(since).toBeGreaterThan(0)
     expect(await db.writtenAfter('2026-11-20T00:00:00.000Z')).toBe(since)
   })
+})
+
+/** One suite for every place a cellar can be kept in. */
+describe.each([['on disk', () => new CellarDb('own')], ['in memory', () => new MemoryCellar()]] as [string, () => CellarStorage][])('a cellar %s', (_place, open) => {
+  let storage: CellarStorage
+  afterEach(() => storage.close())
+  beforeEach(async () => {
+    await Dexie.delete('presk-own')
+    storage = open()
+  })
+  it('keeps what was appended, once, in the order of the ids', async () => {
+    await storage.append([...demo.entries].reverse())
+    await storage.append(demo.entries.slice(0, 3))
+    expect(await storage.all()).toEqual({ damaged: 0, entries: [...demo.entries].sort((a, b) => a.id < b.id ? -1 : 1) })
+  })
+  it('leaves an entry alone that is there already, whatever comes with its id', async () => {
+    const [first] = demo.entries
+    await storage.append([first!])
+    await storage.append([{ ...first!, at: '2020-01-01T00:00:00.000Z' }, demo.entries[1]!])
+    expect(await storage.byIds([first!.id, demo.entries[1]!.id, 'nobody-has-this'])).toEqual([first, demo.entries[1]])
+  })
+  it('a write that fails halfway leaves nothing behind', async () => {
+    const broken = [demo.entries[0]!, { ...demo.entries[1]!, id: undefined } as never]
+    await expect(storage.append(broken)).rejects.toThrow(StorageError)
+    expect((await storage.all()).entries).toEqual([])
+  })
+  it('is replaced whole, and counts what was written after an instant', async () => {
+    await storage.append(demo.entries.slice(0, 10))
+    await storage.replaceAll(demo.entries.slice(5))
+    expect((await storage.all()).entries).toHaveLength(demo.entries.length - 5)
+    const instant = demo.entries.at(-4)!.written
+    expect(await storage.writtenAfter(instant)).toBe(demo.entries.slice(5).filter(e => e.written > instant).length)
+  })
+  it('does not change when the caller changes what it gave', async () => {
+    const mine = structuredClone(demo.entries[0]!)
+    await storage.append([mine])
+    mine.device = 'somebody-else'
+    expect((await storage.all()).entries[0]!.device).toBe('demo-device')
+  })
   it('remembers facts about this copy', async () => {
-    await db.setMeta('lastExport', '2026-01-01')
-    expect(await db.getMeta('lastExport')).toBe('2026-01-01')
+    await storage.setMeta('lastExport', '2026-01-01')
+    expect([await storage.getMeta('lastExport'), await storage.getMeta('nothing')]).toEqual(['2026-01-01', undefined])
   })
 })
 

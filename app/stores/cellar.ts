@@ -1,5 +1,7 @@
 import { type CellarState, type Draft, type Entry, type Fact, type LedgerProblem, type LotState, type StandingFact, appendToCellar, foldCellar, refusalOf, standingFacts } from '~~/core/ledger'
-import { CellarDb, type CellarName, StorageError } from '~/data/cellar-db'
+import { CellarDb } from '~/data/cellar-db'
+import { type CellarName, type CellarStorage, StorageError } from '~/data/cellar-storage'
+import { MemoryCellar } from '~/data/memory-cellar'
 import { newId } from '~/data/ids'
 
 const WHICH = 'presk.cellar'
@@ -20,7 +22,7 @@ export const useCellarStore = defineStore('cellar', () => {
   /** Entries on disk that could not be read; they are left where they are. */
   const damaged = ref(0)
   const lastAction = shallowRef<Entry[]>([])
-  let db: CellarDb | undefined
+  let db: CellarStorage | undefined
   let channel: BroadcastChannel | undefined
 
   const state = shallowRef<CellarState>(foldCellar([]))
@@ -68,6 +70,11 @@ export const useCellarStore = defineStore('cellar', () => {
     catch (error) {
       if (!(error instanceof StorageError)) throw error
       takeAll([])
+      // Nothing can be stored here: the tab still works, and says that it forgets.
+      if (error.problem === 'blocked') {
+        db = new MemoryCellar()
+        if (name === 'demo') await layOutDemo()
+      }
       problem.value = error
     }
     ready.value = true
@@ -106,7 +113,7 @@ export const useCellarStore = defineStore('cellar', () => {
       if (which.value === 'own') void askToStay()
       takeMore(plain)
       channel?.postMessage({ added: plain.map(e => e.id) })
-      problem.value = undefined
+      if (!(db instanceof MemoryCellar)) problem.value = undefined
       return true
     }
     catch (error) {

@@ -1,7 +1,7 @@
 import type { Likelihood } from '~~/core/advice'
 import type { LedgerProblem, ReadingQuantity } from '~~/core/ledger'
 import type { QuantityKind, QuantityProblem } from '~~/core/units'
-import type { StorageError } from '~/data/cellar-db'
+import type { StorageError } from '~/data/cellar-storage'
 import type { FileProblem } from '~/data/cellar-file'
 import { QUANTITY, QUANTITY_UNIT } from './terms'
 

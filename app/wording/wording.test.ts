@@ -12,7 +12,7 @@ import { sayFileProblem, sayLedgerProblem, sayLikelihood, sayQuantityProblem, sa
 import { sayFact } from './sentences'
 import { saySulphiteFinding } from './sulphite'
 import { sayNutrientFinding, sayPitchFinding, sayPitchStep, sayYeastReason } from './yeast'
-import { StorageError } from '../data/cellar-db'
+import { StorageError } from '../data/cellar-storage'
 
 const metric = {
   volume: (l: number) => ({ text: String(Number(l.toPrecision(3))), unit: 'L' }),

@@ -79,6 +79,35 @@ describe('the order of crush day', () => {
   })
 })
 
+describe('laws of crush day', () => {
+  const event = fc.tuple(fc.integer({ min: 1, max: 90 }), fc.constantFrom('sulphite', 'sg', 'ph', 'ta', 'settle', 'thaw', 'enzyme', 'acid-1', 'acid-2', 'skip'), fc.double({ min: 0, max: 1, noNaN: true }))
+  const history = fc.tuple(fc.constantFrom('fresh', 'frozen', 'juice', 'kit', 'test'), fc.constantFrom('red', 'white'), fc.array(event, { maxLength: 14 })).map(([stream, style, events]) => [
+    start({ stream, style, ...(stream === 'kit' && { kit: { targetSg: 1.085, packets: [] } }) } as Partial<Start>),
+    ...events.map(([hoursAgo, kind, value]) => kind === 'sulphite' ? sulphite(hoursAgo)
+      : kind === 'settle' || kind === 'thaw' ? work(hoursAgo, kind)
+        : kind === 'enzyme' ? add(hoursAgo, 'pectic-enzyme', 1.2)
+          : kind === 'acid-1' || kind === 'acid-2' ? add(hoursAgo, 'tartaric', 10 + value * 40, Number(kind.at(-1)))
+            : kind === 'skip' ? skip(hoursAgo, leftOutTask(value > 0.5 ? 'settle' : 'enzyme'))
+              : read(hoursAgo, kind as 'sg', kind === 'sg' ? 1.07 + value * 0.05 : kind === 'ph' ? 3 + value : 4 + value * 5))
+  ])
+  it('at most one step has its turn, and yeast only when all that must come before is done, left out, or on its clock’s far side', () => {
+    fc.assert(fc.property(history, (entries) => {
+      const lot = lotOf(...entries)
+      const steps = crushSteps(lot, now)
+      expect(steps.filter(s => s.status === 'now').length).toBeLessThanOrEqual(1)
+      const pitch = steps.at(-1)!
+      if (pitch.status === 'now') expect(steps.slice(0, -1).every(s => s.optional || s.status === 'done' || s.status === 'left-out')).toBe(true)
+      if (lot.stage === 'must' && lot.lastSulphiteAt && Date.parse(now) - Date.parse(lot.lastSulphiteAt) < 12 * 3_600_000 && lot.stream !== 'kit') expect(pitch.status).toBe('waiting')
+    }))
+  })
+  it('a lot that is pitched has nothing left to do on crush day', () => {
+    fc.assert(fc.property(history, (entries) => {
+      const steps = crushSteps(lotOf(...entries, entry(0.5, { type: 'inoculation', lotId, organism: 'yeast', culture: 'Y' })), now)
+      expect(steps.every(s => s.status === 'done' || s.status === 'left-out')).toBe(true)
+    }))
+  })
+})
+
 describe('supplies across lots', () => {
   const need = (of: string, material: string, amount: number, more: Partial<Need> = {}): Need => ({ of, name: of, material, unit: 'g', amount, reason: 'yeast', basis: 'assumed', ...more })
   const stocked = (hoursAgo: number, material: string, amount: number, more: Partial<EntryOf<'supply-stocked'>> = {}) => entry(hoursAgo, { type: 'supply-stocked', supplyId: `pack-${String(++n).padStart(5, '0')}`, material, unit: 'g', amount, ...more })

@@ -2,7 +2,7 @@ import { LimitError } from '../units'
 import { type StraightLine, bandAt, straightLine } from './straight-line'
 
 export type RipeQuantity = 'brix' | 'ph' | 'ta'
-export interface BerrySample { at: string, brix?: number, ph?: number, ta?: number }
+export interface BerrySample { at: string, brix?: number | undefined, ph?: number | undefined, ta?: number | undefined }
 
 /** Scatter of a sample of 40 to 50 berries, one standard deviation: common practice, no source. °Brix, pH, g/L. */
 export const SAMPLE_NOISE: Record<RipeQuantity, number> = { brix: 0.4, ph: 0.05, ta: 0.4 }

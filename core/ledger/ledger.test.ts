@@ -99,15 +99,35 @@ describe('vessels and transfers', () => {
 })
 
 describe('laws of the ledger', () => {
-  const history = fc.array(fc.record({ day: fc.integer({ min: 0, max: 60 }), kind: fc.constantFrom('sg', 'ph', 'freeSo2', 'sulphite', 'note'), value: fc.double({ min: 0, max: 1, noNaN: true }) }), { maxLength: 30 })
-    .map(items => [started(), ...items.map(({ day, kind, value }) => kind === 'sulphite'
+  const history = fc.array(fc.record({ day: fc.integer({ min: 0, max: 60 }), kind: fc.constantFrom('sg', 'ph', 'freeSo2', 'sulphite', 'note', 'stock', 'stage', 'sample', 'work'), value: fc.double({ min: 0, max: 1, noNaN: true }) }), { maxLength: 30 })
+    .map(items => [started(), entry(at(0), { type: 'block-added' as const, blockId: 'block-laws', name: 'B', style: 'red' as const }), ...items.map(({ day, kind, value }) => kind === 'sulphite'
       ? entry(at(day), { type: 'addition' as const, lotId, material: 'potassium-metabisulphite', unit: 'g' as const, actual: value * 5, so2Share: 0.576 })
-      : kind === 'note' ? entry(at(day), { type: 'observation' as const, lotId, what: 'note' as const, text: 'x' })
-        : reading(day, kind as 'ph', kind === 'sg' ? 0.99 + value * 0.11 : kind === 'ph' ? 3 + value : value * 50))])
+      : kind === 'stock' ? entry(at(day), { type: 'supply-stocked' as const, supplyId: `pack-${day}-${Math.round(value * 1e6)}-x`, material: 'tartaric', unit: 'g' as const, amount: 1 + value * 100, ...(value > 0.5 && { opened: '2026-08-01' }) })
+        : kind === 'stage' ? entry(at(day), { type: 'addition' as const, lotId, material: 'tartaric', unit: 'g' as const, actual: value * 30, stage: { number: value > 0.5 ? 1 : 2, of: 2 } })
+          : kind === 'sample' ? entry(at(day), { type: 'block-sampled' as const, blockId: 'block-laws', brix: value * 25 })
+            : kind === 'work' ? entry(at(day), { type: 'operation' as const, lotId, what: 'settle' as const })
+              : kind === 'note' ? entry(at(day), { type: 'observation' as const, lotId, what: 'note' as const, text: 'x' })
+                : reading(day, kind as 'ph', kind === 'sg' ? 0.99 + value * 0.11 : kind === 'ph' ? 3 + value : value * 50))])
   it('the order of arrival never matters, not even for entries of the same instant', () => {
     fc.assert(fc.property(history, fc.infiniteStream(fc.nat()), (entries, chance) => {
       const shuffled = entries.map(e => [chance.next().value, e] as const).sort((a, b) => a[0] - b[0]).map(p => p[1])
       expect(foldCellar(shuffled)).toEqual(foldCellar(entries))
+    }), { numRuns: 60 })
+  })
+  it('what came into the store is there, in lots, or unaccounted for: nothing is lost on the way', () => {
+    fc.assert(fc.property(history, (entries) => {
+      const stock = foldCellar(entries).stock.get('tartaric')
+      if (!stock) return
+      const sum = (of: (e: Entry) => number) => entries.reduce((total, e) => total + of(e), 0)
+      const stocked = sum(e => e.type === 'supply-stocked' ? e.amount : 0)
+      const left = stock.packages.reduce((total, p) => total + p.left, 0)
+      const firstAt = entries.filter(e => e.type === 'supply-stocked').map(e => e.at).sort()[0]!
+      // What went in before anything was stocked is nobody's account.
+      const used = foldCellar(entries).lots.get(lotId)!.added.get('tartaric')?.actual ?? 0
+      const usedSince = sum(e => e.type === 'addition' && e.material === 'tartaric' && e.at > firstAt ? e.actual : 0)
+      expect(left).toBeLessThanOrEqual(stocked + 1e-9)
+      expect(stocked - left).toBeLessThanOrEqual(used + 1e-9)
+      expect(stocked - left + stock.unaccounted).toBeGreaterThanOrEqual(usedSince - 1e-9)
     }), { numRuns: 60 })
   })
   it('the state at an instant is the state of what had happened by then', () => {

@@ -80,3 +80,19 @@ test('a damaged, a foreign and a newer file change nothing and say why', async (
   }
   await expect(page.getByText(before!)).toBeVisible()
 })
+
+test('where a browser stores nothing one can still reckon, log and export, and is told that it forgets', async ({ page }) => {
+  await page.addInitScript(() => Object.defineProperty(window, 'indexedDB', { value: undefined }))
+  await page.goto('/?cellar=demo')
+  await expect(page.getByText('This browser does not let Presk store anything here', { exact: false })).toBeVisible()
+  await page.getByRole('link', { name: /^Grenache, 33\.4 L/ }).click()
+  await page.getByRole('textbox', { name: 'In a few words' }).fill('Kept as long as this tab')
+  await page.getByRole('button', { name: 'Log', exact: true }).click()
+  await expect(page.getByText('Note: Kept as long as this tab')).toBeVisible()
+  await expect(page.getByText('This browser does not let Presk store anything here', { exact: false })).toBeVisible()
+  await page.getByRole('link', { name: 'Stores', exact: true }).click()
+  const waiting = page.waitForEvent('download')
+  await page.getByRole('button', { name: 'Export the cellar' }).click()
+  const { readFileSync } = await import('node:fs')
+  expect(readFileSync(await (await waiting).path(), 'utf8')).toContain('Kept as long as this tab')
+})

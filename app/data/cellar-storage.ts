@@ -1,0 +1,31 @@
+import type { Entry } from '~~/core/ledger'
+
+export type CellarName = 'own' | 'demo'
+
+/** Why something could not be stored; worded in `wording/problems.ts`. */
+export type StorageProblem = 'full' | 'blocked' | 'other'
+export class StorageError extends Error {
+  constructor(readonly operation: string, readonly problem: StorageProblem, cause: unknown) {
+    super(`${operation}: ${problem}`, { cause })
+    this.name = 'StorageError'
+  }
+}
+
+/**
+ * Where a cellar's ledger is kept: entries added and never changed, and a few facts about this copy. On disk it is
+ * `CellarDb`; where a browser stores nothing it is `MemoryCellar`. Both pass one conformance suite.
+ */
+export interface CellarStorage {
+  /** Every entry that is whole, by id; what is damaged is counted and left alone. */
+  all(): Promise<{ entries: Entry[], damaged: number }>
+  /** Adds entries, all or none; ids that are there already are left alone. Resolves after the commit. */
+  append(entries: readonly Entry[]): Promise<void>
+  /** Replaces the whole cellar, only used for the demo. */
+  replaceAll(entries: readonly Entry[]): Promise<void>
+  /** How many entries were written after an instant. */
+  writtenAfter(instant: string): Promise<number>
+  byIds(ids: readonly string[]): Promise<Entry[]>
+  getMeta(key: string): Promise<unknown>
+  setMeta(key: string, value: unknown): Promise<void>
+  close(): void
+}
