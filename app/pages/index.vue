@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { taskOf } from '~~/core/advice'
 import type { FloorItem } from '~/composables/useFloor'
 
 const cellar = useCellarStore()
@@ -10,7 +11,7 @@ const numbered = computed(() => floor.items.value.filter(i => i.number))
 const waiting = computed(() => floor.items.value.filter(i => !i.number))
 const logged = useLogged()
 async function skip(item: FloorItem) {
-  if (!await cellar.log([{ type: 'task-ended', lotId: item.lot.id, task: item.move.code, outcome: 'skipped' }])) return
+  if (!await cellar.log([{ type: 'task-ended', lotId: item.lot.id, task: taskOf(item.move), outcome: 'skipped' }])) return
   logged(`${item.words.title}: put off until tomorrow`)
 }
 const COUNT = ['Nothing', 'One thing', 'Two things', 'Three things', 'Four things', 'Five things', 'Six things', 'Seven things', 'Eight things', 'Nine things']

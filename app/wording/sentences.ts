@@ -1,7 +1,9 @@
 import type { Fact } from '~~/core/ledger'
 import type { Shown } from '~/composables/useFormat'
 import type { CrushStepCode } from '~~/core/advice'
+import type { TestStep } from '~~/core/must'
 import { STEP } from './crush'
+import { TEST_STEP } from './test-ferment'
 import { MATERIAL, OBSERVATION, OPERATION, QUANTITY, STREAM, materialName } from './terms'
 
 interface Format {
@@ -51,12 +53,13 @@ export function sayCheck(check: Pick<Extract<Fact, { type: 'instrument-checked' 
 }
 
 const TASK: Record<string, string> = {
-  'measure-must': 'Measuring the must', 'sulphite-must': 'First sulphite', 'correct-must': 'Correcting the must', 'crush-step': 'A step of crush day', 'sulphite-low': 'Bringing the sulphite up', 'pitch': 'Yeast', 'read-ferment': 'Reading the ferment', 'confirm-dry': 'Measuring free SO₂', 'check-sulphite': 'Looking at free SO₂'
+  'measure-must': 'Measuring the must', 'sulphite-must': 'First sulphite', 'correct-must': 'Correcting the must', 'sulphite-low': 'Bringing the sulphite up', 'pitch': 'Yeast', 'read-ferment': 'Reading the ferment', 'confirm-dry': 'Measuring free SO₂', 'check-sulphite': 'Looking at free SO₂'
 }
-/** "crush:settle" is a step left out, "packet:2" the third packet of a kit. */
+/** "crush:settle" is a step left out, "crush-step:settle" one put off, "packet:2" the third packet of a kit, "test:press" a day of a test ferment. */
 function sayTask(task: string): string {
   if (task.startsWith('packet:')) return `Packet ${Number(task.slice(7)) + 1}`
-  return task.startsWith('crush:') ? STEP[task.slice(6) as CrushStepCode]?.title ?? task : TASK[task] ?? task
+  if (task.startsWith('test:')) return TEST_STEP[task.slice(5) as TestStep]?.title ?? task
+  return /^(crush|crush-step|clock):/.test(task) ? STEP[task.slice(task.indexOf(':') + 1) as CrushStepCode]?.title ?? task : TASK[task] ?? task
 }
 
 const DAY = new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric', month: 'short', timeZone: 'UTC' })

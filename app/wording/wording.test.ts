@@ -58,6 +58,8 @@ describe('the ledger speaks in sentences', () => {
     [{ type: 'supply-stocked', supplyId: 's', material: 'tartaric', unit: 'g', amount: 90 }, '90 g of tartaric acid came into the store.'],
     [{ type: 'supply-counted', supplyId: 's', left: 12 }, 'Counted in the store: 12 left.'],
     [{ type: 'task-ended', lotId, task: 'crush:settle', outcome: 'skipped' }, 'Leave it to settle: left out.'],
+    [{ type: 'task-ended', lotId, task: 'crush-step:enzyme', outcome: 'skipped' }, 'Pectic enzyme: put off.'],
+    [{ type: 'task-ended', lotId, task: 'test:press', outcome: 'done' }, 'Press by hand: done.'],
     [{ type: 'task-ended', lotId, task: 'packet:0', outcome: 'done', note: 'Bentonite' }, 'Packet 1: done, Bentonite.'],
     [{ type: 'operation', lotId, what: 'rehydrate', plan: { yeastG: 19, mustC: 20 } }, 'Yeast set to rehydrate.'],
     [{ type: 'vessel-added', vesselId: 'v', name: 'Glass', kind: 'demijohn', capacityL: 23 }, 'Vessel Glass, 23 L.'],

@@ -46,7 +46,7 @@ function planOf(lot: LotState): Plan[] {
     case 'fresh': return [sulphite, ...red ? [{ code: 'enzyme', optional: true }, { code: 'cold-soak', optional: true }] as Plan[] : [{ code: 'settle' }, { code: 'enzyme' }] as Plan[], { code: 'true-volume', optional: true }, ...end]
     case 'frozen': return [{ code: 'thaw' }, sulphite, ...red ? [{ code: 'enzyme', optional: true }] as Plan[] : [{ code: 'settle' }, { code: 'enzyme' }] as Plan[], ...end]
     case 'juice': return [sulphite, ...red ? [] : [{ code: 'settle', optional: true }] as Plan[], ...end]
-    case 'kit': return [{ code: 'measure' }, ...lot.kit ? [{ code: 'water-kit' }] as Plan[] : [], ...lot.kit?.packets.some(p => p.step === 'before-yeast') ? [{ code: 'packets' }] as Plan[] : [], { code: 'pitch' }]
+    case 'kit': return [{ code: 'measure' }, ...lot.kit ? [{ code: 'water-kit' }] as Plan[] : [], ...lot.kit?.packets.length ? [{ code: 'packets' }] as Plan[] : [], { code: 'pitch' }]
     case 'test': return [sulphite, { code: 'measure' }, { code: 'pitch' }]
     case 'blend': return end
   }
@@ -107,7 +107,8 @@ function stepOf(code: CrushStepCode, lot: LotState, now: string, pitched: boolea
     case 'water-kit': return waterStep(lot)
     case 'packets': {
       const due = lot.kit!.packets.flatMap((p, i) => p.step === 'before-yeast' ? [packetTask(i)] : [])
-      return due.every(task => lot.endedTasks.has(task)) ? { status: 'done', at: lot.endedTasks.get(due[0]!)! } : LATER
+      if (!due.every(task => lot.endedTasks.has(task))) return LATER
+      return { status: 'done', ...(due[0] && { at: lot.endedTasks.get(due[0])! }) }
     }
     case 'correct': return correctStep(lot)
     case 'pitch': {

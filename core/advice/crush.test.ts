@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { ripening } from '../harvest'
 import { type Draft, type Entry, type EntryOf, type Fact, appendToCellar, foldCellar } from '../ledger'
 import { entrySchema } from '../ledger/schema'
-import { type Need, MUST_WINDOWS, crushSteps, enzymeFor, leftOutTask, needsOfArrival, needsOfLot, nextMove, packetTask, reasonsForBlock, supplyRows } from '.'
+import { type Need, MUST_WINDOWS, crushSteps, enzymeFor, leftOutTask, needsOfArrival, needsOfLot, nextMove, packetTask, reasonsForBlock, supplyRows, taskOf } from '.'
 
 const at = (hoursAgo: number) => new Date(Date.UTC(2026, 9, 1, 12) - hoursAgo * 3_600_000).toISOString()
 const now = at(0)
@@ -68,6 +68,19 @@ describe('the order of crush day', () => {
     const watered = [kit, read(5, 'sg', 1.122), add(4, 'water', 6.9), read(3, 'sg', 1.085)]
     expect(statuses(...watered)).toMatchObject({ 'water-kit': 'done', 'packets': 'now' })
     expect(statuses(...watered, entry(2, { type: 'task-ended', lotId, task: packetTask(0), outcome: 'done' }))).toMatchObject({ packets: 'done', pitch: 'now' })
+  })
+  it('a step put off today stays away alone; the next one is not put off with it', () => {
+    const white = [start({ stream: 'juice', style: 'white' }), sulphite(2)]
+    expect(nextMove(lotOf(...white), now)).toMatchObject({ code: 'measure-must' })
+    const frozen = [frozenWhite, work(40, 'thaw'), sulphite(14)]
+    const settle = nextMove(lotOf(...frozen), now)
+    expect(taskOf(settle)).toBe('crush-step:settle')
+    expect(nextMove(lotOf(...frozen, skip(1, taskOf(settle))), now)).toMatchObject({ code: 'rest' })
+    expect(nextMove(lotOf(...frozen, skip(1, 'crush-step:enzyme')), now)).toEqual(settle)
+  })
+  it('a kit without a packet before the yeast does not wait for one, and keeps its later ones', () => {
+    const kit = start({ stream: 'kit', kit: { targetSg: 1.085, packets: [{ name: 'Finings', step: 'clear' }] } })
+    expect(statuses(kit, read(3, 'sg', 1.085))).toMatchObject({ packets: 'done', pitch: 'now' })
   })
   it('enzyme minds the sulphite of its lot', () => {
     expect(enzymeFor(lotOf(start(), sulphite(2)), now).findings).toMatchObject([{ code: 'sulphite-too-near', hoursLeft: 4 }])

@@ -17,6 +17,9 @@ export type NextMove =
   | { code: 'check-sulphite', urgency: 'soon', weeksSince: number }
   | { code: 'rest', urgency: 'none' }
 
+/** The task that a move is when it is put off: each step of crush day is one of its own. */
+export const taskOf = (move: NextMove): string => move.code === 'crush-step' || move.code === 'clock' ? `${move.code}:${move.step}` : move.code
+
 const HOUR = 3_600_000
 /** A task that was skipped stays away so long, h. */
 const SKIP_H = 20
@@ -33,7 +36,7 @@ const SULPHITE_SLACK = 5
  */
 export function nextMove(lot: LotState, now: string): NextMove {
   const move = wantedMove(lot, now)
-  const ended = lot.endedTasks.get(move.code)
+  const ended = lot.endedTasks.get(taskOf(move))
   // What was skipped today comes back tomorrow.
   return ended !== undefined && Date.parse(now) - Date.parse(ended) < SKIP_H * HOUR ? { code: 'rest', urgency: 'none' } : move
 }

@@ -154,6 +154,7 @@ describe('the quick line', () => {
     expect(readQuickLine('tempranillo punched down 6.2 g tartaric smells of plum', context)).toMatchObject({
       operations: ['punch-down'], additions: [{ material: 'tartaric', grams: 6.2 }], observations: [{ what: 'smell', text: 'of plum' }]
     })
+    expect(readQuickLine('albarino settling 1.2 g enzyme', context)).toMatchObject({ lotIds: ['lot-a'], operations: ['settle'], additions: [{ material: 'pectic-enzyme', grams: 1.2 }], unclear: [] })
     expect(readQuickLine('tempranillo 42', context).unclear).toEqual(['42'])
     expect(readQuickLine('merlot 1.012', context).lotIds).toEqual([])
   })

@@ -22,9 +22,9 @@ export interface QuickContext {
 
 const BEFORE: Record<string, ReadingQuantity> = { ph: 'ph', ta: 'ta', sg: 'sg', free: 'freeSo2', fso2: 'freeSo2', total: 'totalSo2', malic: 'malic', brix: 'brix', temp: 'temperature', yan: 'yan' }
 const AFTER: Record<string, ReadingQuantity> = { 'brix': 'brix', '°brix': 'brix', 'bx': 'brix', 'sg': 'sg', 'c': 'temperature', '°c': 'temperature', 'f': 'temperature', '°f': 'temperature', 'g/l': 'ta' }
-const OPERATIONS: Record<string, EntryOf<'operation'>['what']> = { punched: 'punch-down', punch: 'punch-down', pumped: 'pump-over', stirred: 'stir', stir: 'stir', degassed: 'degas', degas: 'degas', filtered: 'filter' }
+const OPERATIONS: Record<string, EntryOf<'operation'>['what']> = { punched: 'punch-down', punch: 'punch-down', pumped: 'pump-over', stirred: 'stir', stir: 'stir', degassed: 'degas', degas: 'degas', filtered: 'filter', settling: 'settle', settle: 'settle', soaking: 'cold-soak', soak: 'cold-soak', thawing: 'thaw', thaw: 'thaw' }
 const OBSERVATIONS: Record<string, EntryOf<'observation'>['what']> = { smells: 'smell', smell: 'smell', tastes: 'taste', taste: 'taste', looks: 'clarity', bubbles: 'bubbles', cap: 'cap', note: 'note' }
-const MATERIALS: Record<string, string> = { tartaric: 'tartaric', malic: 'malic', citric: 'citric', bicarbonate: 'potassium-bicarbonate', sugar: 'sugar' }
+const MATERIALS: Record<string, string> = { tartaric: 'tartaric', malic: 'malic', citric: 'citric', bicarbonate: 'potassium-bicarbonate', sugar: 'sugar', enzyme: 'pectic-enzyme' }
 
 const plain = (text: string): string => text.toLowerCase().normalize('NFD').replace(/[\u0300-\u036f]/g, '')
 

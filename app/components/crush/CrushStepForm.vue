@@ -21,7 +21,7 @@ const back = computed(() => `lot=${props.lot.id}&back=crush`)
     <p v-else-if="step.status === 'done' && !clockStep" class="soft">Done{{ step.at ? `, ${sayWhen(step.at, now)}` : '' }}.</p>
     <p v-if="!done || clockStep" class="soft">{{ words.why }}</p>
 
-    <template v-if="step.status !== 'left-out'">
+    <template v-if="step.status !== 'left-out' || step.code === 'packets'">
       <StepClock v-if="clockStep" :lot="lot" :step="clockStep" />
       <StepSulphite v-else-if="step.code === 'first-sulphite' && !done" :lot="lot" />
       <template v-else-if="step.code === 'enzyme' && !done"><StepEnzyme :lot="lot" /><CautionNote code="enzymes" /></template>

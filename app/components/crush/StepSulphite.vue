@@ -16,13 +16,13 @@ const log = (actual: number, byStock: boolean) => write([addition(settings.value
 
 <template>
   <div class="grid gap-4">
+    <WentIn label="Weigh, dissolve in a little water" :material="settings.values.salt" :grams="dose.grams" :saving="saving" @log="log" />
     <fieldset v-if="lot.stream === 'fresh' || lot.stream === 'test'">
       <legend>The fruit is</legend>
       <div class="tiles">
         <label v-for="(words, key) in HEALTH" :key="key" class="choice"><input v-model="health" type="radio" name="health" :value="key"><span><b>{{ words.name }}</b><small>{{ words.hint }}</small></span></label>
       </div>
     </fieldset>
-    <WentIn label="Weigh, dissolve in a little water" :material="settings.values.salt" :grams="dose.grams" :saving="saving" @log="log" />
     <WhenField v-model="at" />
     <WorkingNote
       :steps="[{ what: 'Level', formula: `${FIRST_SO2[health]} mg/L for ${HEALTH[health].name.toLowerCase()} fruit${dose.reasons.includes('high-ph') ? `, 10 more at pH ${ph!.toFixed(2)}` : ''}${dose.reasons.includes('ph-unknown') ? '; the pH is not known yet' : ''}`, result: `${dose.mgPerL} mg/L` },

@@ -29,7 +29,7 @@ function done(day: typeof days.value[number]) {
   const drafts = day.additions.map(a => a.material === 'yeast'
     ? { type: 'inoculation' as const, lotId: props.lot.id, organism: 'yeast' as const, culture: 'Yeast of the test', grams: Number(a.grams.toPrecision(3)) }
     : addition(a.material, a.grams, weigh(a.material, a.grams).stockMl ?? Number(a.grams.toPrecision(3)), weigh(a.material, a.grams).stockMl !== undefined, { purpose: 'test ferment' }))
-  return write([...drafts, { type: 'task-ended', lotId: props.lot.id, task: day.task, outcome: 'done', note: TEST_STEP[day.step].title }], `${TEST_STEP[day.step].title}: done`)
+  return write([...drafts, { type: 'task-ended', lotId: props.lot.id, task: day.task, outcome: 'done' }], `${TEST_STEP[day.step].title}: done`)
 }
 const dry = computed(() => props.lot.sg !== undefined && props.lot.sg.value <= DRY_SG)
 </script>

@@ -53,6 +53,8 @@ useHead({ title: () => `${lot.value?.name ?? 'Lot'} · Presk` })
       <p class="soft">{{ next.words.reason }}</p>
       <div class="row">
         <UButton v-if="next.words.to" :to="next.words.to" size="xl">{{ next.words.action }}</UButton>
+        <UButton v-if="lot.stream === 'test' || (lot.stage === 'must' && lot.stream !== 'blend')" :to="`/crush/${lot.id}`" size="lg" variant="outline">{{ lot.stream === 'test' ? 'Its week' : 'Crush day' }}</UButton>
+        <UButton v-if="lot.kit?.packets.length && lot.stage !== 'must'" :to="`/crush/${lot.id}?step=packets`" size="lg" variant="outline">Packets</UButton>
         <UButton :to="`/bench/measure?lot=${lot.id}`" size="lg" variant="outline">Measure</UButton>
         <UButton :to="`/bench/sulphite?lot=${lot.id}`" size="lg" variant="outline">Sulphite</UButton>
         <UButton v-if="lot.stage === 'must'" :to="`/bench/correct?lot=${lot.id}`" size="lg" variant="outline">Correct</UButton>
