@@ -9,7 +9,7 @@ onMounted(async () => {
 </script>
 
 <template>
-  <UApp :toaster="{ position: 'bottom-center' }">
+  <UApp :toaster="{ position: 'bottom-center', max: 1 }">
     <NuxtLayout>
       <NuxtPage v-if="cellar.ready" />
       <p v-else class="soft" role="status">Opening the cellar…</p>

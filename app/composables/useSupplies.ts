@@ -16,10 +16,12 @@ export function useSupplies() {
   /** Needs are forecasts: no more digits than they deserve. */
   const amount = (row: Pick<SupplyRow, 'unit'>, value: number): string => value < 0.05 ? 'none'
     : value >= 1000 ? `${(value / 1000).toFixed(2)} ${row.unit === 'g' ? 'kg' : 'L'}` : `${value.toFixed(value < 10 ? 1 : 0)} ${row.unit}`
+  /** Before anything was put into the store, all would be short and nothing said by it. */
+  const short = computed(() => kept.value ? rows.value.filter(r => r.short > 0) : [])
   /** The worst three by name. */
   const sayShort = (short: readonly SupplyRow[]): string => {
     const named = short.slice(0, 3).map(r => `${materialName(r.material)} by ${amount(r, r.short)}`)
     return short.length > 3 ? `${named.join(', ')} and ${short.length - 3} more` : named.join(', ')
   }
-  return { needs, rows, kept, amount, sayShort }
+  return { needs, rows, kept, short, amount, sayShort }
 }

@@ -2,6 +2,8 @@
 import { MUST_WINDOWS, reasonsForBlock } from '~~/core/advice'
 import { ripening } from '~~/core/harvest'
 import { sayWhen } from '~/composables/useStory'
+import { newId } from '~/data/ids'
+import { sayDay } from '~/wording/sentences'
 import { RIPE, sayCrossing, sayReason } from '~/wording/harvest'
 import { STYLE } from '~/wording/terms'
 
@@ -15,6 +17,16 @@ const ripe = computed(() => block.value && ripening(block.value.samples, block.v
 const free = computed(() => [...cellar.state.vessels.values()].filter(v => !v.lotId).map(v => v.capacityL))
 const reasons = computed(() => block.value && ripe.value ? reasonsForBlock(block.value, ripe.value, free.value, now.value) : [])
 const side = (leans: 'wait' | 'pick' | 'neither') => reasons.value.filter(r => r.leans === leans)
+/** The day the line names, or tomorrow; a block that is noted already is not noted twice. */
+const pickDay = computed(() => there.value || target.value?.day === undefined ? 1 : Math.ceil(target.value.day))
+const fruit = computed(() => block.value?.variety ?? block.value?.name ?? '')
+const coming = computed(() => [...cellar.state.arrivals.values()].find(a => a.name === fruit.value))
+const logged = useLogged()
+async function plan() {
+  const b = block.value!
+  const on = new Date(Date.parse(now.value) + pickDay.value * 86_400_000).toISOString().slice(0, 10)
+  if (await cellar.log([{ type: 'arrival-expected', arrivalId: newId(), name: fruit.value, stream: 'fresh', style: b.style, massKg: b.expectKg!, on }])) logged(`${fruit.value} is expected`)
+}
 const strike = useStrike()
 const DAY = new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric', month: 'short' })
 const dayOf = (days: number) => DAY.format(new Date(Date.parse(now.value) + days * 86_400_000))
@@ -42,6 +54,10 @@ useHead({ title: 'Before harvest · Presk' })
           <p class="soft">{{ block.name }}, {{ STYLE[block.style].toLowerCase() }}<template v-if="target && !there">: {{ RIPE.brix.name.toLowerCase() }} of {{ target.level }} °Brix</template></p>
           <h1>{{ headline }}</h1>
           <p v-if="target?.day && !there" class="soft">by a straight line through {{ block.samples.length }} samples; {{ target.earliest ? dayOf(target.earliest) : 'now' }} at the soonest, {{ target.latest ? dayOf(target.latest) : 'over three weeks' }} at the latest, four times in five</p>
+        </div>
+        <div class="plan">
+          <UButton v-if="block.expectKg && !coming" variant="outline" size="lg" icon="i-lucide-calendar-plus" @click="plan">Note it as coming on {{ dayOf(pickDay) }}</UButton>
+          <p v-else-if="coming" class="soft">Noted as coming on {{ sayDay(coming.on) }}: its needs count in <NuxtLink to="/stores/supplies" class="textlink">supplies</NuxtLink>.</p>
         </div>
         <div class="scales">
           <div v-for="lean in (['wait', 'pick'] as const)" :key="lean"><h2>{{ lean === 'wait' ? 'For waiting' : 'For picking' }}</h2><ul><li v-for="(r, i) in side(lean)" :key="i">{{ sayReason(r) }} <button v-if="r.code === 'noted'" type="button" class="textlink small strike" :aria-label="`Strike: ${r.text}`" @click="strike(r.id, 'Note struck out', 'No longer so')">no longer so</button></li><li v-if="!side(lean).length" class="soft">Nothing so far.</li></ul></div>
@@ -78,6 +94,7 @@ h1 { font-size: clamp(2.4rem, 6vw, 3.6rem); line-height: 1.05; }
 .scales > div { padding: 12px 20px 4px 0; }
 .scales > div + div { border-left: 1.5px solid var(--line); padding-left: 20px; }
 .scales li { padding: 6px 0; }
+.plan:empty { display: none; }
 .neither { display: grid; gap: 4px; }
 .charts { display: grid; grid-template-columns: repeat(auto-fit, minmax(270px, 1fr)); gap: 16px 28px; }
 .days td { white-space: normal; }

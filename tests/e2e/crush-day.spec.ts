@@ -253,6 +253,7 @@ test('a block is watched, sampled and argued over before its harvest', async ({ 
   await button(page, 'Watch it').click()
   await expect(page.getByText('A block needs a name', { exact: false })).toBeVisible()
   await box(page, 'Vineyard or rows').fill('Hillside')
+  await box(page, 'Fruit to expect').fill('60')
   await button(page, 'Watch it').click()
   await expect(page.getByRole('heading', { name: 'Sample it' })).toBeVisible()
   for (const [brix, ph, ta] of [['19', '3.42', '9.5'], ['20', '3.5', '8.7'], ['21', '3.58', '7.9']] as const) {
@@ -266,6 +267,8 @@ test('a block is watched, sampled and argued over before its harvest', async ({ 
   // 0.25 °Brix a day: 22 is reached on the fourth day after the last sample, which is today.
   await expect(page.getByRole('heading', { name: 'Sugar is there' })).toBeVisible()
   await expect(page.getByRole('row', { name: /pH 3\.80 is passed/ })).toContainText('Sun 20 Sept')
+  await button(page, /^Note it as coming on Mon 14 Sept/).click()
+  await expect(page.getByText(/Noted as coming on Mon 14 Sept/)).toBeVisible()
   await page.getByLabel('About').selectOption('Weather')
   await box(page, 'In a few words').fill('Rain from Thursday')
   await button(page, 'Note it').click()

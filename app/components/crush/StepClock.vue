@@ -27,6 +27,7 @@ const warm = computed(() => clock.value.celsius && props.lot.temperature && prop
         <span class="open" :style="{ left: `${clock.minH / clock.maxH * 100}%` }" />
       </div>
       <p><b class="figure">{{ hoursWords(Math.max(0, gone)) }}</b> gone, since {{ sayWhen(step.at!, now) }}. It can end from <b>{{ sayWhen(step.opensAt!, now) }}</b> and should by <b>{{ sayWhen(step.closesAt!, now) }}</b>.</p>
+      <div v-if="step.code === 'settle' && step.status === 'done' && lot.stage === 'must'"><UButton :to="`/lots/${lot.id}?log=move`" size="lg" variant="outline">Rack it off the solids</UButton></div>
       <FindingNote v-if="step.over" tone="stop">Its time is up. Longer than {{ clock.maxH }} hours invites wild yeast: go on to the next step now.</FindingNote>
     </template>
     <template v-else>

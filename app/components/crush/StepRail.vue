@@ -11,7 +11,7 @@ const shown = computed(() => props.steps.map(step => ({ step, words: sayStatus(s
 /** On a phone the rail is longer than the screen: the station that matters comes into sight. */
 const rail = ref<HTMLElement>()
 watch([rail, () => props.current, () => props.steps.map(s => s.status).join()], () => {
-  const station = rail.value?.querySelector<HTMLElement>('.open, .now, .running, .waiting')
+  const station = ['.open', '.now', '.running', '.waiting'].map(kind => rail.value?.querySelector<HTMLElement>(kind)).find(found => found)
   if (rail.value && station) rail.value.scrollLeft = station.offsetLeft - (rail.value.clientWidth - station.clientWidth) / 2
 }, { flush: 'post' })
 const MARK: Record<CrushStep['status'], string> = { 'done': '✓', 'left-out': '–', 'now': '', 'running': '◔', 'waiting': '◔', 'optional': '', 'later': '' }

@@ -12,7 +12,8 @@ const f = useFormat()
 const KINDS = { note: 'Observation', yeast: 'Yeast or bacteria', addition: 'Addition', operation: 'Work done', move: 'Move', bottles: 'Bottle' } as const
 type Kind = keyof typeof KINDS
 
-const kind = ref<Kind>(route.query.log === 'yeast' ? 'yeast' : 'note')
+const asked = String(route.query.log ?? '')
+const kind = ref<Kind>(asked in KINDS ? asked as Kind : 'note')
 const at = ref<string>()
 const what = ref<EntryOf<'observation'>['what']>('note')
 const text = ref('')

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 const supplies = useSupplies()
-const tabs = computed(() => [{ to: '/stores', name: 'Files and instruments' }, { to: '/stores/supplies', name: 'Supplies', count: supplies.kept.value ? supplies.rows.value.filter(r => r.short > 0).length : 0 }])
+const tabs = computed(() => [{ to: '/stores', name: 'Files and instruments' }, { to: '/stores/supplies', name: 'Supplies', count: supplies.short.value.length }])
 </script>
 
 <template>

@@ -13,8 +13,7 @@ const supplies = useSupplies()
 const next = computed(() => crush.lots.value.filter(c => c.next))
 const clocks = computed(() => crush.lots.value.flatMap(c => c.clocks.filter(s => !s.optional && s.opensAt).map(step => ({ lot: c.lot, step }))).sort((a, b) => a.step.opensAt! < b.step.opensAt! ? -1 : 1))
 const arrivals = computed(() => [...cellar.state.arrivals.values()].sort((a, b) => a.on < b.on ? -1 : 1))
-/** Before anything was put into the store, all would be short and nothing said by it. */
-const short = computed(() => supplies.kept.value ? supplies.rows.value.filter(r => r.short > 0) : [])
+const short = supplies.short
 const strike = useStrike()
 const hoursTo = (at: string) => (Date.parse(at) - Date.parse(now.value)) / 3_600_000
 const headline = computed(() => {

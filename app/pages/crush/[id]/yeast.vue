@@ -35,7 +35,8 @@ const temperature = computed(() => mustC.value === undefined ? undefined : mustC
 const brix = computed(() => lot.value?.sg ? brixFromSg(lot.value.sg.value) : undefined)
 const potential = computed(() => brix.value === undefined ? undefined : potentialAlcohol(brix.value).abv)
 const choices = computed(() => potential.value === undefined || !lot.value ? [] : withinLimits(() => chooseYeast({
-  style: lot.value!.style, potentialAbv: Math.min(20, Math.max(5, potential.value!)), temperatureC: lot.value!.style === 'red' ? { min: 20, max: 27 } : { min: 14, max: 18 }, malolacticWanted: lot.value!.style === 'red' && lot.value!.stream !== 'kit'
+  style: lot.value!.style, potentialAbv: Math.min(20, Math.max(5, potential.value!)), temperatureC: lot.value!.style === 'red' ? { min: 20, max: 27 } : { min: 14, max: 18 }, malolacticWanted: lot.value!.style === 'red' && lot.value!.stream !== 'kit',
+  ...(lot.value!.others.yan && { yanMgPerL: lot.value!.others.yan.value })
 })) ?? [])
 const card = computed(() => choices.value.find(c => c.card.key === chosen.value) ?? choices.value[0])
 const plan = computed(() => lot.value && temperature.value !== undefined ? withinLimits(() => pitchPlan(lot.value!.volume.value, temperature.value!)) : undefined)
