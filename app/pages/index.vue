@@ -16,8 +16,6 @@ async function skip(item: FloorItem) {
 }
 const COUNT = ['Nothing', 'One thing', 'Two things', 'Three things', 'Four things', 'Five things', 'Six things', 'Seven things', 'Eight things', 'Nine things']
 const heading = computed(() => `${COUNT[numbered.value.length] ?? `${numbered.value.length} things`} on the floor`)
-const supplies = useSupplies()
-const short = supplies.short
 const recent = computed(() => story.latest(5))
 useHead({ title: 'Today · Presk' })
 </script>
@@ -54,7 +52,7 @@ useHead({ title: 'Today · Presk' })
             </div>
           </li>
         </ul>
-        <FindingNote v-if="short.length" tone="stop" class="mt-5">Not enough for all lots: {{ supplies.sayShort(short) }}. <NuxtLink to="/stores/supplies" class="textlink">See supplies</NuxtLink></FindingNote>
+        <LazyShortageNote class="mt-5" />
         <UButton to="/lots/new" variant="outline" size="lg" icon="i-lucide-plus" class="mt-5">Start a lot</UButton>
       </section>
       <aside aria-label="Lately">

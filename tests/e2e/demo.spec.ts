@@ -102,3 +102,24 @@ test('every answer of the server carries a strict content policy', async ({ requ
     expect(headers['x-content-type-options']).toBe('nosniff')
   }
 })
+
+test('once opened, the cellar opens again without a network, and logs', async ({ page, context, watch }) => {
+  await openDemo(page)
+  // The worker has everything once it is ready; from the next page on it answers.
+  await page.evaluate(async () => {
+    await navigator.serviceWorker.ready
+  })
+  await page.reload()
+  await expect.poll(() => page.evaluate(() => navigator.serviceWorker.controller !== null)).toBe(true)
+  await context.setOffline(true)
+  await page.goto('/crush')
+  await expect(page.getByRole('heading', { name: 'First sulphite' })).toBeVisible()
+  await page.goto('/lots/lot-grenache')
+  await page.getByRole('textbox', { name: 'In a few words' }).fill('No signal down here')
+  await page.getByRole('button', { name: 'Log', exact: true }).click()
+  await expect(page.getByText('Note: No signal down here')).toBeVisible()
+  await page.goto('/harvest')
+  await expect(page.getByRole('img', { name: /^Sugar: 4 samples/ })).toBeVisible()
+  expect(watch.problems.filter(p => !p.includes('ERR_INTERNET_DISCONNECTED'))).toEqual([])
+  watch.problems.length = 0
+})

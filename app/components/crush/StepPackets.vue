@@ -18,7 +18,7 @@ const used = (i: number, name: string) => write([{ type: 'task-ended', lotId: pr
       <span class="n figure" aria-hidden="true">{{ p.i + 1 }}</span>
       <span><b>{{ p.name }}</b><br><span class="soft small">{{ PACKET_STEP[p.step] }}</span></span>
       <span v-if="p.ended" class="soft small">in</span>
-      <UButton v-else-if="due(p.step)" variant="outline" size="lg" :loading="saving" :aria-label="`${p.name} is in`" @click="used(p.i, p.name)">It is in</UButton>
+      <UButton v-else-if="due(p.step)" variant="outline" size="lg" :loading="saving" :aria-label="`${p.name}: it is in`" @click="used(p.i, p.name)">It is in</UButton>
       <span v-else class="soft small">keep it</span>
     </li>
   </ol>

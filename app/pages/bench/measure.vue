@@ -69,6 +69,13 @@ const judgements = computed(() => {
 })
 
 const fields = computed(() => [sugar, sampleC, ph, freeSo2, ...(byTitration.value ? [sampleMl, titrantMl, normality] : [ta])])
+/** What the temperature takes from or adds to a hydrometer, once that is more than it can be trusted for. */
+const corrected = computed(() => {
+  if (byRefractometer.value || sampleC.value === undefined || sugar.value === undefined || !sugar.parsed.ok || !scales.value) return undefined
+  const asRead = sugarScales(sugar.value, sugar.parsed.unit === 'SG' ? 'sg' : 'brix').sg
+  const by = scales.value.sg - asRead
+  return Math.abs(by) > 0.0025 ? by : undefined
+})
 /** How far the instruments in hand can be trusted: never checked, long ago, or known to be off. */
 const doubts = computed(() => [sugar.value === undefined ? '' : sugarWith.value, ph.value === undefined ? '' : phWith.value].flatMap((id) => {
   const instrument = cellar.state.instruments.get(id)
@@ -158,6 +165,7 @@ useHead({ title: 'Measure · Presk' })
       </div>
     </section>
     <section class="results" aria-live="polite">
+      <FindingNote v-if="corrected !== undefined">The sample’s temperature moves this reading by {{ corrected > 0 ? '+' : '−' }}{{ Math.abs(corrected).toFixed(3) }}. That much is better waited for than corrected: let it come nearer to {{ calibrationC === 20 ? f.words(f.temperature(20)) : f.words(f.temperature(15.56)) }}.</FindingNote>
       <FindingNote v-for="d in doubts" :key="d">{{ d }}</FindingNote>
       <FindingNote v-if="impossible" tone="stop">{{ sayAcidsFinding(impossible) }}</FindingNote>
       <FindingNote v-if="!isMust && !degassed && (taGPerL !== undefined || ph.value !== undefined) && lot?.stage === 'fermenting'">Gas makes TA read too high and pH too low, and lifts a hydrometer. Shake it out first.</FindingNote>

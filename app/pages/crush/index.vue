@@ -9,11 +9,9 @@ const cellar = useCellarStore()
 const now = useNow()
 const f = useFormat()
 const crush = useCrushFloor()
-const supplies = useSupplies()
 const next = computed(() => crush.lots.value.filter(c => c.next))
 const clocks = computed(() => crush.lots.value.flatMap(c => c.clocks.filter(s => !s.optional && s.opensAt).map(step => ({ lot: c.lot, step }))).sort((a, b) => a.step.opensAt! < b.step.opensAt! ? -1 : 1))
 const arrivals = computed(() => [...cellar.state.arrivals.values()].sort((a, b) => a.on < b.on ? -1 : 1))
-const short = supplies.short
 const strike = useStrike()
 const hoursTo = (at: string) => (Date.parse(at) - Date.parse(now.value)) / 3_600_000
 const headline = computed(() => {
@@ -35,7 +33,7 @@ useHead({ title: 'Crush day · Presk' })
         <p v-else-if="clocks[0]" class="which">{{ clocks[0].lot.name }}: {{ (CLOCK_RUNS[clocks[0].step.code] ?? 'waiting for the yeast').toLowerCase() }}, until {{ sayWhen(clocks[0].step.opensAt!, now) }}.</p>
         <p v-else class="which soft">When fruit, pails or a kit arrive, start a lot: from then on this page says what comes next for all of them.</p>
         <div class="acts"><UButton v-if="next[0]" :to="`/crush/${next[0].lot.id}`" size="xl">Do it</UButton><UButton to="/lots/new" size="xl" variant="outline" icon="i-lucide-plus">Start a lot</UButton></div>
-        <FindingNote v-if="short.length" tone="stop" class="short">Not enough for all lots: {{ supplies.sayShort(short) }}. <NuxtLink to="/stores/supplies" class="textlink">See supplies</NuxtLink></FindingNote>
+        <LazyShortageNote class="short" />
       </section>
       <aside v-if="clocks.length" class="side">
         <h2>Clocks</h2>
@@ -81,6 +79,5 @@ h1 { font-size: clamp(2.2rem, 5.5vw, 3.4rem); line-height: 1.05; }
 .come { display: flex; gap: 8px 16px; align-items: center; flex-wrap: wrap; justify-content: end; }
 .come .textlink { min-height: 44px; }
 .expected li { display: flex; justify-content: space-between; gap: 16px; align-items: center; border-top: 1.5px solid var(--line); padding: 8px 0; }
-@media (max-width: 900px) { .floor { grid-template-columns: minmax(0, 1fr); gap: 24px; } .short { border-top: 1.5px solid var(--line); padding-top: 14px; margin-top: 6px; max-width: 60ch; }
-.side { border-left: 0; padding-left: 0; } .lots > li { grid-template-columns: minmax(0, 1fr); } }
+@media (max-width: 900px) { .floor { grid-template-columns: minmax(0, 1fr); gap: 24px; } .side { border-left: 0; padding-left: 0; } .lots > li { grid-template-columns: minmax(0, 1fr); } }
 </style>

@@ -31,6 +31,10 @@ watch(() => lot.value?.id, () => {
   const l = lot.value
   mustC.text = l?.temperature ? f.temperature(l.temperature.value).text : String(settings.values.temperature === '°F' ? 68 : 20)
 }, { immediate: true })
+/** A run that is taken up again goes on with the temperature it was begun at. */
+watch(() => run.begun.value?.plan.mustC, (begunAt) => {
+  if (begunAt !== undefined) mustC.text = f.temperature(begunAt).text
+}, { immediate: true })
 const temperature = computed(() => mustC.value === undefined ? undefined : mustC.value)
 const brix = computed(() => lot.value?.sg ? brixFromSg(lot.value.sg.value) : undefined)
 const potential = computed(() => brix.value === undefined ? undefined : potentialAlcohol(brix.value).abv)
