@@ -22,6 +22,10 @@ describe('the cellar file', () => {
     expect(cellar.lots.size).toBe(4)
     expect(demo.entries.every(e => e.at <= '2026-11-23T12:00:00.000Z')).toBe(true)
   })
+  it('a file of version 1 is taken as it is', () => {
+    const old = { ...demo, version: 1, entries: demo.entries.filter(e => e.type === 'lot-started' || e.type === 'reading' || e.type === 'instrument-added' || e.type === 'vessel-added') }
+    expect(parseCellarFile(JSON.stringify(old))).toMatchObject({ ok: true, file: { version: 1, entries: old.entries } })
+  })
   it.each([
     ['cut short', JSON.stringify(demo).slice(0, 500), 'not-json'],
     ['foreign', '{"wines":[]}', 'foreign'],

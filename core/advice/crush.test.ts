@@ -201,6 +201,15 @@ describe('supplies across lots', () => {
     expect(arrived.arrivals.size).toBe(0)
     expect(cellar.arrivals.size).toBe(1)
   })
+  it('needs are never negative nor endless, whatever a must measures', () => {
+    fc.assert(fc.property(fc.constantFrom('fresh', 'frozen', 'juice', 'test'), fc.constantFrom('red', 'rose', 'white'), fc.double({ min: 0.5, max: 500, noNaN: true }), fc.double({ min: 1.02, max: 1.19, noNaN: true }), fc.double({ min: 2.6, max: 4.4, noNaN: true }), fc.double({ min: 2.1, max: 19, noNaN: true }), (stream, style, volumeL, sg, ph, ta) => {
+      const lot = lotOf(start({ stream, style, volumeL } as Partial<Start>), read(5, 'sg', sg), read(5, 'ph', ph), read(5, 'ta', ta))
+      for (const one of needsOfLot(lot, 'potassium-metabisulphite')) {
+        expect(one.amount).toBeGreaterThan(0)
+        expect(one.amount).toBeLessThan(volumeL * 100 + 20)
+      }
+    }), { numRuns: 40 })
+  })
   it('kits bring their own, bottles need nothing', () => {
     expect(needsOfLot(lotOf(start({ stream: 'kit' })), 'potassium-metabisulphite')).toEqual([])
     expect(needsOfLot(lotOf(start(), entry(1, { type: 'bottling', lotId, bottles: [{ sizeMl: 750, count: 50 }] })), 'potassium-metabisulphite')).toEqual([])

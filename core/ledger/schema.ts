@@ -194,12 +194,13 @@ const correction = z.strictObject({
 export const entrySchema = z.discriminatedUnion('type', [...factSchema.options, correction])
 
 export const CELLAR_FORMAT = 'presk-cellar'
-export const CELLAR_VERSION = 1
+/** 2 since blocks, arrivals and supplies stand in the ledger; a file of version 1 is read as it is. */
+export const CELLAR_VERSION = 2
 
 /** The file that holds a whole cellar. */
 export const cellarFileSchema = z.strictObject({
   format: z.literal(CELLAR_FORMAT),
-  version: z.literal(CELLAR_VERSION),
+  version: z.union([z.literal(1), z.literal(CELLAR_VERSION)]),
   exportedAt: instant,
   name: z.string().max(80),
   entries: z.array(entrySchema).max(200_000)

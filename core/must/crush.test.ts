@@ -83,6 +83,9 @@ describe('water for a kit', () => {
     expect(over.overWaterL).toBeGreaterThan(1.4)
     expect(over.overWaterL).toBeLessThan(2)
   })
+  it('a syrup too strong for any hydrometer is refused, not guessed at', () => {
+    expect(() => kitWater(10, 1.3, 1.085, 1)).toThrow(LimitError)
+  })
   it('within what a hydrometer can tell is on target', () => {
     for (const sg of [1.083, 1.085, 1.087]) expect(kitWater(23, sg, 1.085, 2).verdict).toBe('on-target')
     expect(kitWater(23, 1.0829, 1.085, 2).verdict).toBe('too-thin')

@@ -1,4 +1,4 @@
-import { brixFromSg } from '../hydrometry'
+import { SG_MAX, brixFromSg } from '../hydrometry'
 import { within } from '../units'
 import { addSugar, addWater } from './sweeten-or-thin'
 
@@ -18,7 +18,7 @@ export interface LineHint { lineL: number, sgAtLine: number, differenceL: number
  * of the small rest afterwards. Gone too far is said to be too far, with the sugar that would bring it back. The line on the
  * pail is only a hint: it says what the gravity would be there.
  * @param volumeL what stands in the vessel, 0.1 to 100 000 L, stirred through
- * @param sg measured, 0.99 to 1.4
+ * @param sg measured, 0.99 to 1.22: a stronger syrup is thinned first, then measured
  * @param targetSg wanted, 1.03 to 1.15
  * @param stage 1 for the first water, 2 and more for what follows
  * @param lineL the mark, L
@@ -27,7 +27,7 @@ export interface LineHint { lineL: number, sgAtLine: number, differenceL: number
  */
 export function kitWater(volumeL: number, sg: number, targetSg: number, stage: number, lineL?: number): KitWater {
   within('volumeL', volumeL, 0.1, 100_000)
-  within('sg', sg, 0.99, 1.4)
+  within('sg', sg, 0.99, SG_MAX)
   within('targetSg', targetSg, 1.03, 1.15)
   within('stage', stage, 1, 9)
   const hint = lineL === undefined || lineL <= volumeL ? {} : { lineHint: atLine(volumeL, sg, targetSg, within('lineL', lineL, 0.1, 100_000)) }

@@ -30,6 +30,7 @@ const back = computed(() => `lot=${props.lot.id}&back=crush`)
       <StepPackets v-else-if="step.code === 'packets'" :lot="lot" />
       <template v-else-if="step.code === 'measure'">
         <div class="row"><FigureNumber v-if="lot.sg" label="Gravity" :shown="{ text: lot.sg.value.toFixed(3), unit: 'SG' }" :origin="lot.sg.origin" size="small" /><FigureNumber v-if="lot.ph" label="pH" :shown="{ text: lot.ph.value.toFixed(2), unit: 'pH' }" :origin="lot.ph.origin" size="small" /><FigureNumber v-if="lot.ta" label="TA" :shown="{ text: lot.ta.value.toFixed(1), unit: 'g/L' }" :origin="lot.ta.origin" size="small" /></div>
+        <p v-if="lot.stream === 'kit' && !done" class="soft">A syrup that lifts the hydrometer off its scale is thinned first: as much water as there is syrup, if that stays well short of the mark. Log it as an addition of water, stir, then measure.</p>
         <div><UButton :to="`/bench/measure?${back}`" size="xl" :variant="done ? 'outline' : 'solid'">{{ done ? 'Measure again' : 'Measure' }}</UButton></div>
       </template>
       <template v-else-if="step.code === 'correct' && !done">

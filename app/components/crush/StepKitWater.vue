@@ -7,7 +7,8 @@ import { correctHydrometer } from '~~/core/hydrometry'
 const props = defineProps<{ lot: LotState }>()
 const f = useFormat()
 const { saving, write } = useStepLog(() => props.lot)
-const stage = computed(() => props.lot.added.has('water') ? 2 : 1)
+/** The second stage follows a first that is open; water that was poured before any plan is none. */
+const stage = computed(() => props.lot.staged.has('water') ? 2 : 1)
 /** Water is in, and the gravity is only an estimate until it is read again. */
 const unread = computed(() => props.lot.sg?.origin === 'estimated')
 const water = computed(() => props.lot.sg && !unread.value ? withinLimits(() => kitWater(props.lot.volume.value, Math.max(0.99, props.lot.sg!.value), props.lot.kit!.targetSg, stage.value, props.lot.kit!.lineL)) : undefined)
@@ -51,8 +52,9 @@ const asShown = computed(() => plan.value && f.volume(plan.value.stageL))
       <WorkingNote :steps="[{ what: 'Water in all', formula: `mass of must × (°Brix now − °Brix wanted) ÷ °Brix wanted, ${lot.sg!.value.toFixed(3)} to ${lot.kit!.targetSg.toFixed(3)}`, result: f.words(f.volume(plan.litres)) }, { what: 'This stage', formula: plan.last ? 'all that is left' : 'three quarters', result: f.words(f.volume(plan.stageL)) }]" source="mass balance: Brix is grams in 100 g; densities of ICUMSA SPS-4. Staging: common practice" />
     </template>
     <template v-else-if="water?.verdict === 'too-thin'">
-      <FindingNote tone="stop"><b>Too much water is in it.</b> {{ water.sg.toFixed(3) }} instead of {{ water.targetSg.toFixed(3) }}: about {{ f.words(f.volume(water.overWaterL)) }} too many. This is not how it should be; the wine will be thinner and weaker.</FindingNote>
-      <p>Read it once more, stirred to the bottom: syrup lies there. If it stands, {{ f.words(f.powder(water.sugarBackG)) }} of sugar would bring the gravity back, not the flavour. Grape concentrate brings both.</p>
+      <FindingNote v-if="!lot.added.has('water')" tone="stop"><b>It measures too little before any water.</b> {{ water.sg.toFixed(3) }} instead of at least {{ water.targetSg.toFixed(3) }}: stirred to the bottom? Read it again, and look at the leaflet. No water now.</FindingNote>
+      <FindingNote v-else tone="stop"><b>Too much water is in it.</b> {{ water.sg.toFixed(3) }} instead of {{ water.targetSg.toFixed(3) }}: about {{ f.words(f.volume(water.overWaterL)) }} too many. This is not how it should be; the wine will be thinner and weaker.</FindingNote>
+      <p v-if="lot.added.has('water')">Read it once more, stirred to the bottom: syrup lies there. If it stands, {{ f.words(f.powder(water.sugarBackG)) }} of sugar would bring the gravity back, not the flavour. Grape concentrate brings both.</p>
       <div class="acts"><UButton :to="`/bench/sweeten?lot=${lot.id}`" size="lg" variant="outline">Work out sugar or concentrate</UButton></div>
     </template>
     <p v-else-if="water?.verdict === 'on-target'">It measures what it should, {{ water.sg.toFixed(3) }} for {{ water.targetSg.toFixed(3) }}. No more water.</p>

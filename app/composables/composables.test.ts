@@ -1,0 +1,103 @@
+import { createPinia, defineStore, setActivePinia } from 'pinia'
+import { beforeEach, describe, expect, it, vi } from 'vitest'
+import { computed, reactive, ref } from 'vue'
+
+// What Nuxt imports by itself stands here by hand: these composables are tested as plain functions.
+vi.stubGlobal('ref', ref)
+vi.stubGlobal('computed', computed)
+vi.stubGlobal('reactive', reactive)
+vi.stubGlobal('defineStore', defineStore)
+const { useSettingsStore } = await import('~/stores/settings')
+vi.stubGlobal('useSettingsStore', useSettingsStore)
+const { useFormat } = await import('./useFormat')
+vi.stubGlobal('useFormat', useFormat)
+const { useQuantityField } = await import('./useQuantityField')
+const { useWeighing } = await import('./useWeighing')
+
+beforeEach(() => setActivePinia(createPinia()))
+
+describe('a field for a quantity', () => {
+  const gravity = () => useQuantityField({ kind: 'sugar', unit: '°Brix', units: ['°Brix', 'SG'], required: true, quantity: unit => unit === 'SG' ? 'sg' : 'brix' })
+  it.each([['24.6', 24.6], ['24,6', 24.6], [' 24.6 ', 24.6], ['1.092 sg', 1.092], ['1092 sg', 1.092]] as const)('“%s” is %d', (text, value) => {
+    const field = gravity()
+    field.text = text
+    expect(field.value).toBeCloseTo(value, 6)
+    expect(field.ok).toBe(true)
+  })
+  it.each([['', 'This is needed.'], ['much', 'is not a number'], ['60', 'cannot be'], ['24 oz', 'is not a unit for this']] as const)('“%s” is complained of once it was left, and stays as it was typed', (text, complaint) => {
+    const field = gravity()
+    field.text = text
+    expect(field.message).toBeUndefined()
+    field.touch()
+    expect(field.message).toContain(complaint)
+    expect(field.value).toBeUndefined()
+    expect(field.text).toBe(text)
+  })
+  it('an unusual value is asked about, and taken once it is confirmed', () => {
+    const ph = useQuantityField({ kind: 'plain', unit: '', quantity: () => 'ph' })
+    ph.text = '4.3'
+    ph.touch()
+    expect(ph.question?.verdict).toBe('ask')
+    expect(ph.value).toBeUndefined()
+    ph.confirm()
+    expect(ph.value).toBe(4.3)
+    ph.text = '35'
+    expect(ph.question).toMatchObject({ verdict: 'refuse', suggestions: [3.5] })
+    ph.take(3.5)
+    expect([ph.text, ph.value]).toEqual(['3.5', 3.5])
+  })
+  it('empty is good where nothing is required, and limits have their own words', () => {
+    const amount = useQuantityField({ kind: 'plain', unit: '', limits: { min: 1, max: 5, words: 'One to five.' } })
+    expect(amount.ok).toBe(true)
+    amount.text = '9'
+    amount.touch()
+    expect([amount.ok, amount.message]).toEqual([false, 'One to five.'])
+  })
+  it('a gallon without its country is asked for in metric, and known in the US', () => {
+    const volume = () => useQuantityField({ kind: 'volume', unit: 'L', units: ['L', 'US gal'] })
+    const metric = volume()
+    metric.text = '6 gal'
+    metric.touch()
+    expect(metric.message).toContain('Which gallon?')
+    useSettingsStore().change({ system: 'US' })
+    const us = volume()
+    us.text = '6 gal'
+    expect(us.value).toBeCloseTo(22.712, 3)
+  })
+})
+
+describe('figures show the digits they deserve, in the person’s units', () => {
+  it.each([
+    ['volume', 76.7, '76.7 L'], ['volume', 100.3, '100 L'], ['volume', 0.192, '192 mL'], ['volume', 23, '23 L'], ['powder', 0.168, '0.17 g'], ['powder', 8.03, '8.0 g'], ['powder', 1250, '1.25 kg'], ['ph', 3.7149, '3.71 pH'],
+    ['gravity', 1.0831, '1.083 SG'], ['acid', 5.478, '5.5 g/L'], ['temperature', -2, '−2 °C'], ['temperature', 17.5, '17.5 °C'], ['nitrogen', 80.4, '80 mg N/L']
+  ] as const)('%s of %d is %s', (kind, value, words) => {
+    const f = useFormat()
+    expect(f.words(f[kind](value))).toBe(words)
+  })
+  it('a scale of a hundredth shows hundredths; gallons and Fahrenheit where they are asked for', () => {
+    useSettingsStore().change({ scaleStepG: 0.01, system: 'US', temperature: '°F', sugar: 'SG' })
+    const f = useFormat()
+    expect([f.powder(8.034), f.volume(76.7), f.mass(118), f.temperature(20), f.sugar(1.092)].map(f.words)).toEqual(['8.03 g', '20.3 US gal', '260 lb', '68 °F', '1.092 SG'])
+  })
+})
+
+describe('how an amount is measured out in this house', () => {
+  it('on the scale, and about how many level spoons', () => {
+    expect(useWeighing().weigh('tartaric', 46.8)).toMatchObject({ shown: { text: '46.8', unit: 'g' }, spoons: { words: '3 tbsp + 1 tsp', own: false } })
+  })
+  it('in the person’s own spoons once they are weighed', () => {
+    useSettingsStore().change({ spoons: { tartaric: 5.85 } })
+    expect(useWeighing().weigh('tartaric', 46.8).spoons).toEqual({ words: '2 tbsp + 2 tsp', own: true })
+  })
+  it('as a stock solution where ten steps of the scale are more than the dose', () => {
+    // 0.17 g of 10 g in 100 mL.
+    expect(useWeighing().weigh('potassium-metabisulphite', 0.17).stockMl).toBeCloseTo(1.7, 9)
+    expect(useWeighing().weigh('potassium-metabisulphite', 1.1).stockMl).toBeUndefined()
+    useSettingsStore().change({ scaleStepG: 0.01 })
+    expect(useWeighing().weigh('potassium-metabisulphite', 0.17).stockMl).toBeUndefined()
+  })
+  it('but never what does not dissolve', () => {
+    expect(useWeighing().weigh('yeast', 0.5).stockMl).toBeUndefined()
+    expect(useWeighing().weigh('complex-nutrient', 0.97)).toMatchObject({ spoons: { words: '¼ tsp' } })
+  })
+})
