@@ -2,7 +2,7 @@ import { brixFromSg } from '../hydrometry'
 import type { EntryOf, LotState, Style } from '../ledger'
 import { ENZYME_G_PER_L, findTargets, testFerment, yieldOfArrival } from '../must'
 import { MOLECULAR_TARGET, PH_TOO_HIGH, SO2_SHARE, type SulphiteSalt, TYPICAL_BOUND_SHARE, firstDose, freeSo2For } from '../sulphite'
-import { ASSUMED_YAN, PITCH, nutrientPlan } from '../yeast'
+import { ASSUMED_YAN, PITCH, nutrientPlan, nutrientsLeft } from '../yeast'
 import { MUST_WINDOWS } from './must-windows'
 
 export type NeedReason = 'first-sulphite' | 'later-sulphite' | 'acid' | 'sugar' | 'carbonate' | 'yeast' | 'rehydration' | 'nutrient' | 'enzyme' | 'staged-rest'
@@ -100,9 +100,9 @@ function correctionOf(lot: LotState, who: Who): Need[] {
   }])
 }
 
-function forYeast(who: Who, litres: number, brix: number | undefined, style: Style, givenMgPerL: number): Need[] {
+function forYeast(who: Who, litres: number, brix: number | undefined, style: Style, givenMgPerL: number, givenGPerL: Record<string, number> = {}): Need[] {
   const yeastG = litres * PITCH.gPerL
-  const plan = nutrientPlan(Math.max(0.5, litres), Math.min(40, Math.max(5, brix ?? USUAL[style].brix)), 'medium', ASSUMED_YAN + givenMgPerL)
+  const plan = nutrientPlan(Math.max(0.5, litres), Math.min(40, Math.max(5, brix ?? USUAL[style].brix)), 'medium', ASSUMED_YAN + givenMgPerL, nutrientsLeft(givenGPerL))
   const basis = brix === undefined ? 'assumed' : 'readings'
   const nutrients = new Map<string, number>()
   for (const a of plan.additions) nutrients.set(a.nutrient, (nutrients.get(a.nutrient) ?? 0) + a.grams)
@@ -117,8 +117,11 @@ function forYeast(who: Who, litres: number, brix: number | undefined, style: Sty
 function stillToFeed(lot: LotState, who: Who): Need[] {
   const { originalSg, sg } = lot
   if (!originalSg || !sg || originalSg.value < 1.02 || (originalSg.value - sg.value) / (originalSg.value - 1) > 2 / 3) return []
-  return forYeast(who, lot.volume.value, brixFromSg(originalSg.value), lot.style, lot.nitrogenGiven?.value ?? 0).filter(n => n.reason === 'nutrient')
+  return forYeast(who, lot.volume.value, brixFromSg(originalSg.value), lot.style, lot.nitrogenGiven?.value ?? 0, givenTo(lot)).filter(n => n.reason === 'nutrient')
 }
+
+/** g/L of each material that went in, of the present volume. */
+const givenTo = (lot: LotState): Record<string, number> => Object.fromEntries([...lot.added].map(([material, { actual }]) => [material, actual / lot.volume.value]))
 
 function needsOfTest(who: Who, massKg: number, salt: SulphiteSalt): Need[] {
   const reason = (material: string): NeedReason => material === 'yeast' ? 'yeast' : material === salt ? 'first-sulphite' : 'nutrient'

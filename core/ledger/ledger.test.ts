@@ -61,6 +61,12 @@ describe('a lot as its ledger tells it', () => {
     expect(fed.nitrogenGiven?.value).toBeCloseTo((1200 + 4000 * 28.014 / 132.06) / 40, 6)
     const thinned = lotOf([started(40), feed(1, 'complex-nutrient', 12), entry(at(3), { type: 'addition', lotId, material: 'water', unit: 'L', actual: 10 })])
     expect(thinned.nitrogenGiven?.value).toBeCloseTo(1200 / 50, 6)
+    // 40 L with 30 mg/L and 20 L with none, then with 60.
+    const other = (day: number, material?: string) => [entry(at(0), { type: 'lot-started', lotId: 'lot-0002', name: 'B', stream: 'juice', style: 'red', varieties: [], volumeL: 20, volumeIs: 'measured' }), ...material ? [entry(at(day), { type: 'addition', lotId: 'lot-0002', material, unit: 'g', actual: 12 })] : [],
+      entry(at(5), { type: 'transfer', purpose: 'blend', from: { lotId: 'lot-0002' }, to: { lotId }, outL: 20, inL: 20 })]
+    expect(lotOf([started(40), feed(1, 'complex-nutrient', 12), ...other(1)]).nitrogenGiven?.value).toBeCloseTo(20, 6)
+    expect(lotOf([started(40), feed(1, 'complex-nutrient', 12), ...other(1, 'complex-nutrient')]).nitrogenGiven?.value).toBeCloseTo(40, 6)
+    expect(lotOf([started(40), ...other(1, 'complex-nutrient')]).nitrogenGiven?.value).toBeCloseTo(20, 6)
   })
 })
 

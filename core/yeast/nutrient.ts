@@ -7,6 +7,18 @@ export const YAN_PER_SUGAR: Record<Need, number> = { low: 0.75, medium: 0.9, hig
 /** What a must holds when nobody measured it, mg N/L: common practice, no source (musts 80 to 300). */
 export const ASSUMED_YAN = 120
 
+/** The order in which they are used: complex first, ammonium for what it cannot bring, organic last. */
+const IN_ORDER: readonly NutrientCard[] = [NUTRIENTS[1]!, NUTRIENTS[0]!, NUTRIENTS[2]!]
+
+/**
+ * The nutrients with what their limits still leave after what was given.
+ * @param givenGPerL g/L of each, by key
+ * @example nutrientsLeft({ 'complex-nutrient': 0.5 })[0].limitGPerL // 0.4
+ */
+export function nutrientsLeft(givenGPerL: Readonly<Record<string, number>>): NutrientCard[] {
+  return IN_ORDER.map(card => ({ ...card, limitGPerL: Math.max(0, card.limitGPerL - (givenGPerL[card.key] ?? 0)) }))
+}
+
 export interface NutrientAddition {
   /** About 24 h after pitching, or at a third of the sugar gone. */
   when: '24-h-after-pitching' | 'one-third-of-sugar-gone'
@@ -36,7 +48,7 @@ export interface NutrientPlan {
  * @throws LimitError
  * @example nutrientPlan(77, 24.4, 'medium', 140).missingMgPerL // 80
  */
-export function nutrientPlan(volumeL: number, brix: number, need: Need, yanMgPerL?: number, nutrients: readonly NutrientCard[] = [NUTRIENTS[1]!, NUTRIENTS[0]!, NUTRIENTS[2]!]): NutrientPlan {
+export function nutrientPlan(volumeL: number, brix: number, need: Need, yanMgPerL?: number, nutrients: readonly NutrientCard[] = IN_ORDER): NutrientPlan {
   within('volumeL', volumeL, 0.5, 100_000)
   within('brix', brix, 5, 40)
   const presentMgPerL = yanMgPerL === undefined ? ASSUMED_YAN : within('yanMgPerL', yanMgPerL, 0, 1000)
@@ -51,6 +63,7 @@ export function nutrientPlan(volumeL: number, brix: number, need: Need, yanMgPer
   for (const nutrient of nutrients) {
     if (leftMgPerL < 1e-9) break
     const gPerL = Math.min(nutrient.limitGPerL, leftMgPerL / nutrient.nitrogenMgPerG)
+    if (gPerL <= 0) continue
     leftMgPerL -= gPerL * nutrient.nitrogenMgPerG
     const half = { nutrient: nutrient.key, gPerL: gPerL / 2, grams: gPerL / 2 * volumeL, nitrogenMgPerL: gPerL / 2 * nutrient.nitrogenMgPerG }
     additions.push({ when: '24-h-after-pitching', ...half }, { when: 'one-third-of-sugar-gone', ...half, atSg: 1 + (scales.sg - 1) * 2 / 3 })

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { brixFromSg, potentialAlcohol } from '~~/core/hydrometry'
 import type { Style } from '~~/core/ledger'
-import { ASSUMED_YAN, type Need, YAN_PER_SUGAR, chooseYeast, nutrientPlan, pitchPlan, starterPlan } from '~~/core/yeast'
+import { ASSUMED_YAN, type Need, YAN_PER_SUGAR, chooseYeast, nutrientPlan, nutrientsLeft, pitchPlan, starterPlan } from '~~/core/yeast'
 import { fromCelsius, fromLitres } from '~~/core/units'
 import { STYLE } from '~/wording/terms'
 import { FIT, NUTRIENT, sayNutrientFinding, sayPitchFinding, sayPitchStep, sayYeastReason } from '~/wording/yeast'
@@ -41,7 +41,7 @@ const pitch = computed(() => volume.value === undefined || coolest.value === und
 const need = computed<Need>(() => card.value?.card.nitrogenNeed ?? 'medium')
 const given = computed(() => lot.value?.nitrogenGiven?.value ?? 0)
 /** What is there already: measured or assumed, and what was given since. */
-const nutrient = computed(() => volume.value === undefined || brix.value === undefined ? undefined : withinLimits(() => nutrientPlan(volume.value!, brix.value!, need.value, yan.value === undefined && given.value === 0 ? undefined : (yan.value ?? ASSUMED_YAN) + given.value)))
+const nutrient = computed(() => volume.value === undefined || brix.value === undefined ? undefined : withinLimits(() => nutrientPlan(volume.value!, brix.value!, need.value, yan.value === undefined && given.value === 0 ? undefined : (yan.value ?? ASSUMED_YAN) + given.value, nutrientsLeft(Object.fromEntries([...lot.value?.added ?? []].map(([key, { actual }]) => [key, actual / volume.value!]))))))
 const starter = computed(() => packet.value !== undefined && volume.value !== undefined && pitch.value && packet.value < pitch.value.yeastG * 0.8 ? withinLimits(() => starterPlan(packet.value!, [volume.value!])) : undefined)
 const degrees = (c: number) => f.words(f.temperature(c))
 useHead({ title: 'Yeast and nutrient · Presk' })
