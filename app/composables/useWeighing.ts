@@ -6,6 +6,8 @@ import type { Shown } from './useFormat'
 export const STOCK_G_PER_L = 100
 /** A dose under so many steps of the scale is guesswork on it. */
 const STEPS_THAT_TELL = 10
+/** Nobody counts more spoons than this holds. */
+const LARGEST_BY_SPOON_G = 60
 /** What does not dissolve, or is not weighed: no stock solution of these. */
 const NO_STOCK = new Set(['yeast', 'bentonite', 'sugar', 'water', 'calcium-carbonate', 'oak', 'complex-nutrient', 'organic-nutrient', 'rehydration-nutrient', 'pectic-enzyme'])
 
@@ -28,7 +30,7 @@ export function useWeighing() {
     if (coarse && !NO_STOCK.has(material)) return { shown, stockMl: stockSolutionMl(grams, STOCK_G_PER_L) }
     const own = settings.values.spoons[material]
     const perSpoon = own ?? (material in GRAMS_PER_TEASPOON ? GRAMS_PER_TEASPOON[material as SpoonedPowder] : undefined)
-    const spoons = perSpoon === undefined || grams > 200 || grams <= 0 ? undefined : inSpoons(grams, perSpoon)
+    const spoons = perSpoon === undefined || grams > LARGEST_BY_SPOON_G || grams <= 0 ? undefined : inSpoons(grams, perSpoon)
     return { shown, ...(spoons?.words && { spoons: { words: spoons.words, own: own !== undefined } }) }
   }
   return { weigh }

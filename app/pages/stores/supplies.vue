@@ -8,7 +8,6 @@ import { NEED, saySupplyFinding } from '~/wording/supplies'
 const cellar = useCellarStore()
 const f = useFormat()
 const supplies = useSupplies()
-const { weigh } = useWeighing()
 const toBuy = computed(() => supplies.rows.value.filter(r => r.toBuy > 0.05))
 const short = computed(() => supplies.rows.value.filter(r => r.short > 0))
 const COUNT = ['', 'One thing runs', 'Two things run', 'Three things run', 'Four things run', 'Five things run', 'Six things run']
@@ -44,7 +43,6 @@ useHead({ title: 'Supplies · Presk' })
                 <tr v-for="(n, i) in r.needs" :key="i"><th scope="row">{{ n.name }}</th><th>{{ NEED[n.reason] }}{{ n.basis === 'assumed' ? ', assumed' : '' }}</th><td class="strong">{{ supplies.amount(r, n.amount) }}</td></tr>
                 <tr><th scope="row">Reserve</th><th>{{ Math.round(RESERVE * 100) }} % of the sum</th><td>{{ supplies.amount(r, r.reserve) }}</td></tr>
               </tbody></table>
-              <p v-if="weigh(r.material, r.needed).spoons" class="soft small">The sum is about {{ weigh(r.material, r.needed).spoons!.words }}, level.</p>
               <FindingNote v-for="x in r.findings" :key="x.code + ('packageId' in x ? x.packageId : '')" :tone="stop(x) ? 'stop' : 'ask'">{{ saySupplyFinding(x, v => supplies.amount(r, v)) }}</FindingNote>
               <template v-if="r.shares">
                 <h3>If no more can be had</h3>
