@@ -1,0 +1,103 @@
+import 'fake-indexeddb/auto'
+import Dexie from 'dexie'
+import { IDBFactory } from 'fake-indexeddb'
+import { createPinia, defineStore, setActivePinia } from 'pinia'
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import { computed, ref, shallowRef } from 'vue'
+import { type Draft, type Fact, foldCellar } from '~~/core/ledger'
+import { CellarDb } from '~/data/cellar-db'
+import { MemoryCellar } from '~/data/memory-cellar'
+
+// What Nuxt imports by itself stands here by hand.
+for (const [name, value] of Object.entries({ ref, computed, shallowRef, defineStore })) vi.stubGlobal(name, value)
+const { useCellarStore } = await import('./cellar')
+
+const lotId = 'lot-store-1'
+const start: Draft<Fact> = { type: 'lot-started', lotId, name: 'Grenache', stream: 'juice', style: 'red', varieties: [], volumeL: 40, volumeIs: 'measured' }
+const note = (text: string): Draft<Fact> => ({ type: 'observation', lotId, what: 'note', text })
+const reading = (value: number): Draft<Fact> => ({ type: 'reading', lotId, quantity: 'ph', typed: String(value), value })
+
+describe('the ledger in memory', () => {
+  beforeEach(() => {
+    setActivePinia(createPinia())
+    // A browser of its own for each test: nothing is shared, nothing has to be closed.
+    Dexie.dependencies.indexedDB = new IDBFactory()
+  })
+  afterEach(() => vi.restoreAllMocks())
+  const opened = async (name: 'own' | 'demo' = 'own') => {
+    const cellar = useCellarStore()
+    await cellar.open(name)
+    return cellar
+  }
+
+  it('what is logged is on disk, in the state, and there again when the cellar is opened anew', async () => {
+    const cellar = await opened()
+    expect(await cellar.log([start, reading(3.5)])).toHaveLength(2)
+    expect(cellar.state.lots.get(lotId)?.ph?.value).toBe(3.5)
+    setActivePinia(createPinia())
+    const again = await opened()
+    expect(again.entries).toHaveLength(2)
+    expect(again.state.lots.get(lotId)?.ph?.value).toBe(3.5)
+  })
+  it('the state after many single entries is the state of all of them folded together', async () => {
+    const cellar = await opened()
+    await cellar.log([start])
+    for (const value of [3.5, 3.52, 3.48]) await cellar.log([reading(value), note(String(value))])
+    expect(cellar.state).toEqual(foldCellar(cellar.entries))
+  })
+  it('an impossible move is refused before anything is written, and says why', async () => {
+    const cellar = await opened()
+    await cellar.log([start])
+    const move: Draft<Fact> = { type: 'transfer', purpose: 'rack', from: { lotId }, to: { lotId }, outL: 99, inL: 99 }
+    expect(await cellar.log([move, note('moved')])).toBeUndefined()
+    expect(cellar.refused.map(p => p.code)).toEqual(['more-out-than-in'])
+    expect(cellar.entries).toHaveLength(1)
+  })
+  it('a strike takes an entry out of the state and can be taken back', async () => {
+    const cellar = await opened()
+    const [, wrong] = (await cellar.log([start, reading(3.9)]))!
+    expect(await cellar.strike([wrong!.id], 'misread')).toBe(true)
+    expect(cellar.state.lots.get(lotId)?.ph).toBeUndefined()
+    expect(cellar.facts.find(f => f.fact.id === wrong!.id)?.struck).toBe(true)
+    expect(await cellar.undoCorrection(wrong as Fact)).toBe(true)
+    expect(cellar.state.lots.get(lotId)?.ph?.value).toBe(3.9)
+    expect(cellar.entries).toHaveLength(4)
+  })
+  it('when the disk is full nothing changes and the problem is told; the next write that works clears it', async () => {
+    const cellar = await opened()
+    await cellar.log([start])
+    const full = vi.spyOn(CellarDb.prototype, 'append').mockRejectedValueOnce(Object.assign(new (await import('~/data/cellar-storage')).StorageError('write to the ledger', 'full', undefined)))
+    expect(await cellar.log([reading(3.5)])).toBeUndefined()
+    expect([cellar.problem?.problem, cellar.entries.length, cellar.state.lots.get(lotId)?.ph]).toEqual(['full', 1, undefined])
+    full.mockRestore()
+    expect(await cellar.log([reading(3.5)])).toHaveLength(1)
+    expect(cellar.problem).toBeUndefined()
+  })
+  it('where nothing can be stored the cellar lives in the tab and keeps saying so', async () => {
+    const { StorageError } = await import('~/data/cellar-storage')
+    vi.spyOn(CellarDb.prototype, 'all').mockRejectedValue(new StorageError('read the cellar', 'blocked', undefined))
+    const memory = vi.spyOn(MemoryCellar.prototype, 'append')
+    const cellar = await opened()
+    expect(cellar.problem?.problem).toBe('blocked')
+    expect(await cellar.log([start])).toHaveLength(1)
+    expect(memory).toHaveBeenCalledOnce()
+    expect([cellar.lots.length, cellar.problem?.problem]).toEqual([1, 'blocked'])
+  })
+  it('the demo is laid out once and is another cellar than one’s own', async () => {
+    const cellar = await opened('demo')
+    const laid = cellar.entries.length
+    expect([cellar.isDemo, cellar.lots.length]).toEqual([true, 4])
+    await cellar.open('own')
+    expect([cellar.isDemo, cellar.lots.length]).toEqual([false, 0])
+    await cellar.open('demo')
+    expect(cellar.entries).toHaveLength(laid)
+  })
+  it('another tab hears of what was written, after the commit', async () => {
+    const cellar = await opened()
+    await cellar.log([start])
+    setActivePinia(createPinia())
+    const other = await opened()
+    await other.log([reading(3.61)])
+    await vi.waitFor(() => expect(cellar.state.lots.get(lotId)?.ph?.value).toBe(3.61))
+  })
+})
