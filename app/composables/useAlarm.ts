@@ -34,7 +34,8 @@ export function useAlarm() {
     if (audio?.state === 'running') {
       for (const [i, pitch] of [660, 880, 660].entries()) tone(audio, pitch, audio.currentTime + i * 0.35)
     }
-    navigator.vibrate?.([300, 150, 300])
+    // A page that was reloaded and not touched since may not buzz; asking would only fill the console.
+    if (navigator.userActivation?.hasBeenActive) navigator.vibrate?.([300, 150, 300])
     if (allowed.value === 'granted') void notify(title, text)
   }
 
