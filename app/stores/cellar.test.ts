@@ -45,6 +45,14 @@ describe('the ledger in memory', () => {
     for (const value of [3.5, 3.52, 3.48]) await cellar.log([reading(value), note(String(value))])
     expect(cellar.state).toEqual(foldCellar(cellar.entries))
   })
+  it('actions of one instant stand in the order they were done', async () => {
+    vi.spyOn(Date, 'now').mockReturnValue(Date.UTC(2026, 9, 1))
+    const cellar = await opened()
+    await cellar.log([start])
+    for (let n = 0; n < 12; n++) await cellar.log([note(String(n)), note(`${n}b`)])
+    expect(cellar.facts.map(f => f.fact.type === 'observation' ? f.fact.text : 'start').reverse()).toEqual(['start', ...Array.from({ length: 12 }, (_, n) => [String(n), `${n}b`]).flat()])
+    expect(cellar.state.problems).toEqual([])
+  })
   it('an impossible move is refused before anything is written, and says why', async () => {
     const cellar = await opened()
     await cellar.log([start])

@@ -27,6 +27,7 @@ export const useCellarStore = defineStore('cellar', () => {
 
   const state = shallowRef<CellarState>(foldCellar([]))
   let lastAt = ''
+  let lastStamp = 0
   /** Every fact as it stands, newest first; worked out once for all that tell the story. */
   const facts = computed<StandingFact[]>(() => standingFacts(entries.value).reverse())
   const lots = computed<LotState[]>(() => [...state.value.lots.values()])
@@ -95,8 +96,11 @@ export const useCellarStore = defineStore('cellar', () => {
    * @returns the entries as written, or undefined when they could not be stored (`problem` says why)
    */
   async function log(drafts: Draft[]): Promise<Entry[] | undefined> {
-    const now = new Date().toISOString()
-    const written = drafts.map((draft, i) => ({ id: newId(Date.now() + i), device: device(), at: now, written: now, ...draft }) as Entry)
+    // Two actions of one millisecond still follow each other: the order of the ledger goes by instant and id.
+    const stamp = Math.max(Date.now(), lastStamp + 1)
+    lastStamp = stamp + drafts.length
+    const now = new Date(stamp).toISOString()
+    const written = drafts.map((draft, i) => ({ id: newId(stamp + i), device: device(), at: now, written: now, ...draft }) as Entry)
     refused.value = drafts.some(d => MOVES.has(d.type)) ? refusalOf(entries.value, written, { cellar: state.value, lastAt }) : []
     if (refused.value.length > 0) return undefined
     const done = await add(written)
