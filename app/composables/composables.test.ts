@@ -68,7 +68,7 @@ describe('a field for a quantity', () => {
 
 describe('figures show the digits they deserve, in the person’s units', () => {
   it.each([
-    ['volume', 76.7, '76.7 L'], ['volume', 100.3, '100 L'], ['volume', 0.192, '192 mL'], ['volume', 23, '23 L'], ['powder', 0.168, '0.17 g'], ['powder', 8.03, '8.0 g'], ['powder', 1250, '1.25 kg'], ['ph', 3.7149, '3.71 pH'],
+    ['volume', 76.7, '76.7 L'], ['volume', 100.3, '100 L'], ['volume', 0.192, '192 mL'], ['volume', 23, '23 L'], ['powder', 0.168, '0.17 g'], ['powder', 8.03, '8.0 g'], ['powder', 634.7, '635 g'], ['powder', 1250, '1.25 kg'], ['ph', 3.7149, '3.71 pH'],
     ['gravity', 1.0831, '1.083 SG'], ['acid', 5.478, '5.5 g/L'], ['temperature', -2, '−2 °C'], ['temperature', 17.5, '17.5 °C'], ['nitrogen', 80.4, '80 mg N/L']
   ] as const)('%s of %d is %s', (kind, value, words) => {
     const f = useFormat()

@@ -2,7 +2,7 @@ import { type AcidChange, type AcidMove, type AcidPrediction, changeOf, fitAcids
 import { MUST_WINDOWS } from '~~/core/advice'
 import { brixFromSg, sgFromBrix } from '~~/core/hydrometry'
 import type { LotState, Style } from '~~/core/ledger'
-import { type Material, type TargetResult, FIRST_STAGE, findTargets } from '~~/core/must'
+import { type Material, type TargetAddition, type TargetResult, FIRST_STAGE, findTargets, staged } from '~~/core/must'
 import { fromLitres } from '~~/core/units'
 import type { QuantityField } from './useQuantityField'
 
@@ -11,6 +11,13 @@ interface Try extends AcidPrediction {
   after: AcidPrediction['after'] & { brix: number | undefined }
 }
 interface Planned { material: Material, unit: 'g' | 'L', total: number, stage: number, number: 1 | 2, field: QuantityField }
+
+/** An addition with the digits its field shows, so that the proposal and what is weighed are one figure. */
+function asTyped(addition: TargetAddition, volumeL: number): TargetAddition {
+  const perLitre = Number(addition.material === 'water' ? addition.perLitre.toFixed(3) : addition.perLitre.toPrecision(3))
+  const total = perLitre * volumeL
+  return { ...addition, perLitre, total, stages: staged(total) }
+}
 
 /** Try before you pour: additions on a must, the state before and after, and the finder's proposal. */
 export function useCorrectBench(lot: Ref<LotState | undefined>) {
@@ -94,13 +101,14 @@ export function useCorrectBench(lot: Ref<LotState | undefined>) {
   function find() {
     if (!canFind.value) return
     const { malicGPerL, ...pair } = { malicGPerL: undefined, ...readings.value! }
-    found.value = findTargets({
+    const exact = findTargets({
       must: { brix: brix.value!, ...pair, ...(malicGPerL !== undefined && { malicGPerL }) }, windows: MUST_WINDOWS[style.value],
       available: Object.fromEntries(has.value.map(m => [m, true as const])), volumeL: fields.volume.value!
     })
+    found.value = { ...exact, additions: exact.additions.map(a => asTyped(a, fields.volume.value!)) }
     for (const [material, field] of Object.entries(changes)) {
       const proposed = found.value.additions.find(a => a.material === material)?.perLitre
-      field.text = proposed === undefined ? '' : material === 'water' ? (proposed * 1000).toFixed(0) : String(Number(proposed.toPrecision(3)))
+      field.text = proposed === undefined ? '' : material === 'water' ? (proposed * 1000).toFixed(0) : String(proposed)
     }
   }
 
@@ -115,7 +123,7 @@ export function useCorrectBench(lot: Ref<LotState | undefined>) {
     return [{ material, unit: material === 'water' ? 'L' : 'g', total, number, stage: number === 2 ? total : total * FIRST_STAGE, field: actuals.get(material)! }]
   }))
   const takePlan = () => planned.value.forEach((p) => {
-    p.field.text = p.unit === 'L' ? p.stage.toFixed(2) : p.stage.toFixed(1)
+    p.field.text = p.unit === 'L' ? p.stage.toFixed(2) : p.stage.toFixed(p.stage >= 100 ? 0 : 1)
   })
 
   return { fields, changes, style, later, sizes, setSize, has, found, readings, prediction, canFind, find, planned, takePlan }

@@ -38,7 +38,7 @@ export function useFormat() {
   function powder(grams: number): Shown {
     const step = settings.values.scaleStepG
     if (grams >= 1000) return { text: digits(grams / 1000, 2), unit: 'kg' }
-    return { text: digits(grams, grams < 1 ? 2 : grams >= 100 && step >= 1 ? 0 : step < 0.1 ? 2 : 1), unit: 'g' }
+    return { text: digits(grams, grams < 1 ? 2 : grams >= 100 ? 0 : step < 0.1 ? 2 : 1), unit: 'g' }
   }
   const words = (shown: Shown): string => `${shown.text} ${shown.unit}`
 

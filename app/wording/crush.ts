@@ -24,9 +24,6 @@ export const CORRECT: Record<CorrectPhase, { title: string, why: string, action:
   'finish': { title: 'Finish the correction', why: 'Measured again: now the small rest, by what the must says.', action: 'See the rest' }
 }
 
-/** The button that opens a step which has a page of its own. */
-export const OPEN: Partial<Record<CrushStepCode, string>> = { measure: 'Measure', pitch: 'Prepare the yeast' }
-
 export const HEALTH: Record<FruitHealth, { name: string, hint: string }> = {
   'sound': { name: 'Sound', hint: 'clean, cool, whole berries' }, 'some-rot': { name: 'Some rot', hint: 'or split, warm, long on the way' }, 'poor': { name: 'Poor', hint: 'much rot, wasps, already smelling' }
 }

@@ -1,5 +1,5 @@
 import type { LotState } from '../ledger'
-import { CLOCKS, type ClockKind, type ClockReading, clockAt, enzymeAdvice, kitWater } from '../must'
+import { type ClockReading, clockAt, enzymeAdvice, kitWater } from '../must'
 import { judgeLot } from './must-windows'
 
 /** What is done to a must between its arrival and its yeast, in the order of the work (craft 3.3 to 3.6). */
@@ -170,6 +170,3 @@ export function enzymeFor(lot: LotState, now: string) {
     ...(hours !== undefined && { hoursSinceSulphite: Math.max(0, hours) }), ...(lot.temperature && { mustC: lot.temperature.value })
   })
 }
-
-/** A clock that has run past its end is a finding, not a step. */
-export const hoursOver = (kind: ClockKind, begunAt: string, now: string): number => clockAt(kind, begunAt, now).hoursGone - CLOCKS[kind].maxH

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { LARGEST_FILE_BYTES, type Merge, mergeEntries, parseCellarFile } from '~/data/cellar-file'
+import { chosenFile } from '~/data/chosen-file'
 import { ledgerCsv, readingsCsv } from '~/data/csv'
 import { downloadCellar, downloadText } from '~/data/download'
 import { sayFileProblem } from '~/wording/problems'
@@ -35,17 +36,15 @@ onMounted(async () => {
 const exportAge = computed(() => lastExport.value === undefined ? undefined : Math.floor((Date.parse(now.value) - Date.parse(lastExport.value)) / 86_400_000))
 
 async function read(event: Event) {
-  const input = event.target as HTMLInputElement
-  const file = input.files?.[0]
+  const file = await chosenFile(event, LARGEST_FILE_BYTES)
   found.value = undefined
   problem.value = undefined
   if (!file) return
-  if (file.size > LARGEST_FILE_BYTES) {
-    problem.value = sayFileProblem({ code: 'too-large', bytes: file.size, limitBytes: LARGEST_FILE_BYTES })
+  if (!file.ok) {
+    problem.value = sayFileProblem({ code: 'too-large', bytes: file.bytes, limitBytes: LARGEST_FILE_BYTES })
     return
   }
-  const parsed = parseCellarFile(await file.text())
-  input.value = ''
+  const parsed = parseCellarFile(file.text)
   if (!parsed.ok) {
     problem.value = `${file.name}: ${sayFileProblem(parsed.problem)} Nothing was changed.`
     return

@@ -1,7 +1,10 @@
 <script setup lang="ts">
 import type { ReadingQuantity } from '~~/core/ledger'
+import { chosenFile } from '~/data/chosen-file'
 import { type Table, mapRows, readTable } from '~/data/csv'
 import { QUANTITY, QUANTITY_UNIT } from '~/wording/terms'
+
+const LARGEST_TABLE_BYTES = 10_000_000
 
 const cellar = useCellarStore()
 const settings = useSettingsStore()
@@ -18,17 +21,15 @@ const chosen = ref<Record<string, ReadingQuantity | ''>>({})
 const GUESSES: [RegExp, ReadingQuantity][] = [[/^sg$|gravity|density/i, 'sg'], [/brix/i, 'brix'], [/^ph$/i, 'ph'], [/^ta$|acid/i, 'ta'], [/temp|°c|°f/i, 'temperature'], [/free/i, 'freeSo2'], [/total/i, 'totalSo2'], [/malic/i, 'malic'], [/alcohol|abv/i, 'abv']]
 
 async function read(event: Event) {
-  const input = event.target as HTMLInputElement
-  const file = input.files?.[0]
+  const file = await chosenFile(event, LARGEST_TABLE_BYTES)
   table.value = undefined
   problem.value = undefined
   if (!file) return
-  if (file.size > 10_000_000) {
+  if (!file.ok) {
     problem.value = 'This table has over 10 MB. Export only the readings.'
     return
   }
-  const found = readTable(await file.text())
-  input.value = ''
+  const found = readTable(file.text)
   if (!found.ok) {
     problem.value = `${file.name}: ${found.reason} Nothing was changed.`
     return
