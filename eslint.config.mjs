@@ -8,8 +8,33 @@ const outside = [
   { regex: '^(#|~|@/|node:)', message: CORE_MESSAGE },
   { regex: '(^|/)(app|server|tests|demo)/', message: CORE_MESSAGE }
 ]
-/** The order in which the folders of the core may know each other: units ← chemistry ← ledger ← advice. */
-const above = folders => ({ regex: `^\\.\\./(${folders.join('|')})($|/)`, message: 'Imports in core/ run one way: units ← chemistry ← ledger ← advice.' })
+/**
+ * The rooms of the core, lowest first. A room may know those before it and none after it; the linter holds the order, and that no
+ * stage knows another.
+ */
+const ROOMS = [
+  ['units'], ['quantities'], ['materials'], ['hydrometry', 'acids', 'sulphite', 'yeast', 'cellar'], ['must', 'harvest'], ['ledger'], ['findings'], ['stages'], ['supplies'],
+  ['drafts']
+]
+const ORDER = 'Imports in core/ run one way: units ← quantities ← materials ← chemistry ← ledger ← findings ← stages ← supplies; drafts stand on the ledger.'
+const above = folders => ({ regex: `^(\\.\\./)+(${folders.join('|')})($|/)`, message: ORDER })
+const roomRules = ROOMS.map((rooms, i) => ({
+  name: `presk/room-${rooms.join('-')}`,
+  files: [`core/{${rooms.join(',')},}/**/*.ts`],
+  ignores: ['**/*.test.ts', '**/*.fixture.ts'],
+  rules: { 'no-restricted-imports': ['error', { patterns: [...outside, ...i < ROOMS.length - 1 ? [above(ROOMS.slice(i + 1).flat())] : []] }] }
+}))
+const STAGES = ['harvest', 'must', 'ferment', 'malolactic', 'keeping', 'every']
+const stageRules = STAGES.map(stage => ({
+  name: `presk/stage-${stage}`,
+  files: [`core/stages/${stage}/**/*.ts`],
+  ignores: ['**/*.test.ts'],
+  rules: {
+    'no-restricted-imports': ['error', {
+      patterns: [...outside, above(['supplies', 'drafts']), { regex: `^\\.\\./(${STAGES.filter(s => s !== stage).join('|')})($|/)`, message: 'No stage knows another.' }]
+    }]
+  }
+}))
 
 export default withNuxt(
   { name: 'presk/ignores', ignores: ['coverage/**', 'playwright-report/**', 'test-results/**', '.output/**'] },
@@ -23,7 +48,20 @@ export default withNuxt(
       'no-restricted-globals': ['error', 'window', 'document', 'localStorage', 'indexedDB', 'fetch', 'navigator', 'process']
     }
   },
-  { name: 'presk/units-know-nobody', files: ['core/units/**/*.ts'], ignores: ['**/*.test.ts'], rules: { 'no-restricted-imports': ['error', { patterns: [...outside, { regex: '^\\.\\./', message: 'units/ is the bottom.' }] }] } },
-  { name: 'presk/chemistry-below-ledger', files: ['core/{hydrometry,acids,sulphite,yeast,must,harvest,fermentation,malolactic,finishing,cellar}/**/*.ts'], ignores: ['**/*.test.ts'], rules: { 'no-restricted-imports': ['error', { patterns: [...outside, above(['ledger', 'advice'])] }] } },
-  { name: 'presk/ledger-below-advice', files: ['core/ledger/**/*.ts'], ignores: ['**/*.test.ts'], rules: { 'no-restricted-imports': ['error', { patterns: [...outside, above(['advice'])] }] } }
+  ...roomRules,
+  ...stageRules,
+  {
+    name: 'presk/lines',
+    files: ['**/*.{ts,vue,mjs}'],
+    // Tables of data may be wide: a case is a line.
+    ignores: ['**/*.fixture.ts', '**/*.test.ts', 'tests/**', 'demo/**', 'bench/**'],
+    rules: { '@stylistic/max-len': ['error', { code: 140, ignoreStrings: true, ignoreTemplateLiterals: true, ignoreRegExpLiterals: true, ignoreUrls: true, ignoreComments: false }] }
+  },
+  {
+    name: 'presk/no-entries-on-pages',
+    files: ['app/pages/**/*.vue', 'app/components/**/*.vue'],
+    rules: {
+      'no-restricted-imports': ['error', { patterns: [{ regex: 'core/ledger/schema', message: 'Zod stays with the worker and the files.' }] }]
+    }
+  }
 )

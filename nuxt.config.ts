@@ -26,10 +26,14 @@ export default defineNuxtConfig({
   css: ['~/assets/css/main.css'],
 
   // Fonts come from @fontsource files through CSS: nothing is fetched at run time.
-  ui: { fonts: false },
+  ui: { fonts: false, experimental: { componentDetection: true } },
 
-  // Nuxt 4.4.5: 'nuxt dev' with ssr:false fails without this.
-  experimental: { viteEnvironmentApi: true },
+  experimental: {
+    // A page comes when somebody reaches for its link; the service worker has it for the cellar without a network.
+    defaults: { nuxtLink: { prefetchOn: { interaction: true, visibility: false } } },
+    // Nuxt 4.4.5: 'nuxt dev' with ssr:false fails without this.
+    viteEnvironmentApi: true
+  },
 
   compatibilityDate: '2026-05-01',
 

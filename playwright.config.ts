@@ -6,18 +6,22 @@ const baseURL = `http://localhost:${PORT}`
 export default defineConfig({
   testDir: 'tests/e2e',
   outputDir: 'test-results',
-  fullyParallel: false,
-  workers: 1,
+  // Two cores: two browsers. Every test has a browser context, and so a cellar, of its own.
+  fullyParallel: true,
+  workers: 2,
   retries: 0,
   forbidOnly: true,
-  timeout: 60_000,
-  expect: { timeout: 12_000 },
+  // A slow or busy machine is no failure; what is broken fails at its expectation.
+  timeout: 180_000,
+  expect: { timeout: 20_000 },
   reporter: [['list'], ['json', { outputFile: 'test-results/e2e.json' }]],
   use: {
     baseURL,
     viewport: { width: 1280, height: 800 },
-    serviceWorkers: 'allow',
-    trace: 'retain-on-failure',
+    // Allowed only where they are the subject: each test would else fill a cache of its own.
+    serviceWorkers: 'block',
+    trace: 'off',
+    screenshot: 'only-on-failure',
     launchOptions: {
       executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium',
       args: [

@@ -8,12 +8,18 @@ export default defineConfig({
   test: {
     include: ['core/**/*.test.ts', 'app/**/*.test.ts', 'server/**/*.test.ts', 'demo/**/*.test.ts'],
     environment: 'node',
+    // A slow machine is no failure: speed is measured by the bench.
+    testTimeout: 60_000,
     coverage: {
       provider: 'v8',
-      include: ['core/**/*.ts', 'app/data/**/*.ts', 'server/calc/**/*.ts'],
+      include: ['core/**/*.ts', 'app/{composables,data,forms,stores,wording}/**/*.ts', 'server/calc/**/*.ts'],
       exclude: ['**/*.test.ts', '**/*.fixture.ts', '**/index.ts', 'app/data/download.ts'],
       reporter: ['text-summary', 'json-summary', 'html'],
-      thresholds: { lines: 90, functions: 90, statements: 90, branches: 80 }
+      // What draws is held by the browser tests; it is shown here, and held to no number.
+      thresholds: {
+        'core/**/*.ts': { lines: 90, functions: 90, statements: 90, branches: 80 },
+        'app/data/**/*.ts': { lines: 80, functions: 80, statements: 80, branches: 70 }
+      }
     }
   }
 })

@@ -5,20 +5,21 @@ import { defineNuxtModule } from 'nuxt/kit'
  * A strict content security policy without 'unsafe-inline' for scripts. The shell is prerendered, so the hashes of its
  * inline scripts are known at build time, before the server is bundled, and go into the header of every answer.
  */
-const policy = (hashes: string[]): string => [
-  `default-src 'self'`,
-  `script-src 'self' ${hashes.join(' ')}`,
-  // Nuxt UI and the charts write style elements at run time.
-  `style-src 'self' 'unsafe-inline'`,
-  `img-src 'self' data: blob:`,
-  `font-src 'self'`,
-  `connect-src 'self'`,
-  `worker-src 'self'`,
-  `object-src 'none'`,
-  `base-uri 'none'`,
-  `form-action 'none'`,
-  `frame-ancestors 'none'`
-].join('; ')
+const policy = (hashes: string[]): string =>
+  [
+    `default-src 'self'`,
+    `script-src 'self' ${hashes.join(' ')}`,
+    // Nuxt UI and the charts write style elements at run time.
+    `style-src 'self' 'unsafe-inline'`,
+    `img-src 'self' data: blob:`,
+    `font-src 'self'`,
+    `connect-src 'self'`,
+    `worker-src 'self'`,
+    `object-src 'none'`,
+    `base-uri 'none'`,
+    `form-action 'none'`,
+    `frame-ancestors 'none'`
+  ].join('; ')
 
 const OTHER_HEADERS = {
   'X-Content-Type-Options': 'nosniff',

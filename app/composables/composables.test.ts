@@ -1,6 +1,7 @@
 import { createPinia, defineStore, setActivePinia } from 'pinia'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { computed, reactive, ref } from 'vue'
+import { emptyCellar } from '~~/core/ledger'
 
 // What Nuxt imports by itself stands here by hand: these composables are tested as plain functions.
 vi.stubGlobal('ref', ref)
@@ -12,19 +13,41 @@ vi.stubGlobal('useSettingsStore', useSettingsStore)
 const { useFormat } = await import('./useFormat')
 vi.stubGlobal('useFormat', useFormat)
 const { useQuantityField } = await import('./useQuantityField')
+// A cellar of no cards of its own stands in for the store.
+vi.stubGlobal('useCellarStore', () => ({ state: emptyCellar() }))
+const { useMaterials } = await import('./useMaterials')
+vi.stubGlobal('useMaterials', useMaterials)
 const { useWeighing } = await import('./useWeighing')
 
 beforeEach(() => setActivePinia(createPinia()))
 
 describe('a field for a quantity', () => {
-  const gravity = () => useQuantityField({ kind: 'sugar', unit: '°Brix', units: ['°Brix', 'SG'], required: true, quantity: unit => unit === 'SG' ? 'sg' : 'brix' })
-  it.each([['24.6', 24.6], ['24,6', 24.6], [' 24.6 ', 24.6], ['1.092 sg', 1.092], ['1092 sg', 1.092]] as const)('“%s” is %d', (text, value) => {
+  const gravity = () =>
+    useQuantityField({
+      kind: 'sugar',
+      unit: '°Brix',
+      units: ['°Brix', 'SG'],
+      required: true,
+      quantity: (unit) => (unit === 'SG' ? 'sg' : 'brix')
+    })
+  it.each([
+    ['24.6', 24.6],
+    ['24,6', 24.6],
+    [' 24.6 ', 24.6],
+    ['1.092 sg', 1.092],
+    ['1092 sg', 1.092]
+  ] as const)('“%s” is %d', (text, value) => {
     const field = gravity()
     field.text = text
     expect(field.value).toBeCloseTo(value, 6)
     expect(field.ok).toBe(true)
   })
-  it.each([['', 'This is needed.'], ['much', 'is not a number'], ['60', 'cannot be'], ['24 oz', 'is not a unit for this']] as const)('“%s” is complained of once it was left, and stays as it was typed', (text, complaint) => {
+  it.each([
+    ['', 'This is needed.'],
+    ['much', 'is not a number'],
+    ['60', 'cannot be'],
+    ['24 oz', 'is not a unit for this']
+  ] as const)('“%s” is complained of once it was left, and stays as it was typed', (text, complaint) => {
     const field = gravity()
     field.text = text
     expect(field.message).toBeUndefined()
@@ -68,8 +91,20 @@ describe('a field for a quantity', () => {
 
 describe('figures show the digits they deserve, in the person’s units', () => {
   it.each([
-    ['volume', 76.7, '76.7 L'], ['volume', 100.3, '100 L'], ['volume', 0.192, '192 mL'], ['volume', 23, '23 L'], ['powder', 0.168, '0.17 g'], ['powder', 8.03, '8.0 g'], ['powder', 634.7, '635 g'], ['powder', 1250, '1.25 kg'], ['ph', 3.7149, '3.71 pH'],
-    ['gravity', 1.0831, '1.083 SG'], ['acid', 5.478, '5.5 g/L'], ['temperature', -2, '−2 °C'], ['temperature', 17.5, '17.5 °C'], ['nitrogen', 80.4, '80 mg N/L']
+    ['volume', 76.7, '76.7 L'],
+    ['volume', 100.3, '100 L'],
+    ['volume', 0.192, '192 mL'],
+    ['volume', 23, '23 L'],
+    ['powder', 0.168, '0.17 g'],
+    ['powder', 8.03, '8.0 g'],
+    ['powder', 634.7, '635 g'],
+    ['powder', 1250, '1.25 kg'],
+    ['ph', 3.7149, '3.71 pH'],
+    ['gravity', 1.0831, '1.083 SG'],
+    ['acid', 5.478, '5.5 g/L'],
+    ['temperature', -2, '−2 °C'],
+    ['temperature', 17.5, '17.5 °C'],
+    ['nitrogen', 80.4, '80 mg N/L']
   ] as const)('%s of %d is %s', (kind, value, words) => {
     const f = useFormat()
     expect(f.words(f[kind](value))).toBe(words)
@@ -77,13 +112,22 @@ describe('figures show the digits they deserve, in the person’s units', () => 
   it('a scale of a hundredth shows hundredths; gallons and Fahrenheit where they are asked for', () => {
     useSettingsStore().change({ scaleStepG: 0.01, system: 'US', temperature: '°F', sugar: 'SG' })
     const f = useFormat()
-    expect([f.powder(8.034), f.volume(76.7), f.mass(118), f.temperature(20), f.sugar(1.092)].map(f.words)).toEqual(['8.03 g', '20.3 US gal', '260 lb', '68 °F', '1.092 SG'])
+    expect([f.powder(8.034), f.volume(76.7), f.mass(118), f.temperature(20), f.sugar(1.092)].map(f.words)).toEqual([
+      '8.03 g',
+      '20.3 US gal',
+      '260 lb',
+      '68 °F',
+      '1.092 SG'
+    ])
   })
 })
 
 describe('how an amount is measured out in this house', () => {
   it('on the scale, and about how many level spoons', () => {
-    expect(useWeighing().weigh('tartaric', 46.8)).toMatchObject({ shown: { text: '46.8', unit: 'g' }, spoons: { words: '3 tbsp + 1 tsp', own: false } })
+    expect(useWeighing().weigh('tartaric', 46.8)).toMatchObject({
+      shown: { text: '46.8', unit: 'g' },
+      spoons: { words: '3 tbsp + 1 tsp', own: false }
+    })
   })
   it('in the person’s own spoons once they are weighed', () => {
     useSettingsStore().change({ spoons: { tartaric: 5.85 } })

@@ -13,9 +13,10 @@ describe('labels on the map', () => {
     expect(east).toMatchObject({ anchor: 'start', x: 212 })
   })
   it('two of one point do not cover each other', () => {
-    const wishes = ['carbonate', 'malolactic', 'weeks of cold'].map(text => ({ x: 200, y: 150, text, gap: 12, towards: 0 }))
+    const wishes = ['carbonate', 'malolactic', 'weeks of cold'].map((text) => ({ x: 200, y: 150, text, gap: 12, towards: 0 }))
     const boxes = placeLabels(wishes, [], BOUNDS).map((s, i) => boxOf(s, wishes[i]!.text))
-    for (const [i, a] of boxes.entries()) for (const b of boxes.slice(i + 1)) expect(a.left < b.right && b.left < a.right && a.top < b.bottom && b.top < a.bottom).toBe(false)
+    for (const [i, a] of boxes.entries())
+      for (const b of boxes.slice(i + 1)) expect(a.left < b.right && b.left < a.right && a.top < b.bottom && b.top < a.bottom).toBe(false)
   })
   it('stay within the frame', () => {
     const [edge] = placeLabels([{ x: 395, y: 150, text: 'tartaric acid', gap: 12, towards: 0 }], [], BOUNDS)

@@ -1,11 +1,26 @@
-export interface Spot { x: number, y: number, anchor: 'start' | 'middle' | 'end' }
-interface Box { left: number, right: number, top: number, bottom: number }
-export interface LabelWish { x: number, y: number, text: string, /** Clear of the point, px. */ gap: number, /** Where it would like to go, as an angle in radians; anywhere when left out. */ towards?: number }
+export interface Spot {
+  x: number
+  y: number
+  anchor: 'start' | 'middle' | 'end'
+}
+interface Box {
+  left: number
+  right: number
+  top: number
+  bottom: number
+}
+export interface LabelWish {
+  x: number
+  y: number
+  text: string
+  /** Clear of the point, px. */ gap: number
+  /** Where it would like to go, as an angle in radians; anywhere when left out. */ towards?: number
+}
 
 /** Width of a letter and height of a line in the map's type, px; near enough for keeping apart. */
 const LETTER = 7.8
 const LINE = 17
-const AROUND = [0, 1, 2, 3, 4, 5, 6, 7].map(i => i * Math.PI / 4)
+const AROUND = [0, 1, 2, 3, 4, 5, 6, 7].map((i) => (i * Math.PI) / 4)
 
 /**
  * Places labels beside their points so that they cover neither each other nor the points: of eight places around each the one
@@ -14,13 +29,17 @@ const AROUND = [0, 1, 2, 3, 4, 5, 6, 7].map(i => i * Math.PI / 4)
  * @param points that must stay in sight
  * @param bounds the frame
  */
-export function placeLabels(wishes: readonly LabelWish[], points: readonly { x: number, y: number, r: number }[], bounds: { width: number, height: number }): Spot[] {
-  const taken: Box[] = points.map(p => ({ left: p.x - p.r, right: p.x + p.r, top: p.y - p.r, bottom: p.y + p.r }))
+export function placeLabels(
+  wishes: readonly LabelWish[],
+  points: readonly { x: number, y: number, r: number }[],
+  bounds: { width: number, height: number }
+): Spot[] {
+  const taken: Box[] = points.map((p) => ({ left: p.x - p.r, right: p.x + p.r, top: p.y - p.r, bottom: p.y + p.r }))
   return wishes.map((wish) => {
     const width = wish.text.length * LETTER
     const candidates = AROUND.map((angle) => {
       const [cos, sin] = [Math.cos(angle), Math.sin(angle)]
-      const anchor = cos > 0.3 ? 'start' as const : cos < -0.3 ? 'end' as const : 'middle' as const
+      const anchor = cos > 0.3 ? ('start' as const) : cos < -0.3 ? ('end' as const) : ('middle' as const)
       const x = wish.x + cos * wish.gap
       const y = wish.y + sin * (wish.gap + 4) + 5
       const left = anchor === 'start' ? x : anchor === 'end' ? x - width : x - width / 2
@@ -30,10 +49,11 @@ export function placeLabels(wishes: readonly LabelWish[], points: readonly { x: 
       const away = wish.towards === undefined ? 0 : 1 - Math.cos(angle - wish.towards)
       return { spot: { x, y, anchor }, box, cost: outside + covered + away * 8 }
     })
-    const best = candidates.reduce((a, b) => b.cost < a.cost ? b : a)
+    const best = candidates.reduce((a, b) => (b.cost < a.cost ? b : a))
     taken.push(best.box)
     return best.spot
   })
 }
 
-const overlap = (a: Box, b: Box): number => Math.max(0, Math.min(a.right, b.right) - Math.max(a.left, b.left)) * Math.max(0, Math.min(a.bottom, b.bottom) - Math.max(a.top, b.top))
+const overlap = (a: Box, b: Box): number =>
+  Math.max(0, Math.min(a.right, b.right) - Math.max(a.left, b.left)) * Math.max(0, Math.min(a.bottom, b.bottom) - Math.max(a.top, b.top))

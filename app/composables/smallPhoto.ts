@@ -9,7 +9,10 @@ export async function smallPhoto(file: File): Promise<string | undefined> {
   try {
     const bitmap = await createImageBitmap(file)
     const scale = Math.min(1, LONGEST / Math.max(bitmap.width, bitmap.height))
-    const canvas = Object.assign(document.createElement('canvas'), { width: Math.round(bitmap.width * scale), height: Math.round(bitmap.height * scale) })
+    const canvas = Object.assign(document.createElement('canvas'), {
+      width: Math.round(bitmap.width * scale),
+      height: Math.round(bitmap.height * scale)
+    })
     canvas.getContext('2d')!.drawImage(bitmap, 0, 0, canvas.width, canvas.height)
     for (const quality of [0.8, 0.6, 0.4]) {
       const url = canvas.toDataURL('image/jpeg', quality)

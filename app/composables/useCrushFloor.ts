@@ -1,7 +1,12 @@
-import { type CrushStep, crushSteps } from '~~/core/advice'
-import type { LotState } from '~~/core/ledger'
+import { type CrushStep, crushSteps } from '~~/core/stages'
+import { type LotView, isFermenting, isHeld, isMust } from '~~/core/ledger'
 
-export interface CrushLot { lot: LotState, steps: CrushStep[], next: CrushStep | undefined, clocks: CrushStep[] }
+export interface CrushLot {
+  lot: LotView
+  steps: CrushStep[]
+  next: CrushStep | undefined
+  clocks: CrushStep[]
+}
 
 /** A lot stays on the crush floor so long after its yeast, h. */
 const STAYS_H = 48
@@ -10,14 +15,27 @@ const STAYS_H = 48
 export function useCrushFloor() {
   const cellar = useCellarStore()
   const now = useNow()
-  const lots = computed<CrushLot[]>(() => cellar.lots
-    .filter(l => l.stream !== 'blend' && (l.stage === 'must' || (l.inoculatedAt !== undefined && l.stage === 'fermenting' && Date.parse(now.value) - Date.parse(l.inoculatedAt) < STAYS_H * 3_600_000)))
-    .map((lot) => {
-      const steps = crushSteps(lot, now.value)
-      return { lot, steps, next: steps.find(s => s.status === 'now'), clocks: steps.filter(s => s.status === 'running' || s.status === 'waiting') }
-    })
-    .sort((a, b) => rank(a) - rank(b) || (a.lot.startedAt < b.lot.startedAt ? -1 : 1)))
-  return { lots, of: (id: string) => lots.value.find(c => c.lot.id === id) }
+  const lots = computed<CrushLot[]>(() =>
+    cellar.lots
+      .filter(
+        (l) =>
+          l.stream !== 'blend' &&
+          isHeld(l) &&
+          (isMust(l) ||
+            (l.inoculatedAt !== undefined && isFermenting(l) && Date.parse(now.value) - Date.parse(l.inoculatedAt) < STAYS_H * 3_600_000))
+      )
+      .map((lot) => {
+        const steps = crushSteps(lot, now.value)
+        return {
+          lot,
+          steps,
+          next: steps.find((s) => s.status === 'now'),
+          clocks: steps.filter((s) => s.status === 'running' || s.status === 'waiting')
+        }
+      })
+      .sort((a, b) => rank(a) - rank(b) || (a.lot.startedAt < b.lot.startedAt ? -1 : 1))
+  )
+  return { lots, of: (id: string) => lots.value.find((c) => c.lot.id === id) }
 }
 
-const rank = (c: CrushLot): number => c.next ? 0 : c.lot.inoculatedAt ? 2 : 1
+const rank = (c: CrushLot): number => (c.next ? 0 : c.lot.inoculatedAt ? 2 : 1)

@@ -1,28 +1,63 @@
-import { type NextMove, nextMove } from '~~/core/advice'
-import type { LotState } from '~~/core/ledger'
-import { type MoveWords, sayMove } from '~/wording/moves'
+import { type LotView, isHeld, isMust } from '~~/core/ledger'
+import { type StageFinding, findingsOf, tasksOf } from '~~/core/stages'
+import { type FindingWords, OVER, REST, addressOf, sayFinding } from '~/wording/findings'
 
-export interface FloorItem { lot: LotState, move: NextMove, words: MoveWords, number?: number }
-
-/** A must spoils soonest, and the one that came first has waited longest: the same order as on the crush floor. */
-function mustFirst(a: LotState, b: LotState): number {
-  if (a.stage === 'must' && b.stage === 'must') return a.startedAt < b.startedAt ? -1 : a.startedAt > b.startedAt ? 1 : 0
-  return Number(b.stage === 'must') - Number(a.stage === 'must')
+/** A task or finding with its words, and where its action leads. */
+export interface Said {
+  finding: StageFinding
+  words: FindingWords
+  to?: string
+}
+/** A lot on the floor: what is to be done, what is worth knowing, and the first of it. */
+export interface FloorItem {
+  lot: LotView
+  tasks: Said[]
+  findings: Said[]
+  next: { words: FindingWords, to?: string, finding?: StageFinding }
+  /** In the order to walk through; what waits or rests has none. */
+  number?: number
 }
 
-const ORDER = { now: 0, soon: 1, wait: 2, none: 3 } as const
+/** A must spoils soonest, and the one that came first has waited longest: the same order as on the crush floor. */
+function mustFirst(a: LotView, b: LotView): number {
+  if (isMust(a) && isMust(b)) return a.startedAt < b.startedAt ? -1 : a.startedAt > b.startedAt ? 1 : 0
+  return Number(isMust(b)) - Number(isMust(a))
+}
 
-/** Every lot with its next move, in the order to walk through; what waits or rests has no number. */
+const ORDER = { stop: 0, now: 1, soon: 2, wait: 3, note: 4 } as const
+const rank = (item: FloorItem): number => (item.tasks[0] ? ORDER[item.tasks[0].finding.urgency] : isHeld(item.lot) ? 5 : 6)
+
+/** Every lot with what it asks for and what is worth knowing: the one list that Today, the lot, the floor and the shelf show. */
 export function useFloor() {
   const cellar = useCellarStore()
   const now = useNow()
+  const f = useFormat()
+  const materials = useMaterials()
+  const inOwnDegrees = (words: FindingWords): FindingWords => ({ ...words, title: f.degrees(words.title), reason: f.degrees(words.reason) })
+  const format = { ...f, material: materials.name }
+
   const items = computed<FloorItem[]>(() => {
-    const all = cellar.lots.map(lot => ({ lot, move: nextMove(lot, now.value) }))
-      .sort((a, b) => ORDER[a.move.urgency] - ORDER[b.move.urgency] || mustFirst(a.lot, b.lot) || (b.lot.startedAt < a.lot.startedAt ? -1 : 1))
+    const say =
+      (lot: LotView) =>
+        (finding: StageFinding): Said => ({
+          finding,
+          words: inOwnDegrees(sayFinding(finding, lot, format)),
+          ...(finding.action && { to: addressOf(finding.action) })
+        })
+    const all = cellar.lots
+      .map((lot): FloorItem => {
+        const tasks = tasksOf(lot, cellar.state, now.value).map(say(lot))
+        const [first] = tasks
+        return {
+          lot,
+          tasks,
+          findings: findingsOf(lot, cellar.state, now.value).map(say(lot)),
+          next: first ?? { words: isHeld(lot) ? REST : OVER }
+        }
+      })
+      .sort((a, b) => rank(a) - rank(b) || mustFirst(a.lot, b.lot) || (b.lot.startedAt < a.lot.startedAt ? -1 : 1))
     let number = 0
-    return all.map(({ lot, move }) => ({
-      lot, move, words: sayMove(move, lot), ...((move.urgency === 'now' || move.urgency === 'soon') && { number: ++number })
-    }))
+    return all.map((item) => ({ ...item, ...(item.tasks[0] && ORDER[item.tasks[0].finding.urgency] < ORDER.wait && { number: ++number }) }))
   })
-  return { items, of: (lotId: string) => items.value.find(i => i.lot.id === lotId) }
+  return { items, of: (lotId: string) => items.value.find((i) => i.lot.id === lotId) }
 }

@@ -1,32 +1,44 @@
 import { brixFromSg } from '~~/core/hydrometry'
-import { type MassUnit, type VolumeUnit, fromCelsius, fromKilograms, fromLitres } from '~~/core/units'
+import { type MassUnit, type QuantityKind, type Unit, type VolumeUnit, fromCelsius, fromKilograms, fromLitres } from '~~/core/units'
+import { inDegrees } from '~/wording/degrees'
 
 /** A number ready to be shown: digits and unit apart, so that the number can be large and the unit small. */
-export interface Shown { text: string, unit: string }
+export interface Shown {
+  text: string
+  unit: string
+}
 
 const digits = (value: number, decimals: number): string => value.toFixed(decimals).replace('-', '−')
 /** Three figures that matter, as many decimals as that takes. */
 const threeFigures = (value: number): string => digits(value, Math.abs(value) >= 100 ? 0 : Math.abs(value) >= 10 ? 1 : 2)
 
-const withoutZeros = (text: string): string => text.includes('.') ? text.replace(/\.?0+$/, '') : text
+const withoutZeros = (text: string): string => (text.includes('.') ? text.replace(/\.?0+$/, '') : text)
 
 /** Shows quantities in the person's units, with the digits they deserve. */
 export function useFormat() {
   const settings = useSettingsStore()
 
-  const volumeUnit = computed<VolumeUnit>(() => settings.values.system === 'US' ? 'US gal' : settings.values.system === 'imperial' ? 'imp gal' : 'L')
-  const massUnit = computed<MassUnit>(() => settings.values.system === 'metric' ? 'kg' : 'lb')
+  const volumeUnit = computed<VolumeUnit>(() =>
+    settings.values.system === 'US' ? 'US gal' : settings.values.system === 'imperial' ? 'imp gal' : 'L'
+  )
+  const massUnit = computed<MassUnit>(() => (settings.values.system === 'metric' ? 'kg' : 'lb'))
   const temperatureUnit = computed(() => settings.values.temperature)
 
   function volume(volumeL: number): Shown {
     if (volumeUnit.value === 'L' && volumeL < 1) return { text: digits(volumeL * 1000, 0), unit: 'mL' }
     return { text: withoutZeros(threeFigures(fromLitres(volumeL, volumeUnit.value))), unit: volumeUnit.value }
   }
-  const mass = (massKg: number): Shown => ({ text: withoutZeros(threeFigures(fromKilograms(massKg, massUnit.value))), unit: massUnit.value })
-  const temperature = (celsius: number): Shown => ({ text: digits(fromCelsius(celsius, temperatureUnit.value), settings.values.temperature === '°F' ? 0 : 1).replace(/\.0$/, ''), unit: settings.values.temperature })
+  const mass = (massKg: number): Shown => ({
+    text: withoutZeros(threeFigures(fromKilograms(massKg, massUnit.value))),
+    unit: massUnit.value
+  })
+  const temperature = (celsius: number): Shown => ({
+    text: digits(fromCelsius(celsius, temperatureUnit.value), settings.values.temperature === '°F' ? 0 : 1).replace(/\.0$/, ''),
+    unit: settings.values.temperature
+  })
   const gravity = (sg: number): Shown => ({ text: digits(sg, 3), unit: 'SG' })
   const brix = (value: number): Shown => ({ text: digits(value, 1), unit: '°Brix' })
-  const sugar = (sg: number): Shown => settings.values.sugar === 'SG' ? gravity(sg) : brix(brixFromSg(sg))
+  const sugar = (sg: number): Shown => (settings.values.sugar === 'SG' ? gravity(sg) : brix(brixFromSg(sg)))
   const ph = (value: number): Shown => ({ text: digits(value, 2), unit: 'pH' })
   const acid = (gPerL: number): Shown => ({ text: digits(gPerL, 1), unit: 'g/L' })
   const so2 = (mgPerL: number): Shown => ({ text: digits(mgPerL, 0), unit: 'mg/L' })
@@ -40,7 +52,43 @@ export function useFormat() {
     if (grams >= 1000) return { text: digits(grams / 1000, 2), unit: 'kg' }
     return { text: digits(grams, grams < 1 ? 2 : grams >= 100 ? 0 : step < 0.1 ? 2 : 1), unit: 'g' }
   }
+  /** A stored number as one would type it again, in the unit of its field. */
+  function typed(value: number, measure: QuantityKind, unit: Unit): string {
+    const own =
+      measure === 'volume'
+        ? fromLitres(value, unit as VolumeUnit)
+        : measure === 'mass'
+          ? fromKilograms(value, unit as MassUnit)
+          : measure === 'temperature'
+            ? fromCelsius(value, unit as '°C' | '°F')
+            : value
+    return unit === 'SG' ? own.toFixed(3) : String(Number(own.toPrecision(6)))
+  }
+  const sugarUnit = computed(() => settings.values.sugar)
   const words = (shown: Shown): string => `${shown.text} ${shown.unit}`
 
-  return { volumeUnit, massUnit, temperatureUnit, volume, mass, temperature, gravity, brix, sugar, ph, acid, so2, nitrogen, molecular, percentAlcohol, powder, words }
+  /** A text that names temperatures, in the person's degrees. */
+  const degrees = (text: string): string => inDegrees(text, settings.values.temperature)
+  return {
+    volumeUnit,
+    massUnit,
+    temperatureUnit,
+    sugarUnit,
+    typed,
+    volume,
+    mass,
+    temperature,
+    gravity,
+    brix,
+    sugar,
+    ph,
+    acid,
+    so2,
+    nitrogen,
+    molecular,
+    percentAlcohol,
+    powder,
+    words,
+    degrees
+  }
 }

@@ -4,7 +4,12 @@ export function useLogged() {
   const cellar = useCellarStore()
   return (title: string) => {
     // What this message is about, not what may have been logged since.
-    const ids = cellar.lastAction.map(e => e.id)
-    toast.add({ title, color: 'primary', orientation: 'horizontal', actions: [{ label: 'Undo', size: 'md', variant: 'outline', onClick: () => void cellar.strike(ids, 'Undone') }] })
+    const ids = cellar.lastAction.map((e) => e.id)
+    toast.add({
+      title,
+      color: 'primary',
+      orientation: 'horizontal',
+      actions: [{ label: 'Undo', size: 'md', variant: 'outline', onClick: () => void cellar.strike(ids, 'Undone') }]
+    })
   }
 }

@@ -1,4 +1,5 @@
-import { type Likelihood, likely } from '~~/core/advice'
+import { inDegrees } from '~/wording/degrees'
+import { type Likelihood, likely } from '~~/core/quantities'
 import type { ReadingQuantity } from '~~/core/ledger'
 import { type QuantityKind, type Unit, readQuantity } from '~~/core/units'
 import { sayLikelihood, sayQuantityProblem } from '~/wording/problems'
@@ -30,18 +31,22 @@ export function useQuantityField(options: Options) {
 
   const empty = computed(() => text.value.trim() === '')
   const parsed = computed(() => readQuantity(text.value, options.kind, unit.value, settings.gallon))
-  const understoodUnit = computed<Unit>(() => parsed.value.ok ? parsed.value.unit : unit.value)
+  const understoodUnit = computed<Unit>(() => (parsed.value.ok ? parsed.value.unit : unit.value))
   const doubt = computed<Exclude<Likelihood, { verdict: 'fine' }> | undefined>(() => {
     const quantity = options.quantity?.(understoodUnit.value)
     if (!parsed.value.ok || !quantity) return undefined
     const found = likely(quantity, parsed.value.value)
     return found.verdict === 'fine' || (found.verdict === 'ask' && confirmed.value === parsed.value.value) ? undefined : found
   })
-  const outside = computed(() => parsed.value.ok && options.limits !== undefined
-    && (parsed.value.value < options.limits.min || parsed.value.value > options.limits.max))
+  const outside = computed(
+    () =>
+      parsed.value.ok &&
+      options.limits !== undefined &&
+      (parsed.value.value < options.limits.min || parsed.value.value > options.limits.max)
+  )
 
   /** The number in the kind's own unit once nothing speaks against it. */
-  const value = computed(() => parsed.value.ok && !doubt.value && !outside.value ? parsed.value.value : undefined)
+  const value = computed(() => (parsed.value.ok && !doubt.value && !outside.value ? parsed.value.value : undefined))
   const ok = computed(() => value.value !== undefined || (empty.value && !options.required))
   const complaint = computed(() => {
     if (empty.value) return options.required ? sayQuantityProblem({ code: 'empty' }, options.kind) : undefined
@@ -50,8 +55,8 @@ export function useQuantityField(options: Options) {
     const quantity = options.quantity?.(understoodUnit.value)
     return doubt.value && quantity ? sayLikelihood(quantity, parsed.value.value, doubt.value) : undefined
   })
-  const message = computed(() => touched.value ? complaint.value : undefined)
-  const question = computed(() => touched.value && doubt.value ? doubt.value : undefined)
+  const message = computed(() => (touched.value && complaint.value ? inDegrees(complaint.value, settings.values.temperature) : undefined))
+  const question = computed(() => (touched.value && doubt.value ? doubt.value : undefined))
 
   const touch = () => {
     touched.value = true
@@ -67,5 +72,20 @@ export function useQuantityField(options: Options) {
     touched.value = false
   }
 
-  return reactive({ text, unit, units: options.units ?? [], required: options.required ?? false, empty, parsed, value, ok, message, question, touch, confirm, take, clear })
+  return reactive({
+    text,
+    unit,
+    units: options.units ?? [],
+    required: options.required ?? false,
+    empty,
+    parsed,
+    value,
+    ok,
+    message,
+    question,
+    touch,
+    confirm,
+    take,
+    clear
+  })
 }

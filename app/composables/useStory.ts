@@ -1,36 +1,57 @@
 import type { Fact, StandingFact } from '~~/core/ledger'
 import { sayFact } from '~/wording/sentences'
 
-export interface StoryLine { id: string, at: string, when: string, lotId?: string, lot: string, text: string, struck: boolean, standing: StandingFact }
+export interface StoryLine {
+  id: string
+  at: string
+  when: string
+  lotId?: string
+  lot: string
+  text: string
+  struck: boolean
+  standing: StandingFact
+}
 
-const lotOf = (fact: Fact): string | undefined => 'lotId' in fact ? fact.lotId : fact.type === 'transfer' ? fact.from.lotId : undefined
+const lotOf = (fact: Fact): string | undefined => ('lotId' in fact ? fact.lotId : fact.type === 'transfer' ? fact.from.lotId : undefined)
 
 /** The ledger as sentences, newest first. */
 export function useStory() {
   const cellar = useCellarStore()
   const f = useFormat()
   const now = useNow()
+  const materials = useMaterials()
 
   const names = {
-    lot: (id: string) => cellar.state.lots.get(id)?.name ?? 'another lot',
-    vessel: (id: string | undefined) => id ? cellar.state.vessels.get(id)?.name ?? 'another vessel' : 'no vessel named',
-    instrument: (id: string) => cellar.state.instruments.get(id)?.name ?? 'an instrument'
+    lot: (id: string) => cellar.lotOf(id)?.name ?? 'another lot',
+    vessel: (id: string | undefined) => (id ? (cellar.state.vessels.get(id)?.name ?? 'another vessel') : 'no vessel named'),
+    instrument: (id: string) => cellar.state.instruments.get(id)?.name ?? 'an instrument',
+    material: materials.name
   }
 
   const tell = (standing: StandingFact): StoryLine => {
     const { fact } = standing
     const lot = lotOf(fact)
-    return { id: fact.id, at: fact.at, when: sayWhen(fact.at, now.value), lot: lot ? names.lot(lot) : '', text: sayFact(fact, f, names), struck: standing.struck, standing, ...(lot && { lotId: lot }) }
+    return {
+      id: fact.id,
+      at: fact.at,
+      when: sayWhen(fact.at, now.value),
+      lot: lot ? names.lot(lot) : '',
+      text: sayFact(fact, f, names),
+      struck: standing.struck,
+      standing,
+      ...(lot && { lotId: lot })
+    }
   }
 
   /** The latest of all lots, struck ones left out. */
-  const latest = (most: number): StoryLine[] => first(most, s => !s.struck && lotOf(s.fact) !== undefined)
+  const latest = (most: number): StoryLine[] => first(most, (s) => !s.struck && lotOf(s.fact) !== undefined)
 
   /** One lot's ledger, with what came into it from others. */
-  const linesOf = (lotId: string, most: number): StoryLine[] => first(most, ({ fact }) => lotOf(fact) === lotId || (fact.type === 'transfer' && fact.to.lotId === lotId))
+  const linesOf = (lotId: string, most: number): StoryLine[] =>
+    first(most, ({ fact }) => lotOf(fact) === lotId || (fact.type === 'transfer' && fact.to.lotId === lotId))
 
   /** Certain entries, of whatever lot: what a figure rests on. */
-  const told = (ids: ReadonlySet<string>): StoryLine[] => first(ids.size, s => ids.has(s.fact.id))
+  const told = (ids: ReadonlySet<string>): StoryLine[] => first(ids.size, (s) => ids.has(s.fact.id))
 
   function first(most: number, wanted: (standing: StandingFact) => boolean): StoryLine[] {
     const found: StoryLine[] = []

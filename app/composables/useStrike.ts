@@ -1,10 +1,18 @@
-/** Strikes an entry that stands in no lot's ledger: a sample, a note, something expected. It stays in the file, marked; undo is beside it. */
+/**
+ * Strikes an entry that stands in no lot's ledger: a sample, a note, something expected. It stays in the file, marked; undo is beside
+ * it.
+ */
 export function useStrike() {
   const cellar = useCellarStore()
   const toast = useToast()
   return async (id: string, title: string, reason: string) => {
-    const standing = cellar.facts.find(f => f.fact.id === id)
-    if (!standing || !await cellar.strike([id], reason)) return
-    toast.add({ title, color: 'neutral', orientation: 'horizontal', actions: [{ label: 'Undo', size: 'md', variant: 'outline', onClick: () => void cellar.undoCorrection(standing.fact) }] })
+    const standing = cellar.facts.find((f) => f.fact.id === id)
+    if (!standing || !(await cellar.strike([id], reason))) return
+    toast.add({
+      title,
+      color: 'neutral',
+      orientation: 'horizontal',
+      actions: [{ label: 'Undo', size: 'md', variant: 'outline', onClick: () => void cellar.undoCorrection(standing.fact) }]
+    })
   }
 }

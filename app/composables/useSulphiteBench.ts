@@ -1,54 +1,109 @@
-import { type SulphiteSalt, type SulphiteSchool, MOLECULAR_TARGET, SO2_SHARE, TOTAL_LIMIT, TYPICAL_BOUND_SHARE, schoolAdvice, stockSolutionMl, sulphiteDose, tabletsFor } from '~~/core/sulphite'
-import type { LotState } from '~~/core/ledger'
-import { GRAMS_PER_TEASPOON, fromLitres, inSpoons } from '~~/core/units'
+import {
+  type SulphiteSalt,
+  type SulphiteSchool,
+  MOLECULAR_TARGET,
+  SO2_SHARE,
+  TOTAL_LIMIT,
+  TYPICAL_BOUND_SHARE,
+  schoolAdvice,
+  stockSolutionMl,
+  sulphiteDose,
+  tabletsFor
+} from '~~/core/sulphite'
+import { type LotView, isMust } from '~~/core/ledger'
+import { MATERIALS } from '~~/core/materials'
+import { fromLitres, inSpoons } from '~~/core/units'
 
 /** Strength of the stock solution that is proposed: 10 g made up to 100 mL. */
-const STOCK_G_PER_L = 100
+const STOCK_G_PER_L = MATERIALS['potassium-metabisulphite'].stockGPerL!
 const SCHOOLS: readonly SulphiteSchool[] = ['by-ph', 'tablets', 'double', 'minimal', 'none']
 
 /** The sulphite bench: fields filled from the lot, the dose that follows, and its working. */
-export function useSulphiteBench(lot: Ref<LotState | undefined>) {
+export function useSulphiteBench(lot: Ref<LotView | undefined>) {
   const settings = useSettingsStore()
   const f = useFormat()
   const fields = {
     ph: useQuantityField({ kind: 'plain', unit: '', required: true, quantity: () => 'ph' }),
-    volume: useQuantityField({ kind: 'volume', unit: f.volumeUnit.value, units: ['L', 'US gal', 'imp gal'], required: true, quantity: () => 'volume' }),
-    free: useQuantityField({ kind: 'plain', unit: '', text: '0', limits: { min: 0, max: 300, words: 'Free SO₂ lies between 0 and 300 mg/L.' } }),
-    bound: useQuantityField({ kind: 'plain', unit: '', text: String(Math.round(TYPICAL_BOUND_SHARE * 100)), limits: { min: 0, max: 80, words: 'Between 0 and 80 % can bind.' } }),
+    volume: useQuantityField({
+      kind: 'volume',
+      unit: f.volumeUnit.value,
+      units: ['L', 'US gal', 'imp gal'],
+      required: true,
+      quantity: () => 'volume'
+    }),
+    free: useQuantityField({
+      kind: 'plain',
+      unit: '',
+      text: '0',
+      limits: { min: 0, max: 300, words: 'Free SO₂ lies between 0 and 300 mg/L.' }
+    }),
+    bound: useQuantityField({
+      kind: 'plain',
+      unit: '',
+      text: String(Math.round(TYPICAL_BOUND_SHARE * 100)),
+      limits: { min: 0, max: 80, words: 'Between 0 and 80 % can bind.' }
+    }),
     tablet: useQuantityField({ kind: 'plain', unit: '', limits: { min: 0.2, max: 2, words: 'A tablet weighs between 0.2 and 2 g.' } }),
-    actual: useQuantityField({ kind: 'plain', unit: '', required: true, limits: { min: 0.01, max: 10_000, words: 'Say what went in, more than nothing.' } })
+    actual: useQuantityField({
+      kind: 'plain',
+      unit: '',
+      required: true,
+      limits: { min: 0.01, max: 10_000, words: 'Say what went in, more than nothing.' }
+    })
   }
+  /** As it stands now, not as it stood when it was read. */
+  const freeNow = computed(() => lot.value?.freeSo2)
+  /** Bacteria at work, or wanted, want no sulphite. */
+  const malolactic = computed(() => (lot.value && !isMust(lot.value) ? lot.value.malolactic : undefined))
   const salt = ref<SulphiteSalt>(settings.values.salt)
   const targetMolecular = ref<number>(MOLECULAR_TARGET.white)
-  watch(salt, s => settings.change({ salt: s }))
+  watch(salt, (s) => settings.change({ salt: s }))
 
-  watch(() => lot.value?.id, () => {
-    const l = lot.value
-    if (!l) return
-    targetMolecular.value = MOLECULAR_TARGET[l.style]
-    fields.ph.text = l.ph ? l.ph.value.toFixed(2) : ''
-    fields.volume.unit = f.volumeUnit.value
-    fields.volume.text = String(Number(fromLitres(l.volume.value, f.volumeUnit.value).toPrecision(4)))
-    fields.free.text = l.freeSo2 ? l.freeSo2.value.toFixed(0) : '0'
-  }, { immediate: true })
+  watch(
+    () => lot.value?.id,
+    () => {
+      const l = lot.value
+      if (!l) return
+      targetMolecular.value = MOLECULAR_TARGET[l.style]
+      fields.ph.text = l.ph ? l.ph.value.toFixed(2) : ''
+      fields.volume.unit = f.volumeUnit.value
+      fields.volume.text = String(Number(fromLitres(l.volume.value, f.volumeUnit.value).toPrecision(4)))
+      fields.free.text = freeNow.value ? freeNow.value.value.toFixed(0) : '0'
+      fields.bound.text = String(Math.round(l.boundShare * 100))
+    },
+    { immediate: true }
+  )
 
-  const freeHint = computed(() => lot.value?.freeSo2
-    ? `${lot.value.freeSo2.origin}${lot.value.freeSo2.origin === 'estimated' ? ', so measure if you can' : ''}`
-    : 'none, if nothing went in yet')
+  const freeHint = computed(() =>
+    freeNow.value
+      ? `${freeNow.value.origin}${freeNow.value.origin === 'estimated' ? ', so measure if you can' : ''}`
+      : 'none, if nothing went in yet'
+  )
 
   const dose = computed(() => {
     const { ph, volume, free, bound } = fields
     const [phNow, volumeL] = [ph.value, volume.value]
     if (phNow === undefined || volumeL === undefined || !free.ok || !bound.ok) return undefined
-    return withinLimits(() => sulphiteDose({
-      ph: phNow, volumeL, freeMgPerL: free.value ?? 0, boundShare: (bound.value ?? 0) / 100,
-      targetMolecularMgPerL: targetMolecular.value, salt: salt.value, scaleStepG: settings.values.scaleStepG,
-      ...(lot.value && { totalMgPerL: lot.value.totalSo2?.value ?? 0, limitTotalMgPerL: TOTAL_LIMIT[lot.value.style] })
-    }))
+    return withinLimits(() =>
+      sulphiteDose({
+        ph: phNow,
+        volumeL,
+        freeMgPerL: free.value ?? 0,
+        boundShare: (bound.value ?? 0) / 100,
+        targetMolecularMgPerL: targetMolecular.value,
+        salt: salt.value,
+        scaleStepG: settings.values.scaleStepG,
+        ...(lot.value && { totalMgPerL: lot.value.totalSo2?.value ?? 0, limitTotalMgPerL: TOTAL_LIMIT[lot.value.style] })
+      })
+    )
   })
-  const usesStock = computed(() => dose.value?.findings.some(x => x.code === 'below-scale') ?? false)
+  const usesStock = computed(() => dose.value?.findings.some((x) => x.code === 'below-scale') ?? false)
   const stockMl = computed(() => dose.value && stockSolutionMl(dose.value.grams, STOCK_G_PER_L))
-  const spoons = computed(() => dose.value && dose.value.grams <= 200 ? inSpoons(dose.value.grams, settings.values.spoons[salt.value] ?? GRAMS_PER_TEASPOON[salt.value]) : undefined)
+  const spoons = computed(() =>
+    dose.value && dose.value.grams <= 200
+      ? inSpoons(dose.value.grams, settings.values.spoons[salt.value] ?? MATERIALS[salt.value].spoonG!)
+      : undefined
+  )
   const planned = computed(() => dose.value && (usesStock.value ? stockMl.value : dose.value.grams))
 
   const working = computed(() => {
@@ -59,20 +114,69 @@ export function useSulphiteBench(lot: Ref<LotState | undefined>) {
     const free = (fields.free.value ?? 0).toFixed(0)
     const share = (fields.bound.value ?? 0) / 100
     return [
-      { what: 'Free wanted', formula: `${targetMolecular.value} × (1 + 10^(${ph} − ${d.pka.toFixed(2)}))`, result: `${d.targetFreeMgPerL.toFixed(1)} mg/L` },
-      { what: 'To add', formula: `(${d.targetFreeMgPerL.toFixed(1)} − ${free}) ÷ (1 − ${share.toFixed(2)})`, result: `${d.addMgPerL.toFixed(1)} mg/L` },
-      { what: 'Salt', formula: `${d.addMgPerL.toFixed(1)} mg/L × ${Number(litres.toPrecision(4))} L ÷ 1000 ÷ ${SO2_SHARE[salt.value].toFixed(3)}`, result: `${d.grams.toFixed(2)} g` }
+      {
+        what: 'Free wanted',
+        formula: `${targetMolecular.value} × (1 + 10^(${ph} − ${d.pka.toFixed(2)}))`,
+        result: `${d.targetFreeMgPerL.toFixed(1)} mg/L`
+      },
+      {
+        what: 'To add',
+        formula: `(${d.targetFreeMgPerL.toFixed(1)} − ${free}) ÷ (1 − ${share.toFixed(2)})`,
+        result: `${d.addMgPerL.toFixed(1)} mg/L`
+      },
+      {
+        what: 'Salt',
+        formula: `${d.addMgPerL.toFixed(1)} mg/L × ${Number(litres.toPrecision(4))} L ÷ 1000 ÷ ${SO2_SHARE[salt.value].toFixed(3)}`,
+        result: `${d.grams.toFixed(2)} g`
+      }
     ]
   })
 
-  const tablets = computed(() => dose.value && fields.tablet.value !== undefined && fields.volume.value !== undefined
-    ? tabletsFor(Math.min(300, dose.value.addMgPerL), fields.volume.value, { weightG: fields.tablet.value, salt: salt.value }) : undefined)
-  const schools = computed(() => fields.ph.value === undefined ? [] : SCHOOLS.map(s => schoolAdvice(s, fields.ph.value!, targetMolecular.value)))
-  const boundHint = computed(() => 'a third is usual; none for a cautious first dose')
+  const tablets = computed(() =>
+    dose.value && fields.tablet.value !== undefined && fields.volume.value !== undefined
+      ? tabletsFor(Math.min(300, dose.value.addMgPerL), fields.volume.value, { weightG: fields.tablet.value, salt: salt.value })
+      : undefined
+  )
+  const standsNow = computed(() =>
+    lot.value && {
+      freeMgPerL: fields.free.value ?? 0,
+      totalMgPerL: lot.value.totalSo2?.value ?? 0,
+      boundShare: Math.min(0.8, (fields.bound.value ?? 0) / 100),
+      limitMgPerL: TOTAL_LIMIT[lot.value.style]
+    }
+  )
+  const schools = computed(() =>
+    fields.ph.value === undefined
+      ? []
+      : SCHOOLS.map((s) => schoolAdvice(s, fields.ph.value!, targetMolecular.value, undefined, standsNow.value))
+  )
+  const boundHint = computed(() =>
+    lot.value?.doses.length
+      ? `learnt from ${lot.value.doses.length === 1 ? 'a dose' : `${lot.value.doses.length} doses`} of this lot; a third is usual`
+      : 'a third is usual; none for a cautious first dose'
+  )
 
-  const touchAll = () => [fields.ph, fields.volume, fields.free, fields.bound].forEach(field => field.touch())
+  const touchAll = () => [fields.ph, fields.volume, fields.free, fields.bound].forEach((field) => field.touch())
   const takePlan = () => {
     if (planned.value !== undefined) fields.actual.text = usesStock.value ? planned.value.toFixed(1) : f.powder(planned.value).text
   }
-  return { STOCK_G_PER_L, fields, salt, targetMolecular, freeHint, dose, usesStock, stockMl, spoons, tablets, schools, boundHint, planned, working, touchAll, takePlan }
+  return {
+    malolactic,
+    STOCK_G_PER_L,
+    fields,
+    salt,
+    targetMolecular,
+    freeHint,
+    dose,
+    usesStock,
+    stockMl,
+    spoons,
+    tablets,
+    schools,
+    boundHint,
+    planned,
+    working,
+    touchAll,
+    takePlan
+  }
 }

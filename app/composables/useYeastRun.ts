@@ -1,7 +1,9 @@
 import type { LotState } from '~~/core/ledger'
 import { type PitchStep, pitchPlan } from '~~/core/yeast'
 
-export interface RunStep extends PitchStep { at: number }
+export interface RunStep extends PitchStep {
+  at: number
+}
 
 /** A run that was begun so long ago was given up, h. */
 const GIVEN_UP_H = 6
@@ -23,17 +25,28 @@ export function useYeastRun(lot: () => LotState | undefined) {
   const begun = computed(() => {
     const done = lot()?.worked.get('rehydrate')
     const gone = done && clock.value - Date.parse(done.at)
-    return done?.plan && gone !== undefined && gone < GIVEN_UP_H * 3_600_000 && lot()!.inoculatedAt === undefined ? { at: Date.parse(done.at), plan: done.plan } : undefined
+    return done?.plan && gone !== undefined && gone < GIVEN_UP_H * 3_600_000 && lot()!.inoculatedAt === undefined
+      ? { at: Date.parse(done.at), plan: done.plan }
+      : undefined
   })
   const plan = computed(() => {
     const l = lot()
-    return l && begun.value ? withinLimits(() => pitchPlan(l.volume.value, begun.value!.plan.mustC, begun.value!.plan.yeastG / l.volume.value)) : undefined
+    return l && begun.value
+      ? withinLimits(() => pitchPlan(l.volume.value, begun.value!.plan.mustC, begun.value!.plan.yeastG / l.volume.value))
+      : undefined
   })
-  const steps = computed<RunStep[]>(() => plan.value ? plan.value.steps.map(s => ({ ...s, at: begun.value!.at + s.atMin * 60_000 })) : [])
+  const steps = computed<RunStep[]>(() =>
+    plan.value ? plan.value.steps.map((s) => ({ ...s, at: begun.value!.at + s.atMin * 60_000 })) : []
+  )
   /** The step that is on, and the one that follows; waiting is counted to the one that follows. */
-  const on = computed(() => Math.max(0, steps.value.findLastIndex(s => s.at <= clock.value)))
+  const on = computed(() =>
+    Math.max(
+      0,
+      steps.value.findLastIndex((s) => s.at <= clock.value)
+    )
+  )
   const next = computed(() => steps.value[on.value + 1])
-  const left = computed(() => next.value ? Math.max(0, next.value.at - clock.value) : 0)
+  const left = computed(() => (next.value ? Math.max(0, next.value.at - clock.value) : 0))
   return { clock, begun, plan, steps, on, next, left }
 }
 

@@ -1,5 +1,11 @@
 /** A thing to do at an instant, for the person's own calendar. */
-export interface CalendarTask { id: string, at: string, title: string, text?: string, minutes?: number }
+export interface CalendarTask {
+  id: string
+  at: string
+  title: string
+  text?: string
+  minutes?: number
+}
 
 /**
  * Tasks as an iCalendar document (RFC 5545), each with an alarm at its time: a calendar rings where a locked phone has put a
@@ -13,7 +19,14 @@ export async function toCalendar(name: string, tasks: readonly CalendarTask[], n
   const calendar = ical({ name, prodId: { company: 'Presk', product: 'Presk', language: 'EN' } })
   for (const task of tasks) {
     const start = new Date(task.at)
-    const event = calendar.createEvent({ id: task.id, stamp: now, start, end: new Date(start.getTime() + (task.minutes ?? 5) * 60_000), summary: task.title, ...(task.text && { description: task.text }) })
+    const event = calendar.createEvent({
+      id: task.id,
+      stamp: now,
+      start,
+      end: new Date(start.getTime() + (task.minutes ?? 5) * 60_000),
+      summary: task.title,
+      ...(task.text && { description: task.text })
+    })
     event.createAlarm({ type: ICalAlarmType.display, trigger: 0, description: task.title })
   }
   return calendar.toString()

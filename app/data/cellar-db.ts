@@ -1,9 +1,12 @@
 import Dexie, { type Table } from 'dexie'
-import type { Entry } from '~~/core/ledger'
+import { type Entry, upcastEntry } from '~~/core/ledger'
 import { entrySchema } from '~~/core/ledger/schema'
 import { type CellarName, type CellarStorage, StorageError, type StorageProblem } from './cellar-storage'
 
-interface MetaRow { key: string, value: unknown }
+interface MetaRow {
+  key: string
+  value: unknown
+}
 
 /**
  * A cellar on disk: the ledger's entries, added and never changed, and a few facts about this copy of it.
@@ -24,7 +27,7 @@ export class CellarDb extends Dexie implements CellarStorage {
   async all(): Promise<{ entries: Entry[], damaged: number }> {
     const rows: unknown[] = await this.guard('read the cellar', () => this.entries.toArray())
     const entries = rows.flatMap((row) => {
-      const parsed = entrySchema.safeParse(row)
+      const parsed = entrySchema.safeParse(upcastEntry(row))
       return parsed.success ? [parsed.data] : []
     })
     return { entries, damaged: rows.length - entries.length }
@@ -32,24 +35,28 @@ export class CellarDb extends Dexie implements CellarStorage {
 
   /** Adds entries in one transaction: all or none. Ids that are there already are left alone. Resolves after the commit. */
   async append(entries: readonly Entry[]): Promise<void> {
-    await this.guard('write to the ledger', () => this.transaction('rw', this.entries, async () => {
-      try {
-        await this.entries.bulkAdd(entries)
-      }
-      catch (error) {
-        // Caught inside the transaction, so that the others still go in; anything but "is there already" undoes them all.
-        const known = error instanceof Dexie.BulkError && error.failures.every(f => f.name === 'ConstraintError')
-        if (!known) throw error
-      }
-    }))
+    await this.guard('write to the ledger', () =>
+      this.transaction('rw', this.entries, async () => {
+        try {
+          await this.entries.bulkAdd(entries)
+        }
+        catch (error) {
+          // Caught inside the transaction, so that the others still go in; anything but "is there already" undoes them all.
+          const known = error instanceof Dexie.BulkError && error.failures.every((f) => f.name === 'ConstraintError')
+          if (!known) throw error
+        }
+      })
+    )
   }
 
   /** Replaces the whole cellar, only used for the demo. */
   async replaceAll(entries: readonly Entry[]): Promise<void> {
-    await this.guard('lay out the demo', () => this.transaction('rw', this.entries, async () => {
-      await this.entries.clear()
-      await this.entries.bulkAdd([...entries])
-    }))
+    await this.guard('lay out the demo', () =>
+      this.transaction('rw', this.entries, async () => {
+        await this.entries.clear()
+        await this.entries.bulkAdd([...entries])
+      })
+    )
   }
 
   /** How many entries were written after an instant. */
@@ -58,7 +65,7 @@ export class CellarDb extends Dexie implements CellarStorage {
   }
 
   async byIds(ids: readonly string[]): Promise<Entry[]> {
-    return (await this.guard('read the cellar', () => this.entries.bulkGet([...ids]))).filter(e => e !== undefined)
+    return (await this.guard('read the cellar', () => this.entries.bulkGet([...ids]))).filter((e) => e !== undefined)
   }
 
   async getMeta(key: string): Promise<unknown> {
@@ -80,7 +87,9 @@ export class CellarDb extends Dexie implements CellarStorage {
 }
 
 function problemOf(error: unknown): StorageProblem {
-  const names = [error, (error as { inner?: unknown }).inner].map(e => (e as { name?: string } | undefined)?.name)
+  const names = [error, (error as { inner?: unknown }).inner].map((e) => (e as { name?: string } | undefined)?.name)
   if (names.includes('QuotaExceededError')) return 'full'
-  return names.some(n => n === 'OpenFailedError' || n === 'MissingAPIError' || n === 'SecurityError' || n === 'InvalidStateError') ? 'blocked' : 'other'
+  return names.some((n) => n === 'OpenFailedError' || n === 'MissingAPIError' || n === 'SecurityError' || n === 'InvalidStateError')
+    ? 'blocked'
+    : 'other'
 }

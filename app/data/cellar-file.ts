@@ -1,8 +1,6 @@
-import type { CellarFile, Entry } from '~~/core/ledger'
-import { CELLAR_FORMAT, CELLAR_VERSION, cellarFileSchema } from '~~/core/ledger/schema'
-
-/** Larger files are refused before they are read. */
-export const LARGEST_FILE_BYTES = 50_000_000
+import { CELLAR_FORMAT, CELLAR_VERSION, type CellarFile, type Entry, type RawCellar, upcast } from '~~/core/ledger'
+import { cellarFileSchema } from '~~/core/ledger/schema'
+import { LARGEST_FILE_BYTES } from './limits'
 
 export type FileProblem =
   | { code: 'too-large', bytes: number, limitBytes: number }
@@ -18,17 +16,13 @@ export interface Merge {
   conflicts: string[]
 }
 
-/** The whole cellar as one document. */
-export function toCellarFile(name: string, entries: readonly Entry[], exportedAt: string): CellarFile {
-  return { format: CELLAR_FORMAT, version: CELLAR_VERSION, exportedAt, name, entries: [...entries].sort((a, b) => a.id < b.id ? -1 : 1) }
-}
-
 /**
  * Reads a cellar file. It is taken whole or refused whole, with the place and the reason.
  * @param text the file's contents
  */
 export function parseCellarFile(text: string): { ok: true, file: CellarFile } | { ok: false, problem: FileProblem } {
-  if (text.length > LARGEST_FILE_BYTES) return { ok: false, problem: { code: 'too-large', bytes: text.length, limitBytes: LARGEST_FILE_BYTES } }
+  if (text.length > LARGEST_FILE_BYTES)
+    return { ok: false, problem: { code: 'too-large', bytes: text.length, limitBytes: LARGEST_FILE_BYTES } }
   let raw: unknown
   try {
     raw = JSON.parse(text)
@@ -38,16 +32,20 @@ export function parseCellarFile(text: string): { ok: true, file: CellarFile } | 
   }
   const head = raw as { format?: unknown, version?: unknown } | null
   if (typeof head !== 'object' || head?.format !== CELLAR_FORMAT) return { ok: false, problem: { code: 'foreign' } }
-  if (typeof head.version === 'number' && head.version > CELLAR_VERSION) return { ok: false, problem: { code: 'newer', version: head.version } }
-  const parsed = cellarFileSchema.safeParse(raw)
+  if (typeof head.version === 'number' && head.version > CELLAR_VERSION)
+    return { ok: false, problem: { code: 'newer', version: head.version } }
+  const parsed = cellarFileSchema.safeParse(typeof head.version === 'number' ? upcast(raw as RawCellar) : raw)
   if (parsed.success) return { ok: true, file: parsed.data }
   const first = parsed.error.issues[0]!
-  return { ok: false, problem: { code: 'damaged', place: first.path.join(' › ') || 'the document', reason: first.message, count: parsed.error.issues.length } }
+  return {
+    ok: false,
+    problem: { code: 'damaged', place: first.path.join(' › ') || 'the document', reason: first.message, count: parsed.error.issues.length }
+  }
 }
 
 /** What a file would bring: the union of the entries, by id. */
 export function mergeEntries(stored: readonly Entry[], incoming: readonly Entry[]): Merge {
-  const byId = new Map(stored.map(e => [e.id, e]))
+  const byId = new Map(stored.map((e) => [e.id, e]))
   const merge: Merge = { fresh: [], present: 0, conflicts: [] }
   for (const entry of incoming) {
     const known = byId.get(entry.id)
@@ -65,6 +63,8 @@ export function mergeEntries(stored: readonly Entry[], incoming: readonly Entry[
 function sameEntry(a: unknown, b: unknown): boolean {
   if (typeof a !== 'object' || a === null || typeof b !== 'object' || b === null) return a === b
   const keys = Object.keys(a)
-  return keys.length === Object.keys(b).length
-    && keys.every(k => sameEntry((a as Record<string, unknown>)[k], (b as Record<string, unknown>)[k]))
+  return (
+    keys.length === Object.keys(b).length &&
+    keys.every((k) => sameEntry((a as Record<string, unknown>)[k], (b as Record<string, unknown>)[k]))
+  )
 }

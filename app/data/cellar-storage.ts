@@ -5,7 +5,11 @@ export type CellarName = 'own' | 'demo'
 /** Why something could not be stored; worded in `wording/problems.ts`. */
 export type StorageProblem = 'full' | 'blocked' | 'other'
 export class StorageError extends Error {
-  constructor(readonly operation: string, readonly problem: StorageProblem, cause: unknown) {
+  constructor(
+    readonly operation: string,
+    readonly problem: StorageProblem,
+    cause: unknown
+  ) {
     super(`${operation}: ${problem}`, { cause })
     this.name = 'StorageError'
   }

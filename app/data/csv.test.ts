@@ -1,7 +1,7 @@
 import Papa from 'papaparse'
 import { describe, expect, it } from 'vitest'
 import { foldCellar } from '~~/core/ledger'
-import { demoCellar } from '~~/demo/scenario'
+import { demoCellar } from '~~/demo'
 import { ledgerCsv, mapRows, readDate, readTable, readingsCsv } from './csv'
 import { entriesOfLot } from './entries-of-lot'
 
@@ -10,19 +10,44 @@ const now = '2026-11-23T12:00:00.000Z'
 
 describe('tables out', () => {
   it('readings come back from the file as they went in, by an independent reader', () => {
-    const back = Papa.parse<Record<string, string>>(readingsCsv(demo.entries, () => 'A "quoted", name'), { header: true }).data
-    const readings = demo.entries.filter(e => e.type === 'reading')
+    const back = Papa.parse<Record<string, string>>(readingsCsv(demo.entries, { lot: () => 'A "quoted", name' }), { header: true }).data
+    const readings = demo.entries.filter((e) => e.type === 'reading')
     expect(back).toHaveLength(readings.length)
-    expect(back.map(r => Number(r.value)).sort()).toEqual(readings.map(r => r.value).sort())
+    expect(back.map((r) => Number(r.value)).sort()).toEqual(readings.map((r) => r.value).sort())
     expect(back[0]!.lot).toBe('A "quoted", name')
   })
+  it.each(['=1+1', '+49 170', '-3 °C at night', '@home', 'plain'])(
+    'a note that a spreadsheet would run leaves as text and comes back the same: %s',
+    (text) => {
+      const note = { ...demo.entries.find((e) => e.type === 'observation')!, text } as (typeof demo.entries)[number]
+      const written = ledgerCsv(
+        [note],
+        (f) => (f.type === 'observation' ? f.text : ''),
+        () => 'Grenache'
+      )
+      expect(written.split('\r\n')[1]).not.toMatch(/,"?[=+@-]/)
+      const read = readTable(written)
+      expect(read.ok && read.table.rows[0]!.text).toBe(text)
+    }
+  )
   it('the ledger has a row for each fact', () => {
-    expect(Papa.parse(ledgerCsv(demo.entries, f => f.type, () => ''), { header: true }).data).toHaveLength(demo.entries.length)
+    expect(
+      Papa.parse(
+        ledgerCsv(
+          demo.entries,
+          (f) => f.type,
+          () => ''
+        ),
+        { header: true }
+      ).data
+    ).toHaveLength(demo.entries.length)
   })
 })
 
 describe('tables in', () => {
-  const table = readTable('Date;Gravity;Temp;pH\n21/10/2026;1,082;22;3,44\n22/10/2026 18:30;1066;wet;\n33/10/2026;1.050;20;\n23/10/2027;1.040;20;\n24/10/2026;1.89;20;35\n')
+  const table = readTable(
+    'Date;Gravity;Temp;pH\n21/10/2026;1,082;22;3,44\n22/10/2026 18:30;1066;wet;\n33/10/2026;1.050;20;\n23/10/2027;1.040;20;\n24/10/2026;1.89;20;35\n'
+  )
   it('finds the columns whatever the separator, and refuses what is no table', () => {
     expect(table).toMatchObject({ ok: true, table: { columns: ['Date', 'Gravity', 'Temp', 'pH'] } })
     expect(readTable('hello').ok).toBe(false)
@@ -30,16 +55,40 @@ describe('tables in', () => {
   })
   it('each row brings its readings or says what is wrong with it', () => {
     if (!table.ok) throw new Error('no table')
-    const rows = mapRows(table.table, { at: 'Date', dayFirst: true, values: [{ column: 'Gravity', quantity: 'sg' }, { column: 'Temp', quantity: 'temperature' }, { column: 'pH', quantity: 'ph' }] }, 'lot-demo-1', now)
-    expect(rows.map(r => [r.line, r.drafts.length, r.problems.length])).toEqual([[2, 3, 0], [3, 1, 1], [4, 0, 1], [5, 0, 1], [6, 1, 2]])
-    expect(rows[0]!.drafts.map(d => d.value)).toEqual([1.082, 22, 3.44])
+    const rows = mapRows(
+      table.table,
+      {
+        at: 'Date',
+        dayFirst: true,
+        values: [
+          { column: 'Gravity', quantity: 'sg' },
+          { column: 'Temp', quantity: 'temperature' },
+          { column: 'pH', quantity: 'ph' }
+        ]
+      },
+      'lot-demo-1',
+      now
+    )
+    expect(rows.map((r) => [r.line, r.drafts.length, r.problems.length])).toEqual([
+      [2, 3, 0],
+      [3, 1, 1],
+      [4, 0, 1],
+      [5, 0, 1],
+      [6, 1, 2]
+    ])
+    expect(rows[0]!.drafts.map((d) => d.value)).toEqual([1.082, 22, 3.44])
     expect(rows[1]!.drafts[0]).toMatchObject({ value: 1.066, typed: '1066' })
   })
-  it.each([['2026-10-03', true, 9, 3], ['3/10/2026', true, 9, 3], ['3/10/2026', false, 2, 10], ['3.10.26', true, 9, 3]])('%s, day first %s', (text, dayFirst, month, day) => {
+  it.each([
+    ['2026-10-03', true, 9, 3],
+    ['3/10/2026', true, 9, 3],
+    ['3/10/2026', false, 2, 10],
+    ['3.10.26', true, 9, 3]
+  ])('%s, day first %s', (text, dayFirst, month, day) => {
     const d = new Date(readDate(text, dayFirst)!)
     expect([d.getMonth(), d.getDate()]).toEqual([month, day])
   })
-  it.each(['', 'soon', '31/02/2026', '2026-13-01'])('“%s” is no date', text => expect(readDate(text, true)).toBeUndefined())
+  it.each(['', 'soon', '31/02/2026', '2026-13-01'])('“%s” is no date', (text) => expect(readDate(text, true)).toBeUndefined())
 })
 
 it('one lot’s file tells its whole story alone', () => {

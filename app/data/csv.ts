@@ -1,28 +1,63 @@
 import Papa from 'papaparse'
-import { likely } from '~~/core/advice'
+import { likely } from '~~/core/quantities'
 import { type Draft, type Entry, type EntryOf, type Fact, type ReadingQuantity, standingFacts } from '~~/core/ledger'
 import { readNumber, toCelsius } from '~~/core/units'
 
 /** Entries as rows of a table (RFC 4180): what happened, when, to which lot, in the words of the ledger. */
 export function ledgerCsv(entries: readonly Entry[], say: (fact: Fact) => string, lotName: (id: string) => string): string {
-  return Papa.unparse(standingFacts(entries).map(({ fact, struck }) => ({
-    at: fact.at, lot: 'lotId' in fact ? lotName(fact.lotId) : fact.type === 'transfer' ? lotName(fact.to.lotId) : '', type: fact.type, text: say(fact), struck: struck ? 'yes' : '', id: fact.id
-  })), { newline: '\r\n' })
+  return Papa.unparse(
+    standingFacts(entries).map(({ fact, struck }) => ({
+      at: fact.at,
+      lot: 'lotId' in fact ? lotName(fact.lotId) : fact.type === 'transfer' ? lotName(fact.to.lotId) : '',
+      type: fact.type,
+      text: say(fact),
+      struck: struck ? 'yes' : '',
+      id: fact.id
+    })),
+    CSV
+  )
 }
 
 /** Readings as rows: quantity, value in the ledger's unit, what was typed. */
-export function readingsCsv(entries: readonly Entry[], lotName: (id: string) => string): string {
-  const rows = standingFacts(entries).filter(f => !f.struck).map(f => f.fact).filter((f): f is EntryOf<'reading'> => f.type === 'reading')
-  return Papa.unparse(rows.map(r => ({ at: r.at, lot: lotName(r.lotId), quantity: r.quantity, value: r.value, typed: r.typed, sample_celsius: r.sampleC ?? '', id: r.id })), { newline: '\r\n' })
+export function readingsCsv(entries: readonly Entry[], names: { lot: (id: string) => string }): string {
+  const rows = standingFacts(entries)
+    .filter((f) => !f.struck)
+    .map((f) => f.fact)
+    .filter((f): f is EntryOf<'reading'> => f.type === 'reading')
+  return Papa.unparse(
+    rows.map((r) => ({
+      at: r.at,
+      lot: names.lot(r.lotId),
+      quantity: r.quantity,
+      value: r.value,
+      typed: r.typed,
+      sample_celsius: r.sampleC ?? '',
+      id: r.id
+    })),
+    CSV
+  )
 }
 
-export interface Table { columns: string[], rows: Record<string, string>[] }
+/** A cell that a spreadsheet would run as a formula leaves with an apostrophe in front, as text. */
+const CSV = { newline: '\r\n', escapeFormulae: true } as const
+/** What left with an apostrophe comes back without it. */
+const asText = (cell: string): string => (/^'[=+\-@\t\r]/.test(cell) ? cell.slice(1) : cell)
+
+export interface Table {
+  columns: string[]
+  rows: Record<string, string>[]
+}
 
 /** Reads any CSV with a heading row; the separator is found by itself. */
 export function readTable(text: string): { ok: true, table: Table } | { ok: false, reason: string } {
-  const parsed = Papa.parse<Record<string, string>>(text.replace(/^\ufeff/, ''), { header: true, skipEmptyLines: 'greedy' })
-  const columns = parsed.meta.fields?.filter(c => c.trim() !== '') ?? []
-  if (columns.length < 2 || parsed.data.length === 0) return { ok: false, reason: 'This is not a table with a heading row and at least two columns.' }
+  const parsed = Papa.parse<Record<string, string>>(text.replace(/^\ufeff/, ''), {
+    header: true,
+    skipEmptyLines: 'greedy',
+    transform: asText
+  })
+  const columns = parsed.meta.fields?.filter((c) => c.trim() !== '') ?? []
+  if (columns.length < 2 || parsed.data.length === 0)
+    return { ok: false, reason: 'This is not a table with a heading row and at least two columns.' }
   return { ok: true, table: { columns, rows: parsed.data } }
 }
 
@@ -33,7 +68,11 @@ export interface Mapping {
   values: { column: string, quantity: ReadingQuantity, fahrenheit?: boolean }[]
 }
 
-export interface ImportRow { line: number, drafts: Draft<EntryOf<'reading'>>[], problems: string[] }
+export interface ImportRow {
+  line: number
+  drafts: Draft<EntryOf<'reading'>>[]
+  problems: string[]
+}
 
 /**
  * Turns the rows of a table into readings of one lot, row by row; a row with a problem says which and brings what is sound.
@@ -80,7 +119,9 @@ export function readDate(text: string, dayFirst: boolean): string | undefined {
   const local = /^(\d{1,2})[./-](\d{1,2})[./-](\d{2,4})/.exec(tidy)
   const [year, month, day] = iso
     ? [Number(iso[1]), Number(iso[2]), Number(iso[3])]
-    : local ? [Number(local[3]!.length === 2 ? `20${local[3]}` : local[3]), Number(local[dayFirst ? 2 : 1]), Number(local[dayFirst ? 1 : 2])] : [0, 0, 0]
+    : local
+      ? [Number(local[3]!.length === 2 ? `20${local[3]}` : local[3]), Number(local[dayFirst ? 2 : 1]), Number(local[dayFirst ? 1 : 2])]
+      : [0, 0, 0]
   const date = new Date(year, month - 1, day, hour, minute)
   return year > 1900 && date.getMonth() === month - 1 && date.getDate() === day ? date.toISOString() : undefined
 }

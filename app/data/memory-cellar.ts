@@ -7,11 +7,12 @@ export class MemoryCellar implements CellarStorage {
   private readonly meta = new Map<string, unknown>()
 
   async all(): Promise<{ entries: Entry[], damaged: number }> {
-    return { entries: [...this.entries.values()].sort((a, b) => a.id < b.id ? -1 : 1), damaged: 0 }
+    return { entries: [...this.entries.values()].sort((a, b) => (a.id < b.id ? -1 : 1)), damaged: 0 }
   }
 
   async append(entries: readonly Entry[]): Promise<void> {
-    if (entries.some(e => typeof e.id !== 'string')) throw new StorageError('write to the ledger', 'other', new TypeError('an entry without an id'))
+    if (entries.some((e) => typeof e.id !== 'string'))
+      throw new StorageError('write to the ledger', 'other', new TypeError('an entry without an id'))
     for (const entry of entries) {
       if (!this.entries.has(entry.id)) this.entries.set(entry.id, structuredClone(entry))
     }
@@ -23,11 +24,11 @@ export class MemoryCellar implements CellarStorage {
   }
 
   async writtenAfter(instant: string): Promise<number> {
-    return [...this.entries.values()].filter(e => e.written > instant).length
+    return [...this.entries.values()].filter((e) => e.written > instant).length
   }
 
   async byIds(ids: readonly string[]): Promise<Entry[]> {
-    return ids.flatMap(id => this.entries.get(id) ?? [])
+    return ids.flatMap((id) => this.entries.get(id) ?? [])
   }
 
   async getMeta(key: string): Promise<unknown> {

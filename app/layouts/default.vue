@@ -5,6 +5,11 @@ const cellar = useCellarStore()
 const settings = useSettingsStore()
 const colorMode = useColorMode()
 const quickOpen = ref(false)
+/** The line comes when it is first asked for. */
+const quickUsed = ref(false)
+watch(quickOpen, (open) => {
+  quickUsed.value ||= open
+})
 const route = useRoute()
 
 const PLACES = [
@@ -16,11 +21,15 @@ const PLACES = [
 ] as const
 
 /** Crush day and the harvest stand under Today. */
-const isOn = (to: string) => to === '/' ? route.path === '/' || /^\/(crush|harvest)/.test(route.path) : route.path.startsWith(to)
+const isOn = (to: string) => (to === '/' ? route.path === '/' || /^\/(crush|harvest)/.test(route.path) : route.path.startsWith(to))
 
 defineShortcuts({
   '/': () => {
     quickOpen.value = true
+  },
+  meta_z: {
+    usingInput: false,
+    handler: () => void takeBack()
   },
   'g-t': () => navigateTo('/'),
   'g-d': () => navigateTo('/crush'),
@@ -30,6 +39,11 @@ defineShortcuts({
   'g-c': () => navigateTo('/cellar'),
   'g-s': () => navigateTo('/stores')
 })
+/** Ctrl+Z takes back what was logged last. */
+const toast = useToast()
+async function takeBack() {
+  if (await cellar.undoLast()) toast.add({ title: 'Taken back: it stays in the ledger, struck.', color: 'neutral' })
+}
 const dark = computed(() => colorMode.value === 'dark')
 const toggleTheme = () => {
   colorMode.preference = dark.value ? 'light' : 'dark'
@@ -50,52 +64,171 @@ async function leaveDemo() {
           <UIcon :name="p.icon" class="icon" />{{ p.label }}
         </NuxtLink>
       </nav>
-      <button v-if="settings.values.asked || cellar.isDemo" type="button" class="quick" aria-keyshortcuts="/" @click="quickOpen = true">
-        <UIcon name="i-lucide-pencil-line" class="icon" /><span class="long">Type a reading or a move</span><span class="short">Quick line</span><kbd>/</kbd>
-      </button>
-      <button type="button" class="theme" :aria-label="dark ? 'Light theme' : 'Dark theme'" @click="toggleTheme">
-        <UIcon :name="dark ? 'i-lucide-sun' : 'i-lucide-moon'" class="icon" />
-      </button>
+      <UButton
+        v-if="settings.values.asked || cellar.isDemo"
+        variant="outline"
+        color="neutral"
+        icon="i-lucide-pencil-line"
+        class="quick"
+        aria-keyshortcuts="/"
+        @click="quickOpen = true"
+      >
+        <span class="long">Type a reading or a move</span><span class="short">Quick line</span><UKbd class="ml-auto max-md:hidden">/</UKbd>
+      </UButton>
+      <UButton
+        variant="ghost"
+        color="neutral"
+        class="theme px-2.5"
+        :icon="dark ? 'i-lucide-sun' : 'i-lucide-moon'"
+        :aria-label="dark ? 'Light theme' : 'Dark theme'"
+        @click="toggleTheme"
+      />
     </header>
     <div v-if="cellar.isDemo" class="demo">
       <span>The Larkrise cellar: <b>a demo with made-up wines.</b></span>
-      <button type="button" class="textlink" @click="leaveDemo">Go to my own cellar</button>
+      <UButton variant="link" class="p-0 min-h-0" @click="leaveDemo">Go to my own cellar</UButton>
     </div>
-    <div v-if="cellar.problem" class="trouble" role="alert">{{ sayStorageProblem(cellar.problem) }} <NuxtLink to="/stores" class="textlink">Export</NuxtLink></div>
-    <div v-if="cellar.damaged" class="trouble" role="alert">{{ cellar.damaged }} {{ cellar.damaged === 1 ? 'entry' : 'entries' }} on this device could not be read and {{ cellar.damaged === 1 ? 'was' : 'were' }} left out, not deleted. Bring in your last export: it fills the gap.</div>
-    <ShelfStrip v-if="cellar.ready" />
-    <main id="main" tabindex="-1"><slot /></main>
-    <QuickLine v-model:open="quickOpen" />
+    <div v-if="cellar.problem" class="trouble" role="alert">
+      {{ sayStorageProblem(cellar.problem) }} <NuxtLink to="/stores" class="textlink">Export</NuxtLink>
+    </div>
+    <div v-if="cellar.damaged" class="trouble" role="alert">
+      {{ cellar.damaged }} {{ cellar.damaged === 1 ? 'entry' : 'entries' }} on this device could not be read and
+      {{ cellar.damaged === 1 ? 'was' : 'were' }} left out, not deleted. Bring in your last export: it fills the gap.
+    </div>
+    <LazyRefusedNote v-if="cellar.refused.length" />
+    <SafePart v-if="cellar.ready"><ShelfStrip /></SafePart>
+    <main id="main" tabindex="-1"><SafePart><slot /></SafePart></main>
+    <LazyQuickLine v-if="quickUsed" v-model:open="quickOpen" />
   </div>
 </template>
 
 <style scoped>
-.page { min-height: 100dvh; display: flex; flex-direction: column; }
-.skip { position: absolute; left: -999px; }
-.skip:focus { left: 12px; top: 8px; z-index: 50; background: var(--sheet); padding: 8px 14px; }
-.top { display: flex; align-items: center; gap: 8px 26px; padding: 8px clamp(12px, 3vw, 40px); }
-.wordmark { font-family: var(--font-display); font-weight: 700; font-size: 1.5rem; letter-spacing: -0.01em; }
-.places { display: flex; gap: 4px; }
-.places a { display: flex; align-items: center; gap: 8px; padding: 0 12px; min-height: 44px; border-radius: var(--radius-control); font-weight: 500; }
-.places a .icon { display: none; }
-.places a.on { background: var(--skin-wash); color: var(--skin); font-weight: 700; }
-.icon { width: 20px; height: 20px; flex: none; }
-.quick { margin-left: auto; display: flex; align-items: center; gap: 10px; min-height: 44px; min-width: 280px; padding: 0 12px; border: 1.5px solid var(--line-strong); border-radius: var(--radius-control); background: var(--sheet); color: var(--ink-soft); cursor: text; }
-.quick kbd { margin-left: auto; border: 1.5px solid var(--line); border-radius: 6px; padding: 0 8px; font-family: var(--font-display); }
-.quick .short { display: none; }
-.theme { width: 44px; height: 44px; display: grid; place-items: center; border-radius: var(--radius-control); cursor: pointer; }
-.top > .theme:nth-child(3) { margin-left: auto; }
-.demo { background: var(--skin-wash); padding: 6px clamp(12px, 3vw, 40px); display: flex; flex-wrap: wrap; gap: 4px 16px; font-size: 0.95rem; }
-.trouble { background: var(--stop-wash); color: var(--stop); padding: 10px clamp(12px, 3vw, 40px); font-weight: 600; }
-main { flex: 1; width: 100%; max-width: 1280px; margin: 0 auto; padding: 24px clamp(14px, 3vw, 40px) 56px; outline: none; }
+.page {
+  min-height: 100dvh;
+  display: flex;
+  flex-direction: column;
+}
+.skip {
+  position: absolute;
+  left: -999px;
+}
+.skip:focus {
+  left: 12px;
+  top: 8px;
+  z-index: 50;
+  background: var(--sheet);
+  padding: 8px 14px;
+}
+.top {
+  display: flex;
+  align-items: center;
+  gap: 8px 26px;
+  padding: 8px clamp(12px, 3vw, 40px);
+}
+.wordmark {
+  font-family: var(--font-display);
+  font-weight: 700;
+  font-size: 1.5rem;
+  letter-spacing: -0.01em;
+}
+.places {
+  display: flex;
+  gap: 4px;
+}
+.places a {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+  padding: 0 12px;
+  min-height: 44px;
+  border-radius: var(--radius-control);
+  font-weight: 500;
+}
+.places a .icon {
+  display: none;
+}
+.places a.on {
+  background: var(--skin-wash);
+  color: var(--skin);
+  font-weight: 700;
+}
+.icon {
+  width: 20px;
+  height: 20px;
+  flex: none;
+}
+.quick {
+  margin-left: auto;
+  min-width: 280px;
+  justify-content: start;
+  font-weight: 400;
+  color: var(--ink-soft);
+}
+.quick .short {
+  display: none;
+}
+.top > .theme:nth-child(3) {
+  margin-left: auto;
+}
+.demo {
+  background: var(--skin-wash);
+  padding: 6px clamp(12px, 3vw, 40px);
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 16px;
+  font-size: 0.95rem;
+}
+.trouble {
+  background: var(--stop-wash);
+  color: var(--stop);
+  padding: 10px clamp(12px, 3vw, 40px);
+  font-weight: 600;
+}
+main {
+  flex: 1;
+  width: 100%;
+  max-width: 1280px;
+  margin: 0 auto;
+  padding: 24px clamp(14px, 3vw, 40px) 56px;
+  outline: none;
+}
 @media (max-width: 760px) {
-  .top { padding-block: 4px; }
-  .places { position: fixed; inset: auto 0 0; z-index: 20; justify-content: space-around; background: var(--sheet); border-top: 1.5px solid var(--line); padding: 4px 4px max(4px, env(safe-area-inset-bottom)); }
-  .places a { flex: 1; flex-direction: column; gap: 2px; justify-content: center; min-height: 54px; font-size: 0.82rem; padding: 0; }
-  .places a .icon { display: block; }
-  .quick { min-width: 0; }
-  .quick .long, .quick kbd { display: none; }
-  .quick .short { display: inline; }
-  main { padding-top: 18px; padding-bottom: 96px; }
+  .top {
+    padding-block: 4px;
+  }
+  .places {
+    position: fixed;
+    inset: auto 0 0;
+    z-index: 20;
+    justify-content: space-around;
+    background: var(--sheet);
+    border-top: 1.5px solid var(--line);
+    padding: 4px 4px max(4px, env(safe-area-inset-bottom));
+  }
+  .places a {
+    flex: 1;
+    flex-direction: column;
+    gap: 2px;
+    justify-content: center;
+    min-height: 54px;
+    font-size: 0.82rem;
+    padding: 0;
+  }
+  .places a .icon {
+    display: block;
+  }
+  .quick {
+    min-width: 0;
+  }
+  .quick .long {
+    display: none;
+  }
+  .quick .short {
+    display: inline;
+  }
+  main {
+    padding-top: 18px;
+    padding-bottom: 96px;
+  }
 }
 </style>

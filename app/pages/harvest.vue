@@ -1,5 +1,7 @@
 <script setup lang="ts">
-import { MUST_WINDOWS, reasonsForBlock } from '~~/core/advice'
+import { RIPENING_SOURCE, ripeningWorking } from '~/wording/workings'
+import { reasonsForBlock } from '~~/core/stages'
+import { MUST_WINDOWS } from '~~/core/must'
 import { ripening } from '~~/core/harvest'
 import { sayWhen } from '~/composables/useStory'
 import { newId } from '~/data/ids'
@@ -12,25 +14,30 @@ const cellar = useCellarStore()
 const route = useRoute()
 const now = useNow()
 const blocks = computed(() => [...cellar.state.blocks.values()])
-const block = computed(() => blocks.value.find(b => b.id === route.query.block) ?? blocks.value[0])
+const block = computed(() => blocks.value.find((b) => b.id === route.query.block) ?? blocks.value[0])
 const ripe = computed(() => block.value && ripening(block.value.samples, block.value.style, MUST_WINDOWS[block.value.style], now.value))
-const free = computed(() => [...cellar.state.vessels.values()].filter(v => !v.lotId).map(v => v.capacityL))
-const reasons = computed(() => block.value && ripe.value ? reasonsForBlock(block.value, ripe.value, free.value, now.value) : [])
-const side = (leans: 'wait' | 'pick' | 'neither') => reasons.value.filter(r => r.leans === leans)
+const free = computed(() => [...cellar.state.vessels.values()].filter((v) => !v.lotId).map((v) => v.capacityL))
+const reasons = computed(() => (block.value && ripe.value ? reasonsForBlock(block.value, ripe.value, free.value, now.value) : []))
+const side = (leans: 'wait' | 'pick' | 'neither') => reasons.value.filter((r) => r.leans === leans)
 /** The day the line names, or tomorrow; a block that is noted already is not noted twice. */
-const pickDay = computed(() => there.value || target.value?.day === undefined ? 1 : Math.ceil(target.value.day))
+const pickDay = computed(() => (there.value || target.value?.day === undefined ? 1 : Math.ceil(target.value.day)))
 const fruit = computed(() => block.value?.variety ?? block.value?.name ?? '')
-const coming = computed(() => [...cellar.state.arrivals.values()].find(a => a.name === fruit.value))
+const coming = computed(() => [...cellar.state.arrivals.values()].find((a) => a.name === fruit.value))
 const logged = useLogged()
 async function plan() {
   const b = block.value!
   const on = new Date(Date.parse(now.value) + pickDay.value * 86_400_000).toISOString().slice(0, 10)
-  if (await cellar.log([{ type: 'arrival-expected', arrivalId: newId(), name: fruit.value, stream: 'fresh', style: b.style, massKg: b.expectKg!, on }])) logged(`${fruit.value} is expected`)
+  if (
+    await cellar.log([
+      { type: 'arrival-expected', arrivalId: newId(), name: fruit.value, stream: 'fresh', style: b.style, massKg: b.expectKg!, on }
+    ])
+  )
+    logged(`${fruit.value} is expected`)
 }
 const strike = useStrike()
 const DAY = new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric', month: 'short' })
 const dayOf = (days: number) => DAY.format(new Date(Date.parse(now.value) + days * 86_400_000))
-const target = computed(() => ripe.value?.crossings.find(c => c.quantity === 'brix' && c.kind === 'target'))
+const target = computed(() => ripe.value?.crossings.find((c) => c.quantity === 'brix' && c.kind === 'target'))
 /** Today counts as there. */
 const there = computed(() => target.value?.day !== undefined && target.value.day < 0.5)
 const headline = computed(() => {
@@ -39,68 +46,209 @@ const headline = computed(() => {
   if (there.value) return 'Sugar is there'
   return target.value.day === undefined ? 'Not within three weeks' : dayOf(target.value.day)
 })
+const SAMPLE_COLUMNS = [
+  { key: 'when', label: 'When' },
+  { key: 'brix', label: '°Brix', right: true, sortable: true },
+  { key: 'ph', label: 'pH', right: true, sortable: true },
+  { key: 'ta', label: 'TA', right: true, sortable: true },
+  { key: 'taste', label: 'Taste' }
+]
 useHead({ title: 'Before harvest · Presk' })
 </script>
 
 <template>
   <div>
     <TodayTabs />
-    <div class="harvest">
+    <div class="beside">
       <section v-if="block" class="main">
         <div v-if="blocks.length > 1" class="pick" role="group" aria-label="Blocks">
-          <NuxtLink v-for="b in blocks" :key="b.id" :to="`/harvest?block=${b.id}`" :class="{ on: b.id === block.id }" :aria-current="b.id === block.id ? 'true' : undefined">{{ b.name }}</NuxtLink>
+          <NuxtLink
+            v-for="b in blocks"
+            :key="b.id"
+            :to="`/harvest?block=${b.id}`"
+            :class="{ on: b.id === block.id }"
+            :aria-current="b.id === block.id ? 'true' : undefined"
+          >{{ b.name }}</NuxtLink
+          >
         </div>
         <div>
-          <p class="soft">{{ block.name }}, {{ STYLE[block.style].toLowerCase() }}<template v-if="target && !there">: {{ RIPE.brix.name.toLowerCase() }} of {{ target.level }} °Brix</template></p>
+          <p class="soft">
+            {{ block.name }}, {{ STYLE[block.style].toLowerCase()
+            }}<template v-if="target && !there">: {{ RIPE.brix.name.toLowerCase() }} of {{ target.level }} °Brix</template>
+          </p>
           <h1>{{ headline }}</h1>
-          <p v-if="target?.day && !there" class="soft">by a straight line through {{ block.samples.length }} samples; {{ target.earliest ? dayOf(target.earliest) : 'now' }} at the soonest, {{ target.latest ? dayOf(target.latest) : 'over three weeks' }} at the latest, four times in five</p>
+          <p v-if="target?.day && !there" class="soft">
+            by a straight line through {{ block.samples.length }} samples; {{ target.earliest ? dayOf(target.earliest) : 'now' }} at the
+            soonest, {{ target.latest ? dayOf(target.latest) : 'over three weeks' }} at the latest, four times in five
+          </p>
         </div>
         <div class="plan">
-          <UButton v-if="block.expectKg && !coming" variant="outline" size="lg" icon="i-lucide-calendar-plus" @click="plan">Note it as coming on {{ dayOf(pickDay) }}</UButton>
-          <p v-else-if="coming" class="soft">Noted as coming on {{ sayDay(coming.on) }}: its needs count in <NuxtLink to="/stores/supplies" class="textlink">supplies</NuxtLink>.</p>
+          <UButton v-if="block.expectKg && !coming" variant="outline" size="lg" icon="i-lucide-calendar-plus" @click="plan"
+          >Note it as coming on {{ dayOf(pickDay) }}</UButton
+          >
+          <p v-else-if="coming" class="soft">
+            Noted as coming on {{ sayDay(coming.on) }}: its needs count in
+            <NuxtLink to="/stores/supplies" class="textlink">supplies</NuxtLink>.
+          </p>
         </div>
         <div class="scales">
-          <div v-for="lean in (['wait', 'pick'] as const)" :key="lean"><h2>{{ lean === 'wait' ? 'For waiting' : 'For picking' }}</h2><ul><li v-for="(r, i) in side(lean)" :key="i">{{ sayReason(r) }} <button v-if="r.code === 'noted'" type="button" class="textlink small strike" :aria-label="`Strike: ${r.text}`" @click="strike(r.id, 'Note struck out', 'No longer so')">no longer so</button></li><li v-if="!side(lean).length" class="soft">Nothing so far.</li></ul></div>
+          <div v-for="lean in ['wait', 'pick'] as const" :key="lean">
+            <h2>{{ lean === 'wait' ? 'For waiting' : 'For picking' }}</h2>
+            <ul>
+              <li v-for="(r, i) in side(lean)" :key="i">
+                {{ sayReason(r) }}
+                <UButton
+                  v-if="r.code === 'noted'"
+                  variant="link"
+                  class="strike"
+                  :aria-label="`Strike: ${r.text}`"
+                  @click="strike(r.id, 'Note struck out', 'No longer so')"
+                >no longer so</UButton
+                >
+              </li>
+              <li v-if="!side(lean).length" class="soft">Nothing so far.</li>
+            </ul>
+          </div>
         </div>
-        <ul v-if="side('neither').length" class="soft neither"><li v-for="(r, i) in side('neither')" :key="i">{{ sayReason(r) }}</li></ul>
-        <div v-if="ripe?.trends.length" class="charts"><RipeningChart v-for="t in ripe.trends" :key="t.quantity" :trend="t" :block="block" :window="MUST_WINDOWS[block.style][t.quantity]" /></div>
-        <table v-if="ripe?.crossings.length" class="figures days"><tbody><tr v-for="(c, i) in ripe.crossings" :key="i"><th scope="row">{{ sayCrossing(c, dayOf).what }}</th><td>{{ sayCrossing(c, dayOf).when }}</td></tr></tbody></table>
+        <ul v-if="side('neither').length" class="soft neither">
+          <li v-for="(r, i) in side('neither')" :key="i">{{ sayReason(r) }}</li>
+        </ul>
+        <div v-if="ripe?.trends.length" class="charts">
+          <RipeningChart
+            v-for="t in ripe.trends"
+            :key="t.quantity"
+            :trend="t"
+            :block="block"
+            :window="MUST_WINDOWS[block.style][t.quantity]"
+          />
+        </div>
+        <FigureTable
+          v-if="ripe?.crossings.length"
+          plain
+          caption="Days of target and limit"
+          :columns="[
+            { key: 'what', label: 'What' },
+            { key: 'when', label: 'When', right: true },
+          ]"
+          :rows="ripe.crossings.map((c) => sayCrossing(c, dayOf))"
+        />
         <WorkingNote
           v-if="ripe?.trends.length"
-          :steps="ripe.trends.map(t => ({ what: RIPE[t.quantity].name, formula: `least squares through ${t.line.count} samples: ${t.ahead[0]!.value.toFixed(2)} today ${t.perDay >= 0 ? '+' : '−'} ${Math.abs(t.perDay).toFixed(3)} a day; scatter ${Math.max(t.line.residualSd, 0).toFixed(2)}`, result: `± ${t.ahead[7]!.half.toFixed(RIPE[t.quantity].decimals)} in a week` }))"
-          source="prediction band of a straight line (Student’s t, 80 %); a sample of 50 berries scatters by 0.4 °Brix, 0.05 pH, 0.4 g/L: common practice. Weather does not run straight: sample again"
+          :steps="ripeningWorking(ripe.trends)"
+          :source="RIPENING_SOURCE"
         />
         <SampleForm :key="`s-${block.id}`" :block="block" />
         <BlockNoteForm :key="`n-${block.id}`" :block="block" />
         <div v-if="block.samples.length">
           <h2>Samples</h2>
-          <table class="figures samples"><thead><tr><th scope="col">When</th><td>°Brix</td><td>pH</td><td>TA</td><th scope="col" class="taste">Taste</th><td><span class="sr-only">Strike</span></td></tr></thead><tbody><tr v-for="s in [...block.samples].reverse()" :key="s.id"><th scope="row">{{ sayWhen(s.at, now) }}</th><td>{{ s.brix?.toFixed(1) ?? '–' }}</td><td>{{ s.ph?.toFixed(2) ?? '–' }}</td><td>{{ s.ta?.toFixed(1) ?? '–' }}</td><th class="taste">{{ s.taste ?? '' }}</th><td><button type="button" class="textlink small strike" :aria-label="`Strike the sample of ${sayWhen(s.at, now)}`" @click="strike(s.id, 'Sample struck out', 'Struck out')">Strike</button></td></tr></tbody></table>
+          <FigureTable
+            caption="Samples"
+            :columns="SAMPLE_COLUMNS"
+            :rows="
+              [...block.samples]
+                .reverse()
+                .map((s) => ({
+                  id: s.id,
+                  when: sayWhen(s.at, now),
+                  brix: s.brix?.toFixed(1) ?? '–',
+                  ph: s.ph?.toFixed(2) ?? '–',
+                  ta: s.ta?.toFixed(1) ?? '–',
+                  taste: s.taste ?? '',
+                }))
+            "
+          >
+            <template #action="{ row }"
+            ><UButton
+              variant="link"
+              :aria-label="`Strike the sample of ${row.when}`"
+              @click="strike(String(row.id), 'Sample struck out', 'Struck out')"
+            >Strike</UButton
+            ></template
+            >
+          </FigureTable>
         </div>
       </section>
-      <section v-else class="main"><h1>Before harvest</h1><p class="soft">Name a block, sample it every few days, and see where sugar, pH and acid are going: on which day the sugar is there, and what speaks against waiting for it.</p></section>
-      <aside class="sheet"><BlockForm /></aside>
+      <section v-else class="main">
+        <h1>Before harvest</h1>
+        <p class="soft">
+          Name a block, sample it every few days, and see where sugar, pH and acid are going: on which day the sugar is there, and what
+          speaks against waiting for it.
+        </p>
+      </section>
+      <aside><BlockForm /></aside>
     </div>
   </div>
 </template>
 
 <style scoped>
-.harvest { display: grid; grid-template-columns: minmax(0, 1fr) 290px; gap: 44px; align-items: start; }
-.main { display: grid; grid-template-columns: minmax(0, 1fr); gap: 22px; }
-h1 { font-size: clamp(2.4rem, 6vw, 3.6rem); line-height: 1.05; }
-.pick { display: flex; flex-wrap: wrap; gap: 8px; }
-.pick a { min-height: 44px; padding: 0 16px; display: inline-flex; align-items: center; border: 1.5px solid var(--line-strong); border-radius: var(--radius-control); font-weight: 600; }
-.pick .on { border-color: var(--skin); background: var(--skin-wash); color: var(--skin); }
-.scales { display: grid; grid-template-columns: 1fr 1fr; gap: 0; border-top: 4px solid var(--beam); }
-.scales > div { padding: 12px 20px 4px 0; }
-.scales > div + div { border-left: 1.5px solid var(--line); padding-left: 20px; }
-.scales li { padding: 6px 0; }
-.plan:empty { display: none; }
-.neither { display: grid; gap: 4px; }
-.charts { display: grid; grid-template-columns: repeat(auto-fit, minmax(270px, 1fr)); gap: 16px 28px; }
-.days td { white-space: normal; }
-.samples .taste { padding-left: 18px; overflow-wrap: anywhere; }
-.strike { min-height: 40px; color: var(--ink-soft); }
-aside { padding: 20px; }
-@media (max-width: 900px) { .harvest { grid-template-columns: minmax(0, 1fr); } }
-@media (max-width: 560px) { .scales { grid-template-columns: minmax(0, 1fr); } .scales > div + div { border-left: 0; padding-left: 0; border-top: 1.5px solid var(--line); } }
+.main {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr);
+  gap: 22px;
+}
+h1 {
+  font-size: clamp(2.4rem, 6vw, 3.6rem);
+  line-height: 1.05;
+}
+.pick {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+}
+.pick a {
+  min-height: 44px;
+  padding: 0 16px;
+  display: inline-flex;
+  align-items: center;
+  border: 1.5px solid var(--line-strong);
+  border-radius: var(--radius-control);
+  font-weight: 600;
+}
+.pick .on {
+  border-color: var(--skin);
+  background: var(--skin-wash);
+  color: var(--skin);
+}
+.scales {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 0;
+  border-top: 4px solid var(--beam);
+}
+.scales > div {
+  padding: 12px 20px 4px 0;
+}
+.scales > div + div {
+  border-left: 1.5px solid var(--line);
+  padding-left: 20px;
+}
+.scales li {
+  padding: 6px 0;
+}
+.plan:empty {
+  display: none;
+}
+.neither {
+  display: grid;
+  gap: 4px;
+}
+.charts {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(270px, 1fr));
+  gap: 16px 28px;
+}
+.strike {
+  min-height: 40px;
+  color: var(--ink-soft);
+}
+@media (max-width: 560px) {
+  .scales {
+    grid-template-columns: minmax(0, 1fr);
+  }
+  .scales > div + div {
+    border-left: 0;
+    padding-left: 0;
+    border-top: 1.5px solid var(--line);
+  }
+}
 </style>

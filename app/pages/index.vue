@@ -1,22 +1,36 @@
 <script setup lang="ts">
-import { taskOf } from '~~/core/advice'
-import type { FloorItem } from '~/composables/useFloor'
-
 const cellar = useCellarStore()
 const settings = useSettingsStore()
 const floor = useFloor()
 const story = useStory()
 
-const numbered = computed(() => floor.items.value.filter(i => i.number))
-const waiting = computed(() => floor.items.value.filter(i => !i.number))
-const logged = useLogged()
-async function skip(item: FloorItem) {
-  if (!await cellar.log([{ type: 'task-ended', lotId: item.lot.id, task: taskOf(item.move), outcome: 'skipped' }])) return
-  logged(`${item.words.title}: put off until tomorrow`)
-}
-const COUNT = ['Nothing', 'One thing', 'Two things', 'Three things', 'Four things', 'Five things', 'Six things', 'Seven things', 'Eight things', 'Nine things']
+const numbered = computed(() => floor.items.value.filter((i) => i.number !== undefined))
+const waiting = computed(() => floor.items.value.filter((i) => i.number === undefined))
+/** What would be a mistake, or drifts, on any lot; what is only worth knowing stands on the lot's own page. */
+const pressing = computed(() =>
+  floor.items.value.flatMap(({ lot, findings }) =>
+    findings
+      .filter(({ finding }) => finding.urgency === 'stop' || finding.urgency === 'now' || finding.urgency === 'soon')
+      .map((said) => ({ lot, said }))
+  )
+)
+const COUNT = [
+  'Nothing',
+  'One thing',
+  'Two things',
+  'Three things',
+  'Four things',
+  'Five things',
+  'Six things',
+  'Seven things',
+  'Eight things',
+  'Nine things'
+]
 const heading = computed(() => `${COUNT[numbered.value.length] ?? `${numbered.value.length} things`} on the floor`)
 const recent = computed(() => story.latest(5))
+/** What waits or rests is said in words, as a task without a number. */
+const restOf = (item: (typeof waiting.value)[number]) =>
+  item.tasks[0] ?? { words: item.next.words, finding: { code: 'judged', key: 'rest', urgency: 'note', task: true, evidence: [] } as never }
 useHead({ title: 'Today · Presk' })
 </script>
 
@@ -25,32 +39,17 @@ useHead({ title: 'Today · Presk' })
   <EmptyCellar v-else-if="cellar.lots.length === 0" />
   <div v-else>
     <TodayTabs />
-    <div class="today">
+    <div class="beside">
       <section>
         <h1>{{ heading }}</h1>
-        <ol class="moves">
-          <li v-for="item in numbered" :key="item.lot.id">
-            <span class="number figure" aria-hidden="true">{{ item.number }}</span>
-            <div class="what">
-              <NuxtLink :to="`/lots/${item.lot.id}`" class="lot">{{ item.lot.name }}</NuxtLink>
-              <h2>{{ item.words.title }}</h2>
-              <p class="soft">{{ item.words.reason }}</p>
-            </div>
-            <span class="acts">
-              <UButton v-if="item.words.to" :to="item.words.to" :aria-label="`${item.words.action}: ${item.lot.name}`" size="lg">{{ item.words.action }}</UButton>
-              <button type="button" class="skip small" :aria-label="`Not today: ${item.words.title}, ${item.lot.name}`" @click="skip(item)">Not today</button>
-            </span>
-          </li>
+        <div v-if="pressing.length" class="grid gap-2 mt-4">
+          <FindingLine v-for="p in pressing" :key="p.lot.id + p.said.finding.key" :said="p.said" :lot="p.lot.name" />
+        </div>
+        <ol class="mt-4">
+          <TaskLine v-for="item in numbered" :key="item.lot.id" :lot="item.lot" :said="item.tasks[0]!" :number="item.number" />
         </ol>
-        <ul v-if="waiting.length" class="moves rest">
-          <li v-for="item in waiting" :key="item.lot.id">
-            <span class="number hollow" aria-hidden="true" />
-            <div class="what">
-              <NuxtLink :to="`/lots/${item.lot.id}`" class="lot">{{ item.lot.name }}</NuxtLink>
-              <h2>{{ item.words.title }}</h2>
-              <p class="soft">{{ item.words.reason }}</p>
-            </div>
-          </li>
+        <ul v-if="waiting.length">
+          <TaskLine v-for="item in waiting" :key="item.lot.id" :lot="item.lot" :said="restOf(item)" />
         </ul>
         <LazyShortageNote class="mt-5" />
         <UButton to="/lots/new" variant="outline" size="lg" icon="i-lucide-plus" class="mt-5">Start a lot</UButton>
@@ -69,21 +68,25 @@ useHead({ title: 'Today · Presk' })
 </template>
 
 <style scoped>
-.today { display: grid; grid-template-columns: minmax(0, 1fr) 330px; gap: 56px; }
-.moves { margin-top: 18px; }
-.moves li { display: grid; grid-template-columns: 34px minmax(0, 1fr) auto; gap: 4px 16px; align-items: center; padding: 14px 0; border-top: 1.5px solid var(--line); }
-.rest { margin-top: 0; }
-.number { width: 34px; height: 34px; border-radius: 17px; display: grid; place-items: center; background: var(--skin); color: var(--on-skin); font-size: 1.15rem; align-self: start; }
-.number.hollow { background: none; border: 2px dashed var(--line-strong); }
-.acts { display: grid; justify-items: center; }
-.skip { min-height: 44px; padding: 0 10px; color: var(--ink-soft); border-radius: 8px; cursor: pointer; }
-.skip:hover { text-decoration: underline; }
-.lot { font-weight: 600; color: var(--ink-soft); }
-.lot:hover { text-decoration: underline; }
-.rest h2 { font-weight: 500; font-size: 1.1rem; }
-aside { border-left: 1.5px solid var(--line); padding-left: 32px; }
-.lately li { display: grid; gap: 1px; padding: 10px 0; border-top: 1.5px solid var(--line); overflow-wrap: anywhere; }
-.lately li:first-child { border-top: 0; }
-@media (max-width: 900px) { .today { grid-template-columns: 1fr; gap: 28px; } aside { border-left: 0; padding-left: 0; } }
-@media (max-width: 560px) { .moves li { grid-template-columns: 34px minmax(0, 1fr); } .moves li > :nth-child(3) { grid-column: 2; justify-self: start; margin-top: 6px; display: flex; align-items: center; gap: 8px; } }
+aside {
+  align-self: stretch;
+  border-left: 1.5px solid var(--line);
+  padding-left: 32px;
+}
+.lately li {
+  display: grid;
+  gap: 1px;
+  padding: 10px 0;
+  border-top: 1.5px solid var(--line);
+  overflow-wrap: anywhere;
+}
+.lately li:first-child {
+  border-top: 0;
+}
+@media (max-width: 900px) {
+  aside {
+    border-left: 0;
+    padding-left: 0;
+  }
+}
 </style>

@@ -1,162 +1,275 @@
-import { type CellarState, type Draft, type Entry, type Fact, type LedgerProblem, type LotState, type StandingFact, appendToCellar, foldCellar, refusalOf, standingFacts } from '~~/core/ledger'
-import { CellarDb } from '~/data/cellar-db'
-import { type CellarName, type CellarStorage, StorageError } from '~/data/cellar-storage'
-import { MemoryCellar } from '~/data/memory-cellar'
-import { newId } from '~/data/ids'
+import { proxy } from 'comlink'
+import {
+  type CellarState,
+  type Draft,
+  type Entry,
+  type Fact,
+  type LedgerProblem,
+  type LotView,
+  type Restatement,
+  type StandingFact,
+  emptyCellar,
+  inOrder,
+  lotAt
+} from '~~/core/ledger'
+import { rememberCorrection } from '~~/core/stages'
+import { type CellarName, StorageError } from '~/data/cellar-storage'
+import type { Change, Committed, Issue, LedgerEngine, Opened, Trouble } from '~/data/ledger-engine'
 
 const WHICH = 'presk.cellar'
 const DEVICE = 'presk.device'
-/** More entries than this are folded together with all the others. */
-const SMALL = 50
-/** Entries that move wine, which can be impossible. */
-const MOVES = new Set<Entry['type']>(['lot-started', 'transfer', 'correction'])
 
-/** The ledger in memory, the state it tells, and the way in for new entries. Several tabs stay in step. */
+/** The engine's calls, wherever it runs: each answers later. */
+type Engine = {
+  [K in keyof LedgerEngine]: LedgerEngine[K] extends (...args: infer A) => infer R ? (...args: A) => Promise<Awaited<R>> : never
+}
+
+/** In a worker of its own where there are workers; beside the page where there are none. */
+async function startEngine(): Promise<Engine> {
+  if (typeof Worker === 'undefined') return new (await import('~/data/ledger-engine')).LedgerEngine() as unknown as Engine
+  return (await import('~/workers/start')).startLedger() as unknown as Engine
+}
+
+/**
+ * The cellar as the page sees it: what the ledger's engine tells, and the way to it. It holds state and passes actions on;
+ * nothing is folded, checked or merged here.
+ */
 export const useCellarStore = defineStore('cellar', () => {
   const which = ref<CellarName>('own')
-  const entries = shallowRef<readonly Entry[]>([])
   const ready = ref(false)
   const problem = shallowRef<StorageError>()
   /** Why the last action could not be: an impossible move, said before anything is written. */
   const refused = shallowRef<LedgerProblem[]>([])
+  /** What the schemas of the ledger say of the last action, by field. */
+  const issues = shallowRef<Issue[]>([])
   /** Entries on disk that could not be read; they are left where they are. */
   const damaged = ref(0)
   const lastAction = shallowRef<Entry[]>([])
-  let db: CellarStorage | undefined
-  let channel: BroadcastChannel | undefined
-
-  const state = shallowRef<CellarState>(foldCellar([]))
-  let lastAt = ''
-  let lastStamp = 0
-  /** Every fact as it stands, newest first; worked out once for all that tell the story. */
-  const facts = computed<StandingFact[]>(() => standingFacts(entries.value).reverse())
-  const lots = computed<LotState[]>(() => [...state.value.lots.values()])
+  const state = shallowRef<CellarState>(emptyCellar())
+  /** Every fact as it stands, newest first. */
+  const facts = shallowRef<readonly StandingFact[]>([])
+  const factCount = ref(0)
+  const now = useNow()
+  /** Every lot as it is now. */
+  const lots = computed<LotView[]>(() => [...state.value.lots.values()].map((lot) => lotAt(lot, now.value)))
+  const lotOf = (id: string): LotView | undefined => {
+    const lot = state.value.lots.get(id)
+    return lot && lotAt(lot, now.value)
+  }
   const isDemo = computed(() => which.value === 'demo')
-
-  /** All entries anew: opened, imported, or from another tab. */
-  function takeAll(all: readonly Entry[]): void {
-    entries.value = all
-    state.value = foldCellar(all)
-    lastAt = all.reduce((latest, e) => e.at > latest ? e.at : latest, '')
-  }
-
-  async function readAll(): Promise<void> {
-    const read = await db!.all()
-    damaged.value = read.damaged
-    takeAll(read.entries)
-  }
-
-  /** A few more; where they only follow what is there, nothing is folded twice. */
-  function takeMore(more: readonly Entry[]): void {
-    const next = more.length <= SMALL ? appendToCellar(state.value, lastAt, more) : undefined
-    entries.value = [...entries.value, ...more]
-    state.value = next ?? foldCellar(entries.value)
-    lastAt = more.reduce((latest, e) => e.at > latest ? e.at : latest, lastAt)
-  }
+  let engine: Promise<Engine> | undefined
+  const theEngine = () => (engine ??= startEngine())
+  let forgets = false
+  let opening = 0
 
   async function open(name: CellarName = remembered()): Promise<void> {
     ready.value = false
     which.value = name
     keep(WHICH, name)
-    db?.close()
-    channel?.close()
-    db = new CellarDb(name)
-    channel = new BroadcastChannel(`presk-${name}`)
-    channel.onmessage = message => takeFromOtherTab(message.data)
-    try {
-      await readAll()
-      if (name === 'demo' && entries.value.length === 0) await layOutDemo()
-      problem.value = undefined
-    }
-    catch (error) {
-      if (!(error instanceof StorageError)) throw error
-      takeAll([])
-      // Nothing can be stored here: the tab still works, and says that it forgets.
-      if (error.problem === 'blocked') {
-        db = new MemoryCellar()
-        if (name === 'demo') await layOutDemo()
-      }
-      problem.value = error
-    }
+    const turn = ++opening
+    const e = await theEngine()
+    const told = await e.open(name, typeof Worker === 'undefined' ? take : proxy(take))
+    if (turn !== opening) return
+    await takeOpened(told)
+    if (name === 'demo' && factCount.value === 0) await layOutDemo()
     ready.value = true
+  }
+
+  async function takeOpened(told: Opened): Promise<void> {
+    facts.value = []
+    state.value = emptyCellar()
+    damaged.value = told.damaged
+    forgets = told.trouble?.problem === 'blocked'
+    problem.value = told.trouble && errorOf(told.trouble)
+    factCount.value = told.factCount
+    take(told.change)
+    await readFacts(told.factCount)
+  }
+
+  /** The ledger's lines come from the newest on; the first of them before the page is shown, the rest as there is time. */
+  async function readFacts(count: number): Promise<void> {
+    const e = await theEngine()
+    const turn = opening
+    const first = await e.factsFrom(0)
+    facts.value = first
+    const rest = async () => {
+      const all = [...first]
+      while (all.length < count) {
+        const more = await e.factsFrom(all.length)
+        if (more.length === 0 || turn !== opening) return
+        all.push(...more)
+        await new Promise((done) => setTimeout(done))
+      }
+      // What was logged while the older lines came in stands before them.
+      const known = new Set(all.map((f) => f.original.id))
+      facts.value = [...facts.value.filter((f) => !known.has(f.original.id)), ...all]
+    }
+    if (typeof Worker === 'undefined') await rest()
+    else void rest()
+  }
+
+  /** Takes a change in: lots that differ, the small rest, and the lines that are new or changed. */
+  function take(change: Change): void {
+    const next = new Map(state.value.lots)
+    for (const id of change.gone) next.delete(id)
+    for (const lot of change.lots) next.set(lot.id, lot)
+    for (const [id, correction] of change.corrections) rememberCorrection(next.get(id)!, correction)
+    state.value = { ...change.rest, lots: next }
+    if (change.facts.length > 0) {
+      const ids = new Set(change.facts.map((f) => f.original.id))
+      factCount.value += change.facts.filter(
+        (f) => f.corrections.length === 0 && !facts.value.some((k) => k.original.id === f.original.id)
+      ).length
+      facts.value = withFacts(
+        facts.value.filter((f) => !ids.has(f.original.id)),
+        change.facts
+      )
+    }
   }
 
   /** Fresh demo data, dated from today. */
   async function layOutDemo(): Promise<void> {
-    const { demoCellar } = await import('~~/demo/scenario')
-    const { cellarFileSchema } = await import('~~/core/ledger/schema')
-    const file = cellarFileSchema.parse(demoCellar(new Date()))
-    await db!.replaceAll(file.entries)
-    takeAll(file.entries)
-    channel?.postMessage({ reload: true })
+    const { demoCellar } = await import('~~/demo')
+    const e = await theEngine()
+    const told = await e.replaceAll(demoCellar(new Date()).entries)
+    await takeOpened({ ...told, ...(problem.value && { trouble: { operation: problem.value.operation, problem: problem.value.problem } }) })
   }
 
+  /** What was to be written last, for when it is refused and can be helped. */
+  const lastAsked = shallowRef<Draft[]>([])
+  const forgetRefused = (): void => {
+    refused.value = []
+  }
+  /** What lies before a lot's start was refused: the start is moved back to it, and all is written together. */
+  async function logMovingStarts(): Promise<Entry[] | undefined> {
+    const starts = new Map<string, string>()
+    for (const draft of lastAsked.value) {
+      const [lotId, at] = ['lotId' in draft ? draft.lotId : undefined, draft.at]
+      const startedAt = lotId && state.value.starts.get(lotId)
+      if (lotId && at && startedAt && at < (starts.get(lotId) ?? startedAt)) starts.set(lotId, at)
+    }
+    const moved = [...starts].flatMap(([lotId, at]): Draft[] => {
+      const start = facts.value.find((f) => f.fact.type === 'lot-started' && f.fact.lotId === lotId)?.fact
+      return start ? [{ type: 'correction', targetId: start.id, reason: 'It began earlier', replacement: { ...start, at: new Date(Date.parse(at) - 60_000).toISOString() } }] : []
+    })
+    return log([...moved, ...lastAsked.value])
+  }
+
+  const pending = new Map<string, Promise<Entry[] | undefined>>()
   /**
-   * Writes what happened. All drafts of one action are stored together or not at all; the state changes after the commit.
-   * @returns the entries as written, or undefined when they could not be stored (`problem` says why)
+   * Writes what happened, all drafts of one action together. The same action asked for twice while the first is under way (a
+   * double tap) is one.
+   * @returns the entries as written, or undefined: `refused`, `issues` or `problem` say why
    */
-  async function log(drafts: Draft[]): Promise<Entry[] | undefined> {
-    // Two actions of one millisecond still follow each other: the order of the ledger goes by instant and id.
-    const stamp = Math.max(Date.now(), lastStamp + 1)
-    lastStamp = stamp + drafts.length
-    const now = new Date(stamp).toISOString()
-    const written = drafts.map((draft, i) => ({ id: newId(stamp + i), device: device(), at: now, written: now, ...draft }) as Entry)
-    refused.value = drafts.some(d => MOVES.has(d.type)) ? refusalOf(entries.value, written, { cellar: state.value, lastAt }) : []
-    if (refused.value.length > 0) return undefined
-    const done = await add(written)
-    if (done) lastAction.value = written
-    return done ? written : undefined
+  function log(drafts: Draft[]): Promise<Entry[] | undefined> {
+    const key = JSON.stringify(drafts)
+    const known = pending.get(key)
+    if (known) return known
+    // When it happened goes by the clock that the person sees; the order of writing is the engine's.
+    const at = new Date().toISOString()
+    lastAsked.value = (JSON.parse(key) as Draft[]).map((draft) => ({ at, ...draft }))
+    const work = commit(() => theEngine().then((e) => e.commit(JSON.parse(JSON.stringify(lastAsked.value)) as Draft[], device()))).finally(
+      () => pending.delete(key)
+    )
+    pending.set(key, work)
+    return work
   }
 
-  /** Adds entries that carry their ids already, from a file. */
-  async function add(written: readonly Entry[]): Promise<boolean> {
-    try {
-      // A copy free of Vue's proxies, as structured cloning wants it.
-      const plain = JSON.parse(JSON.stringify(written)) as Entry[]
-      await db!.append(plain)
-      if (which.value === 'own') void askToStay()
-      takeMore(plain)
-      channel?.postMessage({ added: plain.map(e => e.id) })
-      if (!(db instanceof MemoryCellar)) problem.value = undefined
-      return true
-    }
-    catch (error) {
-      if (!(error instanceof StorageError)) throw error
-      problem.value = error
-      return false
-    }
+  async function commit(work: () => Promise<Committed>): Promise<Entry[] | undefined> {
+    if (which.value === 'own') void askToStay()
+    const done = await work()
+    refused.value = done.outcome === 'refused' ? done.problems : []
+    issues.value = done.outcome === 'invalid' ? done.issues : []
+    if (done.outcome === 'failed') problem.value = errorOf(done.trouble)
+    if (done.outcome !== 'written') return undefined
+    if (!forgets) problem.value = undefined
+    take(done.change)
+    lastAction.value = done.written
+    return done.written
   }
 
   /** Strikes entries out; they stay in the ledger, marked. */
   async function strike(ids: readonly string[], reason: string): Promise<boolean> {
-    const done = await log(ids.map(targetId => ({ type: 'correction' as const, targetId, reason, replacement: null })))
-    lastAction.value = []
+    const done = await log(ids.map((targetId) => ({ type: 'correction' as const, targetId, reason, replacement: null })))
+    if (done) lastAction.value = []
     return done !== undefined
   }
 
   /** Takes a correction back by correcting to what stood before it. */
-  const undoCorrection = async (before: Fact): Promise<boolean> => await log([{ type: 'correction', targetId: before.id, reason: 'Correction taken back', replacement: before }]) !== undefined
+  const undoCorrection = async (before: Fact): Promise<boolean> =>
+    (await log([{ type: 'correction', targetId: before.id, reason: 'Correction taken back', replacement: before }])) !== undefined
 
-  async function takeFromOtherTab(message: { added?: string[], reload?: boolean }): Promise<void> {
-    if (!db) return
-    if (message.reload) await readAll()
-    else if (message.added) {
-      const known = new Set(entries.value.map(e => e.id))
-      const news = await db.byIds(message.added.filter(id => !known.has(id)))
-      if (news.length > 0) takeMore(news)
-    }
+  /** Takes back what was done last, if it was anything. */
+  async function undoLast(): Promise<boolean> {
+    const ids = lastAction.value.filter((e) => e.type !== 'correction').map((e) => e.id)
+    return ids.length > 0 && (await strike(ids, 'Undone'))
   }
 
+  const check = async (drafts: Draft[]): Promise<Issue[]> => (await theEngine()).check(drafts)
+  const restate = async (draft: Draft<Fact>): Promise<Restatement> =>
+    (await theEngine()).restate(JSON.parse(JSON.stringify(draft)) as Draft<Fact>)
+  const review = async (text: string, fileName: string) => (await theEngine()).review(text, fileName)
+  const takeReviewed = (without: readonly string[] = []) => commit(async () => (await theEngine()).takeReviewed(without))
+  /** All entries, for a file: they live with the engine. */
+  const allEntries = async (): Promise<readonly Entry[]> => (await theEngine()).allEntries()
   /** Entries that the last export does not hold. */
-  const writtenAfter = (instant: string): Promise<number> => db!.writtenAfter(instant)
-  const meta = { get: (key: string) => db!.getMeta(key), set: (key: string, value: unknown) => db!.setMeta(key, value) }
-  return { which, isDemo, ready, problem, damaged, refused, entries, facts, state, lots, lastAction, open, log, add, strike, undoCorrection, layOutDemo, writtenAfter, meta }
+  const writtenAfter = async (instant: string): Promise<number> => (await theEngine()).writtenAfter(instant)
+  const meta = {
+    get: async (key: string) => (await theEngine()).getMeta(key),
+    set: async (key: string, value: unknown) => (await theEngine()).setMeta(key, value)
+  }
+  return {
+    which,
+    isDemo,
+    ready,
+    problem,
+    damaged,
+    refused,
+    issues,
+    facts,
+    factCount,
+    state,
+    lots,
+    lotOf,
+    lastAction,
+    open,
+    log,
+    logMovingStarts,
+    forgetRefused,
+    check,
+    strike,
+    undoCorrection,
+    undoLast,
+    layOutDemo,
+    restate,
+    review,
+    takeReviewed,
+    allEntries,
+    writtenAfter,
+    meta
+  }
 })
 
+/** Newest first, each in its place. */
+function withFacts(known: readonly StandingFact[], more: readonly StandingFact[]): StandingFact[] {
+  const all = [...known]
+  for (const fact of more) {
+    const place = all.findIndex((f) => inOrder(f.fact, fact.fact) < 0)
+    if (place < 0) all.push(fact)
+    else all.splice(place, 0, fact)
+  }
+  return all
+}
+
+const errorOf = ({ operation, problem }: Trouble): StorageError => new StorageError(operation, problem, undefined)
+
+let asked = false
 /** Asks the browser not to clear the cellar when space runs short; most grant it to a page that is used. */
 async function askToStay(): Promise<void> {
+  if (asked) return
+  asked = true
   try {
-    if (await navigator.storage?.persisted() === false) await navigator.storage.persist()
+    if ((await navigator.storage?.persisted()) === false) await navigator.storage.persist()
   }
   catch {
     // Some browsers lack it in private windows; the export remains.

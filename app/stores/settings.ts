@@ -1,20 +1,49 @@
-import { z } from 'zod'
 import type { Gallon } from '~~/core/units'
 
-const settingsSchema = z.object({
-  asked: z.boolean(),
-  system: z.enum(['metric', 'US', 'imperial']),
-  temperature: z.enum(['°C', '°F']),
-  sugar: z.enum(['SG', '°Brix']),
-  scaleStepG: z.number().positive().max(50),
+export interface Settings {
+  /** The first question, in which measures to speak, was answered. */
+  asked: boolean
+  system: 'metric' | 'US' | 'imperial'
+  temperature: '°C' | '°F'
+  sugar: 'SG' | '°Brix'
+  scaleStepG: number
   /** What a level teaspoon of a powder weighs here, once weighed. */
-  spoons: z.record(z.string(), z.number().min(1).max(12)),
-  salt: z.enum(['potassium-metabisulphite', 'sodium-metabisulphite']),
-  cellarName: z.string().max(80)
-})
-export type Settings = z.infer<typeof settingsSchema>
+  spoons: Record<string, number>
+  /** How the last titration was set up: the next one begins with it. */
+  titration: { sampleMl: number, normality: number, stepMl: number }
+  salt: 'potassium-metabisulphite' | 'sodium-metabisulphite'
+  cellarName: string
+}
 
-const DEFAULTS: Settings = { asked: false, system: 'metric', temperature: '°C', sugar: '°Brix', scaleStepG: 0.1, salt: 'potassium-metabisulphite', cellarName: '', spoons: {} }
+const number = (v: unknown, most: number): boolean => typeof v === 'number' && v > 0 && v <= most
+const object = (v: unknown): v is Record<string, unknown> => typeof v === 'object' && v !== null
+/**
+ * What each setting takes; anything else on the device is as if it were not there. By hand, because these nine are read before
+ * the first picture, and Zod would weigh a tenth of it.
+ */
+const TAKES: { [K in keyof Settings]: (v: unknown) => boolean } = {
+  asked: (v) => typeof v === 'boolean',
+  system: (v) => v === 'metric' || v === 'US' || v === 'imperial',
+  temperature: (v) => v === '°C' || v === '°F',
+  sugar: (v) => v === 'SG' || v === '°Brix',
+  scaleStepG: (v) => number(v, 50),
+  spoons: (v) => object(v) && Object.values(v).every((g) => number(g, 12) && (g as number) >= 1),
+  titration: (v) => object(v) && number(v.sampleMl, 250) && number(v.normality, 2) && number(v.stepMl, 5),
+  salt: (v) => v === 'potassium-metabisulphite' || v === 'sodium-metabisulphite',
+  cellarName: (v) => typeof v === 'string' && v.length <= 80
+}
+
+const DEFAULTS: Settings = {
+  asked: false,
+  system: 'metric',
+  temperature: '°C',
+  sugar: '°Brix',
+  scaleStepG: 0.1,
+  salt: 'potassium-metabisulphite',
+  cellarName: '',
+  spoons: {},
+  titration: { sampleMl: 10, normality: 0.1, stepMl: 0.1 }
+}
 const KEY = 'presk.settings'
 
 /** How this device shows things. Kept apart from the cellar, so that a shared file does not carry one person's units to another. */
@@ -31,7 +60,9 @@ export const useSettingsStore = defineStore('settings', () => {
     }
   }
 
-  const gallon = computed<Gallon | undefined>(() => values.value.system === 'US' ? 'US' : values.value.system === 'imperial' ? 'imperial' : undefined)
+  const gallon = computed<Gallon | undefined>(() =>
+    values.value.system === 'US' ? 'US' : values.value.system === 'imperial' ? 'imperial' : undefined
+  )
   return { values, gallon, change }
 })
 
@@ -39,9 +70,10 @@ function read(): Settings {
   try {
     const stored = JSON.parse(localStorage.getItem(KEY) ?? '{}')
     // Before spoons were kept by powder there was one, of sulphite.
-    if (typeof stored.teaspoonG === 'number' && !stored.spoons) stored.spoons = { 'potassium-metabisulphite': stored.teaspoonG, 'sodium-metabisulphite': stored.teaspoonG }
-    const parsed = settingsSchema.partial().safeParse(stored)
-    return { ...DEFAULTS, ...(parsed.success ? parsed.data : {}) }
+    if (typeof stored.teaspoonG === 'number' && !stored.spoons)
+      stored.spoons = { 'potassium-metabisulphite': stored.teaspoonG, 'sodium-metabisulphite': stored.teaspoonG }
+    const taken = (Object.keys(TAKES) as (keyof Settings)[]).filter((key) => TAKES[key](stored[key]))
+    return { ...DEFAULTS, ...Object.fromEntries(taken.map((key) => [key, stored[key]])) }
   }
   catch {
     return DEFAULTS

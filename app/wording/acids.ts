@@ -2,19 +2,31 @@ import type { AcidsFinding } from '~~/core/acids'
 import type { Material, Miss } from '~~/core/must'
 
 export const MUST_MATERIAL: Record<Material, string> = {
-  'tartaric': 'Tartaric acid', 'malic': 'Malic acid', 'citric': 'Citric acid', 'potassium-bicarbonate': 'Potassium bicarbonate',
-  'potassium-carbonate': 'Potassium carbonate', 'calcium-carbonate': 'Calcium carbonate', 'water': 'Water', 'sucrose': 'Sugar'
+  tartaric: 'Tartaric acid',
+  malic: 'Malic acid',
+  citric: 'Citric acid',
+  'potassium-bicarbonate': 'Potassium bicarbonate',
+  'potassium-carbonate': 'Potassium carbonate',
+  'calcium-carbonate': 'Calcium carbonate',
+  water: 'Water',
+  sucrose: 'Sugar'
 }
 
 /** Findings of the acid model in words; an assumption is said where the figure stands, not here. */
 export function sayAcidsFinding(finding: AcidsFinding): string {
   switch (finding.code) {
-    case 'tartaric-implausible': return `This pH and TA together would need ${finding.tartaricGPerL.toFixed(1)} g/L of tartaric acid; wines hold ${finding.minGPerL} to ${finding.maxGPerL}. One of the two is misread: check the meter in buffer, degas, and titrate again.`
-    case 'potassium-implausible': return `This pH and TA together would need ${finding.potassiumGPerL.toFixed(1)} g/L of potassium; wines hold ${finding.minGPerL} to ${finding.maxGPerL}. Check the meter in buffer, degas, and titrate again.`
-    case 'malic-assumed': return `Malic acid is not measured; ${finding.malicGPerL.toFixed(1)} g/L is assumed.`
-    case 'ph-outside-model': return `The result, pH ${finding.ph.toFixed(2)}, is outside what wines do. Change less.`
-    case 'bitartrate-falls': return `About ${finding.gPerL.toFixed(1)} g/L of cream of tartar would fall in time.`
-    case 'calcium-slow': return 'Calcium carbonate goes on working for weeks as calcium tartrate falls. Measure again after a month.'
+    case 'tartaric-implausible':
+      return `This pH and TA together would need ${finding.tartaricGPerL.toFixed(1)} g/L of tartaric acid; wines hold ${finding.minGPerL} to ${finding.maxGPerL}. Check the meter in buffer, degas, and titrate again.`
+    case 'potassium-implausible':
+      return `This pH and TA together would need ${finding.potassiumGPerL.toFixed(1)} g/L of potassium; wines hold ${finding.minGPerL} to ${finding.maxGPerL}. Check the meter in buffer, degas, and titrate again.`
+    case 'malic-assumed':
+      return `Malic acid is not measured; ${finding.malicGPerL.toFixed(1)} g/L is assumed.`
+    case 'ph-outside-model':
+      return `The result, pH ${finding.ph.toFixed(2)}, is outside what wines do. Change less.`
+    case 'bitartrate-falls':
+      return `About ${finding.gPerL.toFixed(1)} g/L of cream of tartar would fall in time.`
+    case 'calcium-slow':
+      return 'Calcium carbonate goes on working for weeks as calcium tartrate falls. Measure again after a month.'
   }
 }
 
@@ -22,20 +34,4 @@ const NAME = { brix: 'Sugar', ph: 'pH', ta: 'TA' } as const
 export function sayMiss(miss: Miss): string {
   const decimals = miss.quantity === 'ph' ? 2 : 1
   return `${NAME[miss.quantity]} ends at ${miss.value.toFixed(decimals)}, ${Math.abs(miss.by).toFixed(decimals)} ${miss.by > 0 ? 'above' : 'below'} the window of ${miss.window.min} to ${miss.window.max}.`
-}
-
-type Three = { brix: number | undefined, ph: number, ta: number }
-type Windows = Record<'brix' | 'ph' | 'ta', { min: number, max: number }>
-
-/** Why the finder proposes a material, from what stands outside its window. */
-export function sayWhy(material: Material, predicted: { brix: number, ph: number, taGPerL: number }, now: Three, windows: Windows): string {
-  const moves = (name: string, from: number, to: number, decimals: number) => `${name} from ${from.toFixed(decimals)} to ${to.toFixed(decimals)}`
-  switch (material) {
-    case 'water': return now.brix === undefined ? '' : `Because sugar is over ${windows.brix.max}; ${moves('this brings it', now.brix, predicted.brix, 1)} °Brix.`
-    case 'sucrose': return now.brix === undefined ? '' : `Because sugar is under ${windows.brix.min}; ${moves('this brings it', now.brix, predicted.brix, 1)} °Brix.`
-    case 'tartaric': case 'malic': case 'citric':
-      return now.ph > windows.ph.max ? `Because pH is over ${windows.ph.max}; ${moves('this brings it', now.ph, predicted.ph, 2)}.` : `Because TA is under ${windows.ta.min}; ${moves('this brings it', now.ta, predicted.taGPerL, 1)} g/L.`
-    case 'potassium-bicarbonate': case 'potassium-carbonate': case 'calcium-carbonate':
-      return now.ph < windows.ph.min ? `Because pH is under ${windows.ph.min}; ${moves('this brings it', now.ph, predicted.ph, 2)}.` : `Because TA is over ${windows.ta.max}; ${moves('this brings it', now.ta, predicted.taGPerL, 1)} g/L.`
-  }
 }

@@ -1,12 +1,17 @@
 /** Cautions, once each, at the step they belong to. They defer to local rules, the packet and licensed practice. */
 export const CAUTIONS = {
-  sulphite: 'Sulphite powder and its gas hurt the lungs, asthmatics’ most of all. Weigh it with the window open, never near strong acid, and dissolve it in water before it goes in. The packet and your local limits come first; wine given away needs “contains sulphites” on it.',
+  sulphite:
+    'Sulphite powder and its gas hurt the lungs, asthmatics’ most of all. Weigh it with the window open, never near strong acid, and dissolve it in water before it goes in. The packet and your local limits come first; wine given away needs “contains sulphites” on it.',
   caustic: 'The titrant is caustic: gloves and goggles, and out of children’s reach. Rinse splashes with plenty of water.',
-  carbonDioxide: 'A ferment fills low rooms with carbon dioxide, which kills without warning. Air the room before you stay in it, and never put your head in a tank.',
-  dryIce: 'Dry ice turns into carbon dioxide, which kills without warning in a closed room, and it burns the skin. Frozen bottles are the safer way; with dry ice follow its supplier, wear gloves and keep the doors open.',
-  lifting: 'A crusher or a press takes fingers as readily as grapes: off and unplugged before a hand goes in. Full glass weighs more than it looks and breaks without warning: lift in pairs, or move the wine and not the glass.',
+  carbonDioxide:
+    'A ferment fills low rooms with carbon dioxide, which kills without warning. Air the room before you stay in it, and never put your head in a tank.',
+  dryIce:
+    'Dry ice turns into carbon dioxide, which kills without warning in a closed room, and it burns the skin. Frozen bottles are the safer way; with dry ice follow its supplier, wear gloves and keep the doors open.',
+  lifting:
+    'A crusher or a press takes fingers as readily as grapes: off and unplugged before a hand goes in. Full glass weighs more than it looks and breaks without warning: lift in pairs, or move the wine and not the glass.',
   enzymes: 'Enzyme powder can cause allergies when breathed in: no dust, and the packet’s own advice first.',
   hotWater: 'Water at 40 °C is only warm, but kettles scald. Mix the hot into the cold, with a thermometer in it.',
-  limits: 'Some countries limit or forbid acid, sugar and water in wine, and how much a household may make; home-made wine is usually not for sale. Your local rules come first.'
+  limits:
+    'Some countries limit or forbid acid, sugar and water in wine, and how much a household may make; home-made wine is usually not for sale. Your local rules come first.'
 } as const
 export type CautionCode = keyof typeof CAUTIONS

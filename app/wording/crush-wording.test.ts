@@ -1,31 +1,56 @@
 import { describe, expect, it } from 'vitest'
-import type { CrushStep, HarvestReason } from '~~/core/advice'
-import { MUST_WINDOWS } from '~~/core/advice'
+import type { CrushStep, HarvestReason } from '~~/core/stages'
+import { MUST_WINDOWS, type Reason } from '~~/core/must'
 import type { Crossing } from '~~/core/harvest'
 import type { InstrumentState } from '~~/core/ledger'
 import { sayWhere } from './acid-map'
-import { sayWhy } from './acids'
+import { sayAdvice, sayFinderReason, sayWhy } from './verdict'
 import { hoursWords, sayEnzymeFinding, sayStatus, sayStep } from './crush'
 import { sayCrossing, sayReason } from './harvest'
 import { sayInstrumentDoubt } from './instruments'
 import { saySupplyFinding } from './supplies'
 
 describe('the words of crush day', () => {
-  it.each([[0.2, '12 min'], [0.001, '1 min'], [4, '4 h'], [5.04, '5 h'], [5.6, '5.6 h'], [20.7, '21 h']] as const)('%d hours are %s', (hours, words) => {
+  it.each([
+    [0.2, '12 min'],
+    [0.001, '1 min'],
+    [4, '4 h'],
+    [5.04, '5 h'],
+    [5.6, '5.6 h'],
+    [20.7, '21 h']
+  ] as const)('%d hours are %s', (hours, words) => {
     expect(hoursWords(hours)).toBe(words)
   })
-  const status = (step: Partial<CrushStep>) => sayStatus({ code: 'settle', status: 'later', ...step }, at => `at ${at}`, () => 3)
+  const status = (step: Partial<CrushStep>) =>
+    sayStatus(
+      { code: 'settle', status: 'later', ...step },
+      (at) => `at ${at}`,
+      () => 3
+    )
   it.each([
-    [{ status: 'done', at: 'noon' }, 'at noon'], [{ status: 'done', at: 'noon', over: true, closesAt: 'dusk' }, 'ended at dusk'], [{ status: 'left-out' }, 'left out'], [{ status: 'now' }, 'now'],
-    [{ status: 'running', opensAt: 'x' }, '3 h to go'], [{ status: 'waiting', opensAt: 'x' }, 'in 3 h'], [{ status: 'optional' }, 'if you like'], [{ status: 'later' }, '']
+    [{ status: 'done', at: 'noon' }, 'at noon'],
+    [{ status: 'done', at: 'noon', over: true, closesAt: 'dusk' }, 'ended at dusk'],
+    [{ status: 'left-out' }, 'left out'],
+    [{ status: 'now' }, 'now'],
+    [{ status: 'running', opensAt: 'x' }, '3 h to go'],
+    [{ status: 'waiting', opensAt: 'x' }, 'in 3 h'],
+    [{ status: 'optional' }, 'if you like'],
+    [{ status: 'later' }, '']
   ] as const)('a step %j says “%s”', (step, words) => {
     expect(status(step)).toBe(words)
   })
   it('correcting has a title for each of its phases', () => {
-    expect(['plan', 'measure-again', 'finish'].map(phase => sayStep({ code: 'correct', phase: phase as 'plan' }).title)).toEqual(['Correct the must', 'Measure again', 'Finish the correction'])
+    expect(['plan', 'measure-again', 'finish'].map((phase) => sayStep({ code: 'correct', phase: phase as 'plan' }).title)).toEqual([
+      'Correct the must',
+      'Measure again',
+      'Finish the correction'
+    ])
   })
   it.each([
-    [{ code: 'sulphite-too-near', hoursLeft: 4 }, 'wait 4 h more'], [{ code: 'bentonite-removes-it' }, 'Rack off it first'], [{ code: 'too-cold', mustC: 6, worksC: 10 }, 'At 6 °C it hardly works; above 10 °C'], [{ code: 'alcohol-forms' }, 'belonged before the yeast']
+    [{ code: 'sulphite-too-near', hoursLeft: 4 }, 'wait 4 h more'],
+    [{ code: 'bentonite-removes-it' }, 'Rack off it first'],
+    [{ code: 'too-cold', mustC: 6, worksC: 10 }, 'At 6 °C it hardly works; above 10 °C'],
+    [{ code: 'alcohol-forms' }, 'belonged before the yeast']
   ] as const)('enzyme: %j', (finding, words) => {
     expect(sayEnzymeFinding(finding)).toContain(words)
   })
@@ -34,37 +59,99 @@ describe('the words of crush day', () => {
 describe('the map in words', () => {
   const window = { style: 'red' as const, ph: MUST_WINDOWS.red.ph, ta: MUST_WINDOWS.red.ta }
   it.each([
-    [3.45, 6.8, false, 'in the window for a red: nothing needs'], [3.604, 6.8, false, 'in the window'], [3.8, 5.5, false, 'right of the window for a red, and below it'], [3.8, 8.5, false, 'pH first'],
-    [3.1, 9, false, 'left of the window for a red, and above it'], [3.1, 5, false, 'sharp by its pH and yet little acid'], [3.45, 9, false, 'its acid tastes hard'], [3.45, 5, false, 'taste before adding'],
-    [3.45, 6.8, true, 'There it would stand in the window'], [3.8, 5, true, 'still stand right of and below the window']
+    [3.45, 6.8, false, 'in the window for a red.'],
+    [3.604, 6.8, false, 'in the window'],
+    [3.8, 5.5, false, 'right of the window for a red, and below it'],
+    [3.1, 9, false, 'left of the window for a red, and above it'],
+    [3.45, 9, false, 'its acid tastes hard'],
+    [3.45, 5, false, 'its acid is low'],
+    [3.45, 6.8, true, 'There it would stand in the window'],
+    [3.8, 5, true, 'still stand right of and below the window']
   ] as const)('pH %d, TA %d', (ph, ta, moved, words) => {
     expect(sayWhere(ph, ta, window, moved)).toContain(words)
   })
-  const now = { brix: 26.2, ph: 3.8, ta: 5 }
-  it.each([
-    ['water', now, 'Because sugar is over 25; this brings it from 26.2 to 25.0 °Brix.'], ['sucrose', { ...now, brix: 20 }, 'Because sugar is under 22; this brings it from 20.0 to 25.0 °Brix.'],
-    ['tartaric', now, 'Because pH is over 3.6; this brings it from 3.80 to 3.60.'], ['tartaric', { ...now, ph: 3.5 }, 'Because TA is under 6; this brings it from 5.0 to 6.2 g/L.'],
-    ['potassium-bicarbonate', { ...now, ph: 3.1 }, 'Because pH is under 3.3; this brings it from 3.10 to 3.60.'], ['potassium-bicarbonate', { ...now, ph: 3.4, ta: 9 }, 'Because TA is over 7.5; this brings it from 9.0 to 6.2 g/L.']
-  ] as const)('%s from %j', (material, from, words) => {
-    expect(sayWhy(material, { brix: 25, ph: 3.6, taGPerL: 6.2 }, from, MUST_WINDOWS.red)).toBe(words)
+})
+
+describe('the finder in words', () => {
+  const both = { malolactic: true, cold: true }
+  const none = { malolactic: false, cold: false }
+  it.each<[Reason, typeof both, string]>([
+    [{ code: 'in-windows' }, both, 'now and after malolactic and cold. Taste it.'],
+    [{ code: 'in-windows' }, none, 'stand where they should. Taste it.'],
+    [
+      { code: 'brings-in', quantity: 'ph', side: 'high', now: 3.71, end: 3.85, edge: 3.6 },
+      both,
+      'The pH is 3.71 and would end at 3.85 after malolactic and cold, over 3.6.'
+    ],
+    [{ code: 'brings-in', quantity: 'brix', side: 'high', now: 26.2, end: 26.2, edge: 25 }, both, 'Sugar is 26.2 °Brix, over 25.'],
+    [{ code: 'brings-in', quantity: 'ta', side: 'low', now: 5.2, end: 5.2, edge: 6 }, none, 'TA is 5.2 g/L, under 6.'],
+    [
+      { code: 'course-mends', quantity: 'ta', side: 'high', now: 9.5, end: 6.1, edge: 7.5 },
+      { malolactic: true, cold: false },
+      'malolactic will bring it to 6.1 g/L without help'
+    ],
+    [
+      { code: 'too-near-to-tell', quantity: 'ph', side: 'high', now: 3.5, end: 3.66, edge: 3.6 },
+      both,
+      'should be about 3.66; the limit is 3.6'
+    ],
+    [
+      { code: 'too-near-to-tell', quantity: 'brix', side: 'low', now: 21.9, end: 21.9, edge: 22 },
+      both,
+      'too near to 22 for a reading to tell'
+    ],
+    [{ code: 'usual-fall', quantity: 'ta', now: 6.5, end: 4.9, edge: 6 }, both, 'That is usual; taste it then.'],
+    [{ code: 'would-harm', quantity: 'ta', other: 'ph' }, none, 'would push the pH out'],
+    [{ code: 'low-ph-low-ta' }, none, 'or blend'],
+    [{ code: 'high-ph-high-ta' }, both, 'much potassium'],
+    [{ code: 'nothing-at-hand', quantity: 'ph', side: 'high' }, none, 'Nothing that is ticked lowers the pH.']
+  ])('%j', (reason, planned, words) => expect(sayFinderReason(reason, planned)).toContain(words))
+  it('an addition is given the reasons that it answers, and the whole a line', () => {
+    const reasons: Reason[] = [
+      { code: 'brings-in', quantity: 'brix', side: 'high', now: 26.2, end: 26.2, edge: 25 },
+      { code: 'brings-in', quantity: 'ph', side: 'high', now: 3.8, end: 3.8, edge: 3.6 }
+    ]
+    expect(sayWhy('water', reasons, none)).toBe('Sugar is 26.2 °Brix, over 25.')
+    expect(sayWhy('tartaric', reasons, none)).toBe('The pH is 3.80, over 3.6.')
+    expect(sayAdvice({ verdict: 'leave', additions: [], reasons: [{ code: 'in-windows' }] }, none)).toBe(
+      'Leave it. Sugar, pH and TA stand where they should. Taste it.'
+    )
   })
 })
 
 describe('the words of the harvest', () => {
   it.each([
-    [{ leans: 'wait', code: 'sugar-low', value: 20.9, target: 22, day: 4.2 }, '22 is wanted, in 4 days by the line'], [{ leans: 'wait', code: 'sugar-low', value: 20.9, target: 22 }, 'does not come there in three weeks'],
-    [{ leans: 'pick', code: 'sugar-high', value: 26, limit: 25 }, 'over 25'], [{ leans: 'pick', code: 'ph-over', value: 3.85, limit: 3.8 }, 'past 3.8'], [{ leans: 'pick', code: 'ph-soon', value: 3.74, limit: 3.8, day: 1.2 }, 'passes 3.8 in a day'],
-    [{ leans: 'wait', code: 'ta-high', value: 9.1, target: 7.5 }, '7.5 or less is wanted'], [{ leans: 'pick', code: 'ta-low', value: 5.2, limit: 6 }, 'under 6'], [{ leans: 'wait', code: 'no-vessel', neededL: 67.2, largestFreeL: 23 }, '68 L are needed'],
-    [{ leans: 'neither', code: 'sample-again', count: 0 }, '40 to 50 berries'], [{ leans: 'neither', code: 'sample-again', count: 1, daysSince: 0 }, 'One sample is no trend'], [{ leans: 'neither', code: 'sample-again', count: 5, daysSince: 9 }, '9 days old'],
+    [{ leans: 'wait', code: 'sugar-low', value: 20.9, target: 22, day: 4.2 }, '22 is wanted, in 4 days by the line'],
+    [{ leans: 'wait', code: 'sugar-low', value: 20.9, target: 22 }, 'does not come there in three weeks'],
+    [{ leans: 'pick', code: 'sugar-high', value: 26, limit: 25 }, 'over 25'],
+    [{ leans: 'pick', code: 'ph-over', value: 3.85, limit: 3.8 }, 'past 3.8'],
+    [{ leans: 'pick', code: 'ph-soon', value: 3.74, limit: 3.8, day: 1.2 }, 'passes 3.8 in a day'],
+    [{ leans: 'wait', code: 'ta-high', value: 9.1, target: 7.5 }, '7.5 or less is wanted'],
+    [{ leans: 'pick', code: 'ta-low', value: 5.2, limit: 6 }, 'under 6'],
+    [{ leans: 'wait', code: 'no-vessel', neededL: 67.2, largestFreeL: 23 }, '68 L are needed'],
+    [{ leans: 'neither', code: 'sample-again', count: 0 }, '40 to 50 berries'],
+    [{ leans: 'neither', code: 'sample-again', count: 1, daysSince: 0 }, 'One sample is no trend'],
+    [{ leans: 'neither', code: 'sample-again', count: 5, daysSince: 9 }, '9 days old'],
     [{ leans: 'pick', code: 'noted', id: 'n', about: 'pests', text: 'Wasps', at: 'x' }, 'Pests and rot: Wasps']
   ] as [HarvestReason, string][])('%j', (reason, words) => {
     expect(sayReason(reason)).toContain(words)
   })
   const on = (days: number) => `day ${days}`
   it.each([
-    [{ quantity: 'brix', kind: 'target', level: 22, day: 4, earliest: 1, latest: 8 }, 'Sugar 22 °Brix is reached', 'day 4 (day 1 to day 8)'], [{ quantity: 'ph', kind: 'limit', level: 3.8, day: 0 }, 'pH 3.80 is passed', 'already'],
-    [{ quantity: 'ta', kind: 'target', level: 7.5, day: 0.3, earliest: 0 }, 'TA 7.5 g/L is reached', 'today'], [{ quantity: 'ta', kind: 'limit', level: 6, day: 5, earliest: 0 }, 'TA 6.0 g/L is passed', 'day 5 (now to later than three weeks)'],
-    [{ quantity: 'brix', kind: 'limit', level: 25 }, 'Sugar 25 °Brix is passed', 'not within three weeks'], [{ quantity: 'brix', kind: 'limit', level: 25, earliest: 15 }, 'Sugar 25 °Brix is passed', 'not within three weeks by the line, day 15 at the soonest']
+    [
+      { quantity: 'brix', kind: 'target', level: 22, day: 4, earliest: 1, latest: 8 },
+      'Sugar 22 °Brix is reached',
+      'day 4 (day 1 to day 8)'
+    ],
+    [{ quantity: 'ph', kind: 'limit', level: 3.8, day: 0 }, 'pH 3.80 is passed', 'already'],
+    [{ quantity: 'ta', kind: 'target', level: 7.5, day: 0.3, earliest: 0 }, 'TA 7.5 g/L is reached', 'today'],
+    [{ quantity: 'ta', kind: 'limit', level: 6, day: 5, earliest: 0 }, 'TA 6.0 g/L is passed', 'day 5 (now to later than three weeks)'],
+    [{ quantity: 'brix', kind: 'limit', level: 25 }, 'Sugar 25 °Brix is passed', 'not within three weeks'],
+    [
+      { quantity: 'brix', kind: 'limit', level: 25, earliest: 15 },
+      'Sugar 25 °Brix is passed',
+      'not within three weeks by the line, day 15 at the soonest'
+    ]
   ] as [Crossing, string, string][])('%j', (crossing, what, when) => {
     expect(sayCrossing(crossing, on)).toEqual({ what, when })
   })
@@ -72,16 +159,37 @@ describe('the words of the harvest', () => {
 
 describe('supplies and instruments in doubt', () => {
   it.each([
-    [{ code: 'expired', packageId: 'p', expires: '2026-10-03', left: 25 }, '25 g are past their date (Sat 3 Oct)'], [{ code: 'opened-long-ago', packageId: 'p', opened: '2025-01-04', days: 650 }, 'open since Sat 4 Jan'],
-    [{ code: 'weak-sulphite', packageId: 'p', potency: 0.614 }, 'only 61 % of its strength'], [{ code: 'unaccounted', amount: 12 }, '12 g more went into lots']
+    [{ code: 'expired', packageId: 'p', expires: '2026-10-03', left: 25 }, '25 g are past their date (Sat 3 Oct)'],
+    [{ code: 'opened-long-ago', packageId: 'p', opened: '2025-01-04', days: 650 }, 'open since Sat 4 Jan'],
+    [{ code: 'weak-sulphite', packageId: 'p', potency: 0.614 }, 'only 61 % of its strength'],
+    [{ code: 'unaccounted', amount: 12 }, '12 g more went into lots']
   ] as const)('%j', (finding, words) => {
-    expect(saySupplyFinding(finding, g => `${g} g`)).toContain(words)
+    expect(saySupplyFinding(finding, (g) => `${g} g`)).toContain(words)
   })
-  const check = (daysAgo: number, offset: number, adjusted: boolean) => ({ type: 'instrument-checked', id: 'c', device: 'd', written: '', instrumentId: 'i', at: new Date(Date.UTC(2026, 9, 10) - daysAgo * 86_400_000).toISOString(), offset, adjusted }) as InstrumentState['checks'][number]
-  const instrument = (kind: InstrumentState['kind'], ...checks: InstrumentState['checks']): InstrumentState => ({ id: 'i', name: 'It', kind, checks })
+  const check = (daysAgo: number, offset: number, adjusted: boolean) =>
+    ({
+      type: 'instrument-checked',
+      id: 'c',
+      device: 'd',
+      written: '',
+      instrumentId: 'i',
+      at: new Date(Date.UTC(2026, 9, 10) - daysAgo * 86_400_000).toISOString(),
+      offset,
+      adjusted
+    }) as InstrumentState['checks'][number]
+  const instrument = (kind: InstrumentState['kind'], ...checks: InstrumentState['checks']): InstrumentState => ({
+    id: 'i',
+    name: 'It',
+    kind,
+    checks
+  })
   it.each([
-    ['a pH meter never checked', instrument('ph-meter'), 'was never checked'], ['one checked yesterday', instrument('ph-meter', check(1, 0, true)), undefined], ['one checked a week ago', instrument('ph-meter', check(7, 0, true)), 'checked 7 days ago'],
-    ['one known to be off', instrument('refractometer', check(1, 0.4, false)), 'known to be off (it shows 0.4 too much)'], ['a hydrometer never checked', instrument('hydrometer'), undefined], ['a scale', instrument('scale'), undefined]
+    ['a pH meter never checked', instrument('ph-meter'), 'was never checked'],
+    ['one checked yesterday', instrument('ph-meter', check(1, 0, true)), undefined],
+    ['one checked a week ago', instrument('ph-meter', check(7, 0, true)), 'checked 7 days ago'],
+    ['one known to be off', instrument('refractometer', check(1, 0.4, false)), 'known to be off (it shows 0.4 too much)'],
+    ['a hydrometer never checked', instrument('hydrometer'), undefined],
+    ['a scale', instrument('scale'), undefined]
   ] as const)('%s', (_name, it, words) => {
     const said = sayInstrumentDoubt(it, '2026-10-10T00:00:00.000Z')
     if (words === undefined) expect(said).toBeUndefined()

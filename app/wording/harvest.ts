@@ -1,28 +1,50 @@
-import type { HarvestReason } from '~~/core/advice'
+import type { HarvestReason } from '~~/core/stages'
 import type { Crossing, RipeQuantity } from '~~/core/harvest'
 import type { EntryOf } from '~~/core/ledger'
 
 export const RIPE: Record<RipeQuantity, { name: string, unit: string, decimals: number }> = {
-  brix: { name: 'Sugar', unit: '°Brix', decimals: 1 }, ph: { name: 'pH', unit: '', decimals: 2 }, ta: { name: 'TA', unit: 'g/L', decimals: 1 }
+  brix: { name: 'Sugar', unit: '°Brix', decimals: 1 },
+  ph: { name: 'pH', unit: '', decimals: 2 },
+  ta: { name: 'TA', unit: 'g/L', decimals: 1 }
 }
-export const ABOUT: Record<EntryOf<'block-noted'>['about'], string> = { weather: 'Weather', pests: 'Pests and rot', hands: 'Hands and transport', other: 'Something else' }
+export const ABOUT: Record<EntryOf<'block-noted'>['about'], string> = {
+  weather: 'Weather',
+  pests: 'Pests and rot',
+  hands: 'Hands and transport',
+  other: 'Something else'
+}
 export const LEANS: Record<EntryOf<'block-noted'>['leans'], string> = { wait: 'For waiting', pick: 'For picking', neither: 'For neither' }
 
-const inDays = (day: number): string => day < 0.5 ? 'now' : day < 1.5 ? 'in a day' : `in ${Math.round(day)} days`
+const inDays = (day: number): string => (day < 0.5 ? 'now' : day < 1.5 ? 'in a day' : `in ${Math.round(day)} days`)
 
 export function sayReason(reason: HarvestReason): string {
   switch (reason.code) {
-    case 'sugar-low': return `Sugar is at ${reason.value.toFixed(1)} °Brix; ${reason.target} is wanted${reason.day === undefined ? ', and the line does not come there in three weeks' : `, ${inDays(reason.day)} by the line`}.`
-    case 'sugar-high': return `Sugar is at ${reason.value.toFixed(1)} °Brix, over ${reason.limit}: a strong wine, and a hard ferment.`
-    case 'sugar-within': return `Sugar is where it should be: ${reason.value.toFixed(1)} °Brix.`
-    case 'ph-over': return `pH is at ${reason.value.toFixed(2)}, past ${reason.limit}: what acid is left, spoilage gains on.`
-    case 'ph-soon': return `pH is at ${reason.value.toFixed(2)} and passes ${reason.limit} ${inDays(reason.day)} by the line.`
-    case 'ta-high': return `Acid is still hard: TA ${reason.value.toFixed(1)} g/L, ${reason.target} or less is wanted.`
-    case 'ta-low': return `Acid is going: TA ${reason.value.toFixed(1)} g/L, under ${reason.limit}.`
-    case 'no-vessel': return `No empty vessel holds it: ${Math.ceil(reason.neededL)} L are needed with room for the cap or foam, the largest free one has ${Math.round(reason.largestFreeL)} L.`
-    case 'vessel-free': return `A vessel is free: ${Math.ceil(reason.neededL)} L are needed, ${Math.round(reason.largestFreeL)} L are there.`
-    case 'sample-again': return reason.count === 0 ? 'No sample yet. 40 to 50 berries from all over the block, not the prettiest bunches.' : reason.daysSince !== undefined && reason.daysSince > 5 ? `The last sample is ${reason.daysSince} days old: sample again before deciding.` : `${reason.count === 1 ? 'One sample is no trend' : 'Two samples make a line, not a trend'}: sample again in a few days.`
-    case 'noted': return `${ABOUT[reason.about]}: ${reason.text}`
+    case 'sugar-low':
+      return `Sugar is at ${reason.value.toFixed(1)} °Brix; ${reason.target} is wanted${reason.day === undefined ? ', and the line does not come there in three weeks' : `, ${inDays(reason.day)} by the line`}.`
+    case 'sugar-high':
+      return `Sugar is at ${reason.value.toFixed(1)} °Brix, over ${reason.limit}: a strong wine, and a hard ferment.`
+    case 'sugar-within':
+      return `Sugar is where it should be: ${reason.value.toFixed(1)} °Brix.`
+    case 'ph-over':
+      return `pH is at ${reason.value.toFixed(2)}, past ${reason.limit}: what acid is left, spoilage gains on.`
+    case 'ph-soon':
+      return `pH is at ${reason.value.toFixed(2)} and passes ${reason.limit} ${inDays(reason.day)} by the line.`
+    case 'ta-high':
+      return `Acid is still hard: TA ${reason.value.toFixed(1)} g/L, ${reason.target} or less is wanted.`
+    case 'ta-low':
+      return `Acid is going: TA ${reason.value.toFixed(1)} g/L, under ${reason.limit}.`
+    case 'no-vessel':
+      return `No empty vessel holds it: ${Math.ceil(reason.neededL)} L are needed with room for the cap or foam, the largest free one has ${Math.round(reason.largestFreeL)} L.`
+    case 'vessel-free':
+      return `A vessel is free: ${Math.ceil(reason.neededL)} L are needed, ${Math.round(reason.largestFreeL)} L are there.`
+    case 'sample-again':
+      return reason.count === 0
+        ? 'No sample yet. 40 to 50 berries from all over the block, not the prettiest bunches.'
+        : reason.daysSince !== undefined && reason.daysSince > 5
+          ? `The last sample is ${reason.daysSince} days old: sample again before deciding.`
+          : `${reason.count === 1 ? 'One sample is no trend' : 'Two samples make a line, not a trend'}: sample again in a few days.`
+    case 'noted':
+      return `${ABOUT[reason.about]}: ${reason.text}`
   }
 }
 
@@ -33,7 +55,17 @@ export function sayCrossing(crossing: Crossing, dayOf: (days: number) => string)
   const what = crossing.kind === 'target' ? `${level} is reached` : `${level} is passed`
   if (crossing.day === 0) return { what, when: 'already' }
   if (crossing.day !== undefined && crossing.day < 0.5) return { what, when: 'today' }
-  if (crossing.day === undefined) return { what, when: crossing.earliest === undefined ? 'not within three weeks' : `not within three weeks by the line, ${dayOf(crossing.earliest)} at the soonest` }
+  if (crossing.day === undefined)
+    return {
+      what,
+      when:
+        crossing.earliest === undefined
+          ? 'not within three weeks'
+          : `not within three weeks by the line, ${dayOf(crossing.earliest)} at the soonest`
+    }
   const sooner = crossing.earliest === undefined || crossing.earliest === 0 ? 'now' : dayOf(crossing.earliest)
-  return { what, when: `${dayOf(crossing.day)} (${sooner} to ${crossing.latest === undefined ? 'later than three weeks' : dayOf(crossing.latest)})` }
+  return {
+    what,
+    when: `${dayOf(crossing.day)} (${sooner} to ${crossing.latest === undefined ? 'later than three weeks' : dayOf(crossing.latest)})`
+  }
 }

@@ -1,28 +1,50 @@
 import type { EntryOf, InstrumentState } from '~~/core/ledger'
 import { sayCheck } from './sentences'
 
-export interface InstrumentWords { name: string, unit: string, how: string, /** Usual known values, as one would type them; the first one is filled in. */ standards: readonly [string, string?] }
+export interface InstrumentWords {
+  name: string
+  unit: string
+  how: string
+  /** Usual known values, as one would type them; the first one is filled in. */ standards: readonly [string, string?]
+}
 
 export const INSTRUMENT: Record<EntryOf<'instrument-added'>['kind'], InstrumentWords> = {
-  'hydrometer': { name: 'Hydrometer', unit: 'SG', how: 'in distilled water at its temperature it should show 1.000; a second value is sugar weighed into water', standards: ['1.000', ''] },
-  'refractometer': { name: 'Refractometer', unit: '°Brix', how: 'in distilled water it should show 0; 20 g of sugar with 80 g of water make 20', standards: ['0', '20'] },
+  hydrometer: {
+    name: 'Hydrometer',
+    unit: 'SG',
+    how: 'in distilled water at its temperature it should show 1.000; a second value is sugar weighed into water',
+    standards: ['1.000', '']
+  },
+  refractometer: {
+    name: 'Refractometer',
+    unit: '°Brix',
+    how: 'in distilled water it should show 0; 20 g of sugar with 80 g of water make 20',
+    standards: ['0', '20']
+  },
   'ph-meter': { name: 'pH meter', unit: 'pH', how: 'in fresh buffers, one near the wine and one at 7', standards: ['4.01', '7.00'] },
-  'thermometer': { name: 'Thermometer', unit: '°C', how: 'in melting ice it should show 0 °C; in water at blood heat it should agree with a fever thermometer', standards: ['0', ''] },
-  'scale': { name: 'Scale', unit: 'g', how: 'with a coin of known weight on it', standards: ['', ''] },
+  thermometer: {
+    name: 'Thermometer',
+    unit: '°C',
+    how: 'in melting ice it should show 0 °C; in water at blood heat it should agree with a fever thermometer',
+    standards: ['0', '']
+  },
+  scale: { name: 'Scale', unit: 'g', how: 'with a coin of known weight on it', standards: ['', ''] },
   'titration-kit': { name: 'Titration kit', unit: 'g/L', how: 'against a wine of known acidity', standards: ['', ''] }
 }
 
 /** A pH meter drifts within days, glass hardly: days after which a check is wanted. Common practice, no source. */
-const CHECK_DAYS: Partial<Record<EntryOf<'instrument-added'>['kind'], number>> = { 'ph-meter': 2, 'refractometer': 14, 'hydrometer': 400 }
+const CHECK_DAYS: Partial<Record<EntryOf<'instrument-added'>['kind'], number>> = { 'ph-meter': 2, refractometer: 14, hydrometer: 400 }
 
 /** What makes a reading of this instrument doubtful, if anything does. */
 export function sayInstrumentDoubt(instrument: InstrumentState, now: string): string | undefined {
   const last = instrument.checks.at(-1)
   const limit = CHECK_DAYS[instrument.kind]
-  if (last && !last.adjusted && (last.offset !== 0 || last.slope !== undefined)) return `${instrument.name} is known to be off (${sayCheck(last)}): the reading is corrected for that.`
+  if (last && !last.adjusted && (last.offset !== 0 || last.slope !== undefined))
+    return `${instrument.name} is known to be off (${sayCheck(last)}): the reading is corrected for that.`
   const days = last ? Math.floor((Date.parse(now) - Date.parse(last.at)) / 86_400_000) : undefined
   if (limit === undefined || (days !== undefined && days <= limit)) return undefined
   // A hydrometer that was never checked is the rule; it is not nagged about.
-  if (days === undefined) return instrument.kind === 'hydrometer' ? undefined : `${instrument.name} was never checked here: ${INSTRUMENT[instrument.kind].how}.`
+  if (days === undefined)
+    return instrument.kind === 'hydrometer' ? undefined : `${instrument.name} was never checked here: ${INSTRUMENT[instrument.kind].how}.`
   return `${instrument.name} was last checked ${days} days ago: check it before the doses rest on it.`
 }

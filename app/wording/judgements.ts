@@ -1,10 +1,16 @@
-import type { Judgement } from '~~/core/advice'
+import type { Judgement } from '~~/core/stages'
 import type { Style } from '~~/core/ledger'
 
 const NAME = { brix: 'Sugar', ph: 'pH', ta: 'TA' } as const
 const MEANS: Record<Judgement['quantity'], { low: string, high: string }> = {
-  brix: { low: 'The wine will be light. Sugar can raise it, in stages.', high: 'A strong wine, and a hard ferment for the yeast. Check its tolerance.' },
-  ph: { low: 'Sharp; yeast and malolactic start slowly.', high: 'Open to spoilage: it needs more sulphite and, most likely, tartaric acid.' },
+  brix: {
+    low: 'The wine will be light. Sugar can raise it, in stages.',
+    high: 'A strong wine, and a hard ferment for the yeast. Check its tolerance.'
+  },
+  ph: {
+    low: 'Sharp; yeast and malolactic start slowly.',
+    high: 'Open to spoilage: it needs more sulphite and, most likely, tartaric acid.'
+  },
   ta: { low: 'It may taste flat. Look at the pH first, then taste.', high: 'It may taste hard. Malolactic and cold will lower it.' }
 }
 const STYLE_WORD: Record<Style, string> = { red: 'a red', rose: 'a rosé', white: 'a white' }
@@ -13,6 +19,10 @@ const STYLE_WORD: Record<Style, string> = { red: 'a red', rose: 'a rosé', white
 export function sayJudgement(j: Judgement, style: Style): { verdict: string, meaning: string } {
   const decimals = j.quantity === 'ph' ? 1 : j.window.min % 1 === 0 && j.window.max % 1 === 0 ? 0 : 1
   const window = `${j.window.min.toFixed(decimals)} to ${j.window.max.toFixed(decimals)}`
-  if (j.verdict === 'within') return { verdict: `${NAME[j.quantity]} is in the usual window`, meaning: `${window} for ${STYLE_WORD[style]}.` }
-  return { verdict: `${NAME[j.quantity]} is ${j.verdict}`, meaning: `Usual for ${STYLE_WORD[style]}: ${window}. ${MEANS[j.quantity][j.verdict]}` }
+  if (j.verdict === 'within')
+    return { verdict: `${NAME[j.quantity]} is in the usual window`, meaning: `${window} for ${STYLE_WORD[style]}.` }
+  return {
+    verdict: `${NAME[j.quantity]} is ${j.verdict}`,
+    meaning: `Usual for ${STYLE_WORD[style]}: ${window}. ${MEANS[j.quantity][j.verdict]}`
+  }
 }

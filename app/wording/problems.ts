@@ -1,22 +1,29 @@
-import type { Likelihood } from '~~/core/advice'
+import type { Likelihood } from '~~/core/quantities'
 import type { LedgerProblem, ReadingQuantity } from '~~/core/ledger'
 import type { QuantityKind, QuantityProblem } from '~~/core/units'
 import type { StorageError } from '~/data/cellar-storage'
 import type { FileProblem } from '~/data/cellar-file'
+import type { Issue } from '~/data/ledger-engine'
+import type { Doubt } from '~/data/review'
 import { QUANTITY, QUANTITY_UNIT } from './terms'
 
 /** What is wrong with something typed, in one sentence that says what to do. */
 export function sayQuantityProblem(problem: QuantityProblem, kind: QuantityKind): string {
   switch (problem.code) {
-    case 'empty': return 'This is needed.'
-    case 'not-a-number': return `“${problem.text}” is not a number. Write it like 12.4 or 12,4.`
-    case 'unknown-unit': return problem.known.length > 0
-      ? `“${problem.unit}” is not a unit for this. Use ${problem.known.join(', ')}.`
-      : `Write the number alone, without “${problem.unit}”.`
-    case 'which-gallon': return 'Which gallon? Write “US gal” (3.785 L) or “imp gal” (4.546 L).'
-    case 'too-few-digits': return kind === 'sugar'
-      ? `“${problem.text}” is too coarse for a gravity. Read three decimals, like 1.092, or type 1092.`
-      : `“${problem.text}” has too few digits.`
+    case 'empty':
+      return 'This is needed.'
+    case 'not-a-number':
+      return `“${problem.text}” is not a number. Write it like 12.4 or 12,4.`
+    case 'unknown-unit':
+      return problem.known.length > 0
+        ? `“${problem.unit}” is not a unit for this. Use ${problem.known.join(', ')}.`
+        : `Write the number alone, without “${problem.unit}”.`
+    case 'which-gallon':
+      return 'Which gallon? Write “US gal” (3.785 L) or “imp gal” (4.546 L).'
+    case 'too-few-digits':
+      return kind === 'sugar'
+        ? `“${problem.text}” is too coarse for a gravity. Read three decimals, like 1.092, or type 1092.`
+        : `“${problem.text}” has too few digits.`
   }
 }
 
@@ -34,30 +41,75 @@ export function sayLikelihood(quantity: ReadingQuantity, value: number, likeliho
 
 export function sayStorageProblem(error: StorageError): string {
   switch (error.problem) {
-    case 'full': return 'The browser’s storage is full, so this was not saved. Nothing stored was lost. Export the cellar, then free some space.'
-    case 'blocked': return 'This browser does not let Presk store anything here (a private window, perhaps). What you enter now is lost when the tab closes.'
-    case 'other': return `Presk could not ${error.operation}. Nothing stored was lost. Try again, and export the cellar if it happens twice.`
+    case 'full':
+      return 'The browser’s storage is full, so this was not saved. Nothing stored was lost. Export the cellar, then free some space.'
+    case 'blocked':
+      return 'This browser does not let Presk store anything here (a private window, perhaps). What you enter now is lost when the tab closes.'
+    case 'other':
+      return `Presk could not ${error.operation}. Nothing stored was lost. Try again, and export the cellar if it happens twice.`
   }
 }
 
 export function sayFileProblem(problem: FileProblem): string {
   switch (problem.code) {
-    case 'too-large': return `This file has ${Math.round(problem.bytes / 1e6)} MB; the largest Presk reads is ${Math.round(problem.limitBytes / 1e6)} MB.`
-    case 'not-json': return 'This is not a whole JSON document. It may have been cut short on its way here.'
-    case 'foreign': return 'This file was not written by Presk: it does not say “presk-cellar”.'
-    case 'newer': return `This file has format ${problem.version}, from a newer Presk. Update this one first.`
-    case 'damaged': return `This file is damaged at ${problem.place}: ${problem.reason}.${problem.count > 1 ? ` ${problem.count - 1} more ${problem.count === 2 ? 'place' : 'places'} like it.` : ''}`
+    case 'too-large':
+      return `This file has ${Math.round(problem.bytes / 1e6)} MB; the largest Presk reads is ${Math.round(problem.limitBytes / 1e6)} MB.`
+    case 'not-json':
+      return 'This is not a whole JSON document. It may have been cut short on its way here.'
+    case 'foreign':
+      return 'This file was not written by Presk: it does not say “presk-cellar”.'
+    case 'newer':
+      return `This file has format ${problem.version}, from a newer Presk. Update this one first.`
+    case 'damaged':
+      return `This file is damaged: ${problem.place} ${problem.reason}.${problem.count > 1 ? ` ${problem.count - 1} more ${problem.count === 2 ? 'place' : 'places'} like it.` : ''}`
   }
 }
 
 export function sayLedgerProblem(problem: LedgerProblem): string {
   switch (problem.code) {
-    case 'unknown-lot': return 'An entry speaks of a lot that is not in this cellar.'
-    case 'unknown-vessel': return 'An entry speaks of a vessel that is not in this cellar.'
-    case 'vessel-taken': return 'A vessel was filled while another lot was in it.'
-    case 'overfull': return `A vessel of ${problem.capacityL} L is said to hold ${problem.litres.toFixed(1)} L.`
-    case 'more-out-than-in': return `${problem.outL.toFixed(1)} L were said to leave a vessel that held ${problem.heldL.toFixed(1)} L.`
-    case 'contradicts': return `${QUANTITY[problem.quantity] === 'pH' ? 'pH' : QUANTITY[problem.quantity].replace(/^./, c => c.toUpperCase())} read as ${shown(problem.quantity, problem.measured)}, where ${shown(problem.quantity, problem.estimated)} was expected. The reading is taken; check the instrument, or what went in.`
-    case 'cannot-compute': return `A reading (${problem.value}) lies outside what can be computed and was left out.`
+    case 'unknown-lot':
+      return 'An entry speaks of a lot that is not in this cellar.'
+    case 'unknown-vessel':
+      return 'An entry speaks of a vessel that is not in this cellar.'
+    case 'vessel-taken':
+      return 'A vessel was filled while another lot was in it.'
+    case 'overfull':
+      return `A vessel of ${problem.capacityL} L is said to hold ${problem.litres.toFixed(1)} L.`
+    case 'more-out-than-in':
+      return `${problem.outL.toFixed(1)} L were said to leave a vessel that held ${problem.heldL.toFixed(1)} L.`
+    case 'contradicts':
+      return `${QUANTITY[problem.quantity] === 'pH' ? 'pH' : QUANTITY[problem.quantity].replace(/^./, (c) => c.toUpperCase())} read as ${shown(problem.quantity, problem.measured)}, where ${shown(problem.quantity, problem.estimated)} was expected. The reading is taken; check the instrument, or what went in.`
+    case 'sulphite-in-malolactic':
+      return 'Sulphite went in while malolactic was at work. It may stop: stir up the lees, keep the wine at 20 °C, and measure malic acid in a week.'
+    case 'started-twice':
+      return 'A lot that is in the cellar is started a second time. The first start stands.'
+    case 'before-start':
+      return `An entry lies before its lot began (${new Date(problem.startedAt).toLocaleDateString('en-GB', { day: 'numeric', month: 'long', year: 'numeric' })}). Move the start back, or correct its time.`
+    case 'ferments-by-itself':
+      return `The gravity fell by ${problem.fell.toFixed(3)} without yeast.`
+    case 'expected-volume':
+      return `${problem.outL.toFixed(1)} L left where only ${problem.heldL.toFixed(1)} were expected. What was moved is believed; the rest is reckoned from it.`
+    case 'cannot-compute':
+      return `A reading (${problem.value}) lies outside what can be computed and was left out.`
+  }
+}
+
+/** What the ledger's schema says of a field, as a sentence. */
+export const sayIssue = ({ reason }: Issue): string =>
+  `It ${reason}${/[.!?]$/.test(reason) ? '' : '.'}`
+
+/** Something in a file that would change or contradict what is here. */
+export function sayDoubt(doubt: Doubt): string {
+  switch (doubt.code) {
+    case 'differs':
+      return 'An entry that is here already, with other contents'
+    case 'second-start':
+      return `A second start of a lot that is here: ${doubt.name}`
+    case 'second-vessel':
+      return `A vessel that is here already, added again: ${doubt.name}`
+    case 'unknown-lot':
+      return 'An entry of a lot that is neither here nor in the file'
+    case 'corrects':
+      return 'A correction of an entry that is here'
   }
 }

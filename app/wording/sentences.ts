@@ -1,10 +1,12 @@
 import type { Fact } from '~~/core/ledger'
 import type { Shown } from '~/composables/useFormat'
-import type { CrushStepCode } from '~~/core/advice'
+import type { CrushStepCode } from '~~/core/stages'
 import type { TestStep } from '~~/core/must'
 import { STEP } from './crush'
+import { sayPlan } from './plan'
 import { TEST_STEP } from './test-ferment'
-import { MATERIAL, OBSERVATION, OPERATION, QUANTITY, STREAM, materialName } from './terms'
+import { MATERIAL_KIND } from './materials'
+import { ALCOHOLIC_WORD, OBSERVATION, OPERATION, QUANTITY, STREAM } from './terms'
 
 interface Format {
   volume: (l: number) => Shown
@@ -12,7 +14,12 @@ interface Format {
   temperature: (c: number) => Shown
   words: (s: Shown) => string
 }
-type Names = { lot: (id: string) => string, vessel: (id: string | undefined) => string, instrument: (id: string) => string }
+type Names = {
+  lot: (id: string) => string
+  vessel: (id: string | undefined) => string
+  instrument: (id: string) => string
+  material: (key: string) => string
+}
 
 /** A ledger entry as a sentence that somebody would say. */
 export function sayFact(fact: Fact, f: Format, names: Names): string {
@@ -22,59 +29,138 @@ export function sayFact(fact: Fact, f: Format, names: Names): string {
       const reckoned = fact.volumeIs === 'expected' ? `, about ${f.words(f.volume(fact.volumeL))} of juice to expect` : ''
       return `Started with ${brought}${reckoned}: ${STREAM[fact.stream].toLowerCase()}${fact.vesselId ? `, in ${names.vessel(fact.vesselId)}` : ''}.`
     }
-    case 'reading': return sayReading(fact, f, names)
+    case 'reading':
+      return sayReading(fact, f, names)
     case 'addition': {
-      const plan = fact.planned !== undefined && Math.abs(fact.planned - fact.actual) > 0.0499 ? ` (the plan said ${Number(fact.planned.toPrecision(3))} ${fact.unit})` : ''
-      return `${trim(fact.actual)} ${fact.unit} of ${materialName(fact.material)} went in${plan}${fact.purpose ? `, ${fact.purpose}` : ''}.`
+      const plan =
+        fact.planned !== undefined && Math.abs(fact.planned - fact.actual) > 0.0499
+          ? ` (the plan said ${Number(fact.planned.toPrecision(3))} ${fact.unit})`
+          : ''
+      return `${trim(fact.actual)} ${fact.unit} of ${names.material(fact.material)} went in${plan}${fact.purpose ? `, ${fact.purpose}` : ''}.`
     }
-    case 'inoculation': return `${fact.organism === 'yeast' ? 'Yeast' : 'Malolactic bacteria'} pitched: ${fact.culture.toLowerCase()}${fact.grams ? `, ${trim(fact.grams)} g` : ''}.`
-    case 'operation': return `${OPERATION[fact.what]}${fact.note ? `: ${fact.note}` : ''}.`
-    case 'observation': return `${OBSERVATION[fact.what]}: ${fact.text}`
-    case 'transfer': return `${f.words(f.volume(fact.inL))} moved${fact.from.vesselId ? ` from ${names.vessel(fact.from.vesselId)}` : ''}${fact.to.vesselId ? ` to ${names.vessel(fact.to.vesselId)}` : ''}${fact.outL - fact.inL > 0.05 ? `, ${f.words(f.volume(fact.outL - fact.inL))} left behind` : ''}.`
-    case 'bottling': return `Bottled: ${fact.bottles.map(b => `${b.count} of ${b.sizeMl} mL`).join(', ')}.`
-    case 'vessel-cared': return `${names.vessel(fact.vesselId)} ${fact.what}.`
-    case 'vessel-added': return `Vessel ${fact.name}, ${f.words(f.volume(fact.capacityL))}.`
-    case 'instrument-added': return `Instrument ${fact.name}.`
-    case 'instrument-checked': return `${names.instrument(fact.instrumentId)} checked: ${sayCheck(fact)}${fact.adjusted ? ', set right' : ''}.`
-    case 'arrival-expected': return `${fact.name} expected on ${sayDay(fact.on)}: ${STREAM[fact.stream].toLowerCase()}.`
-    case 'block-added': return `Block ${fact.name}.`
-    case 'block-sampled': return `Sampled: ${[fact.brix !== undefined && `${trim(fact.brix)} °Brix`, fact.ph !== undefined && `pH ${fact.ph.toFixed(2)}`, fact.ta !== undefined && `TA ${fact.ta.toFixed(1)} g/L`, fact.taste].filter(Boolean).join(', ')}.`
-    case 'block-noted': return `Noted of the block: ${fact.text}`
-    case 'supply-stocked': return `${trim(fact.amount)} ${fact.unit} of ${materialName(fact.material)} came into the store.`
-    case 'supply-counted': return `Counted in the store: ${trim(fact.left)} left.`
-    case 'task-ended': return `${sayTask(fact.task)}: ${fact.outcome === 'done' ? 'done' : fact.task.startsWith('crush:') ? 'left out' : 'put off'}${fact.note ? `, ${fact.note}` : ''}.`
+    case 'inoculation':
+      return `${fact.organism === 'yeast' ? 'Yeast' : 'Malolactic bacteria'} pitched: ${fact.culture.toLowerCase()}${fact.grams ? `, ${trim(fact.grams)} g` : ''}.`
+    case 'operation':
+      return `${OPERATION[fact.what]}${fact.note ? `: ${fact.note}` : ''}.`
+    case 'observation':
+      return `${OBSERVATION[fact.what]}: ${fact.text}`
+    case 'transfer':
+      return `${f.words(f.volume(fact.inL))} moved${fact.from.vesselId ? ` from ${names.vessel(fact.from.vesselId)}` : ''}${fact.to.vesselId ? ` to ${names.vessel(fact.to.vesselId)}` : ''}${fact.outL - fact.inL > 0.05 ? `, ${f.words(f.volume(fact.outL - fact.inL))} left behind` : ''}.`
+    case 'bottling':
+      return `Bottled: ${fact.bottles.map((b) => `${b.count} of ${b.sizeMl} mL`).join(', ')}.`
+    case 'vessel-cared':
+      return `${names.vessel(fact.vesselId)} ${fact.what}.`
+    case 'vessel-added':
+      return `Vessel ${fact.name}, ${f.words(f.volume(fact.capacityL))}.`
+    case 'instrument-added':
+      return `Instrument ${fact.name}.`
+    case 'instrument-checked':
+      return `${names.instrument(fact.instrumentId)} checked: ${sayCheck(fact)}${fact.adjusted ? ', set right' : ''}.`
+    case 'arrival-expected':
+      return `${fact.name} expected on ${sayDay(fact.on)}: ${STREAM[fact.stream].toLowerCase()}.`
+    case 'block-added':
+      return `Block ${fact.name}.`
+    case 'block-sampled':
+      return `Sampled: ${[fact.brix !== undefined && `${trim(fact.brix)} °Brix`, fact.ph !== undefined && `pH ${fact.ph.toFixed(2)}`, fact.ta !== undefined && `TA ${fact.ta.toFixed(1)} g/L`, fact.taste].filter(Boolean).join(', ')}.`
+    case 'block-noted':
+      return `Noted of the block: ${fact.text}`
+    case 'supply-stocked':
+      return `${trim(fact.amount)} ${fact.unit} of ${names.material(fact.material)} came into the store.`
+    case 'supply-counted':
+      return `Counted in the store: ${trim(fact.left)} left.`
+    case 'lot-planned':
+      return sayPlan(fact)
+    case 'lot-amended':
+      return (
+        [
+          fact.name !== undefined && `Called ${fact.name} from now on`,
+          fact.alcoholic !== undefined && `Its ferment ${ALCOHOLIC_WORD[fact.alcoholic]}, said by hand`,
+          fact.ended && 'Nothing is left of it',
+          fact.note
+        ]
+          .filter(Boolean)
+          .join('; ') + '.'
+      )
+    case 'card-made':
+      return `A card of one’s own: ${fact.name}, ${MATERIAL_KIND[fact.kind].toLowerCase()}.`
+    case 'task-ended':
+      return `${sayTask(fact.task)}: ${sayOutcome(fact)}${fact.note ? `, ${fact.note}` : ''}.`
   }
 }
 
 /** What a check found: at each standard where these were noted, else the offset. */
 export function sayCheck(check: Pick<Extract<Fact, { type: 'instrument-checked' }>, 'offset' | 'standards'>): string {
-  if (check.standards?.length) return check.standards.map(s => `it shows ${trim(s.shown)} for ${trim(s.known)}`).join(', ')
+  if (check.standards?.length) return check.standards.map((s) => `it shows ${trim(s.shown)} for ${trim(s.known)}`).join(', ')
   return check.offset === 0 ? 'it shows right' : `it shows ${trim(Math.abs(check.offset))} too ${check.offset < 0 ? 'little' : 'much'}`
 }
 
-const TASK: Record<string, string> = {
-  'measure-must': 'Measuring the must', 'sulphite-must': 'First sulphite', 'correct-must': 'Correcting the must', 'sulphite-low': 'Bringing the sulphite up', 'pitch': 'Yeast', 'read-ferment': 'Reading the ferment', 'confirm-dry': 'Measuring free SO₂', 'check-sulphite': 'Looking at free SO₂'
+function sayOutcome({ outcome, task, until }: Extract<Fact, { type: 'task-ended' }>): string {
+  switch (outcome) {
+    case 'done':
+      return 'done'
+    case 'skipped':
+      return task.startsWith('crush:') ? 'left out' : 'put off'
+    case 'moved':
+      return until ? `moved to ${sayDay(until.slice(0, 10))}` : 'moved'
+    case 'seen':
+      return 'seen, and left as it is'
+  }
 }
-/** "crush:settle" is a step left out, "crush-step:settle" one put off, "packet:2" the third packet of a kit, "test:press" a day of a test ferment. */
+
+const TASK: Record<string, string> = {
+  'measure-must': 'Measuring the must',
+  'sulphite-must': 'First sulphite',
+  'correct-must': 'Correcting the must',
+  'sulphite-low': 'Bringing the sulphite up',
+  pitch: 'Yeast',
+  'read-ferment': 'Reading the ferment',
+  'confirm-dry': 'Measuring free SO₂',
+  'confirm-dryness': 'Second dry reading',
+  'start-malolactic': 'Starting malolactic',
+  'follow-malolactic': 'Looking at malic acid',
+  'check-sulphite': 'Looking at free SO₂'
+}
+/**
+ * "crush:settle" is a step left out, "crush-step:settle" one put off, "packet:2" the third packet of a kit, "test:press" a day of a
+ * test ferment.
+ */
 function sayTask(task: string): string {
   if (task.startsWith('packet:')) return `Packet ${Number(task.slice(7)) + 1}`
   if (task.startsWith('test:')) return TEST_STEP[task.slice(5) as TestStep]?.title ?? task
-  return /^(crush|crush-step|clock):/.test(task) ? STEP[task.slice(task.indexOf(':') + 1) as CrushStepCode]?.title ?? task : TASK[task] ?? task
+  return /^(crush|crush-step|clock):/.test(task)
+    ? (STEP[task.slice(task.indexOf(':') + 1) as CrushStepCode]?.title ?? task)
+    : (TASK[task] ?? task)
 }
 
 const DAY = new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric', month: 'short', timeZone: 'UTC' })
 /** A calendar day, "2026-10-03", as "Sat 3 Oct". */
 export const sayDay = (day: string): string => DAY.format(new Date(`${day}T12:00:00Z`))
 
-const UNIT_BEHIND: Partial<Record<Fact['type'] | string, string>> = { brix: ' °Brix', ta: ' g/L', freeSo2: ' mg/L', totalSo2: ' mg/L', malic: ' g/L', yan: ' mg/L', sugar: ' g/L', abv: ' % vol' }
+const UNIT_BEHIND: Partial<Record<Fact['type'] | string, string>> = {
+  brix: ' °Brix',
+  ta: ' g/L',
+  freeSo2: ' mg/L',
+  totalSo2: ' mg/L',
+  malic: ' g/L',
+  yan: ' mg/L',
+  sugar: ' g/L',
+  abv: ' % vol'
+}
 
 function sayReading(fact: Extract<Fact, { type: 'reading' }>, f: Format, names: Names): string {
-  const value = fact.quantity === 'temperature' ? f.words(f.temperature(fact.value))
-    : fact.quantity === 'volume' ? f.words(f.volume(fact.value))
-      : fact.quantity === 'sg' ? fact.value.toFixed(3)
-        : fact.quantity === 'ta' ? `${fact.value.toFixed(1)} g/L`
-          : `${trim(fact.value)}${UNIT_BEHIND[fact.quantity] ?? ''}`
-  const titrated = fact.titration ? `, ${trim(fact.titration.titrantMl)} mL of ${trim(fact.titration.normality)} N on ${trim(fact.titration.sampleMl)} mL` : ''
+  const value =
+    fact.quantity === 'temperature'
+      ? f.words(f.temperature(fact.value))
+      : fact.quantity === 'volume'
+        ? f.words(f.volume(fact.value))
+        : fact.quantity === 'sg'
+          ? fact.value.toFixed(3)
+          : fact.quantity === 'ta'
+            ? `${fact.value.toFixed(1)} g/L`
+            : `${trim(fact.value)}${UNIT_BEHIND[fact.quantity] ?? ''}`
+  const titrated = fact.titration
+    ? `, ${trim(fact.titration.titrantMl)} mL of ${trim(fact.titration.normality)} N on ${trim(fact.titration.sampleMl)} mL`
+    : ''
   const sample = fact.sampleC !== undefined ? `, sample at ${f.words(f.temperature(fact.sampleC))}` : ''
   const by = fact.instrumentId ? ` (${names.instrument(fact.instrumentId)})` : ''
   const name = QUANTITY[fact.quantity]
@@ -82,4 +168,3 @@ function sayReading(fact: Extract<Fact, { type: 'reading' }>, f: Format, names: 
 }
 
 const trim = (value: number): string => String(Number(value.toPrecision(4)))
-export const isSulphite = (material: string): boolean => material in MATERIAL && material.includes('sulphite')

@@ -3,8 +3,10 @@ import { ACIDS, ACID_NAMES, type AcidName, PKA_SHIFT_PER_ABV, PKW } from './cons
 /** Molar composition of a wine as the model sees it, mol/L. */
 export interface Composition {
   acids: Record<AcidName, number>
-  /** Strong cations less strong anions, mol of charge per litre: nearly all potassium. */
+  /** Strong cations less strong anions without calcium that was added, mol of charge per litre: nearly all potassium. */
   strongIon: number
+  /** Calcium from chalk, mol/L, two charges each; what the grape brought is among the strong ions. */
+  calcium: number
   /** % vol */
   abv: number
 }
@@ -18,10 +20,14 @@ export interface Charge {
 }
 
 /**
- * Relative permittivity of water and ethanol falls about 0.55 per % vol (from memory), and A of Debye and Hückel rises with
- * the power −3/2 of it; 0.509 in water at 25 °C.
+ * Relative permittivity of water and ethanol at 25 °C falls by about 0.56 for each per cent of ethanol by *mass* (Åkerlöf 1932,
+ * from memory), which is 0.45 for each % vol; A of Debye and Hückel rises with its power −3/2, from 0.509 in water.
  */
-const debyeHueckel = (abv: number): number => 0.509 * Math.sqrt(78.4 / (78.4 - 0.55 * abv)) * 78.4 / (78.4 - 0.55 * abv)
+const PERMITTIVITY = { water: 78.4, perAbv: 0.45 } as const
+function debyeHueckel(abv: number): number {
+  const ratio = PERMITTIVITY.water / (PERMITTIVITY.water - PERMITTIVITY.perAbv * abv)
+  return 0.509 * Math.sqrt(ratio) * ratio
+}
 
 /** Davies: −log γ for a charge of one; z² times that for z. */
 function davies(ionicStrength: number, abv: number): number {
@@ -29,18 +35,34 @@ function davies(ionicStrength: number, abv: number): number {
   return debyeHueckel(abv) * (root / (1 + root) - 0.3 * ionicStrength)
 }
 
-/** A composition laid out for the solvers: the acids in the order of ACID_NAMES. */
-export interface Moles { strongIon: number, moles: Float64Array }
-export function molesOf({ strongIon, acids: a }: Composition): Moles {
-  // Written out: a ledger lays out thousands of compositions. The order is that of ACID_NAMES.
-  return { strongIon, moles: new Float64Array([a.tartaric, a.malic, a.lactic, a.citric, a.succinic, a.acetic, a.sulphurous, a.carbonic]) }
+/** A composition laid out for the solvers: the acids in the order of ACID_NAMES, all strong charges in one. */
+export interface Moles {
+  strongIon: number
+  moles: Float64Array
+}
+export function molesOf({ strongIon, calcium, acids: a }: Composition): Moles {
+  // Written out, in the order of ACID_NAMES: a ledger lays out thousands of compositions.
+  const moles = new Float64Array(ACID_NAMES.length)
+  moles[0] = a.tartaric
+  moles[1] = a.malic
+  moles[2] = a.lactic
+  moles[3] = a.citric
+  moles[4] = a.succinic
+  moles[5] = a.acetic
+  moles[6] = a.sulphurous
+  moles[7] = a.carbonic
+  moles[8] = a.phosphoric
+  moles[9] = a.gluconic
+  moles[10] = a.amino
+  // Amino acids are counted from their positive form, so each brings one positive charge.
+  return { strongIon: strongIon + 2 * calcium + a.amino, moles }
 }
 
 /** Everything that depends on alcohol and ionic strength alone. */
 export interface Medium {
   /** 1/γ of a single charge. */
   growth: number
-  /** Acid constants as they act on concentrations at a measured (activity) pH: three for each acid of ACID_NAMES, 0 beyond its last step. */
+  /** Acid constants as they act on concentrations at a measured (activity) pH: three an acid of ACID_NAMES, 0 beyond its last. */
   ka: Float64Array
 }
 
@@ -51,9 +73,11 @@ function thermodynamicConstants(abv: number): Float64Array {
   let k = thermodynamic.get(abv)
   if (!k) {
     k = new Float64Array(ACID_NAMES.length * 3)
-    ACID_NAMES.forEach((name, a) => ACIDS[name].pka.forEach((pka, step) => {
-      k![a * 3 + step] = 10 ** -(pka + PKA_SHIFT_PER_ABV[step]! * abv)
-    }))
+    ACID_NAMES.forEach((name, a) =>
+      ACIDS[name].pka.forEach((pka, step) => {
+        k![a * 3 + step] = 10 ** -(pka + PKA_SHIFT_PER_ABV[step]! * abv)
+      })
+    )
     if (thermodynamic.size > 32) thermodynamic.clear()
     thermodynamic.set(abv, k)
   }
@@ -87,10 +111,10 @@ export function moveMedium(medium: Medium, abv: number, ionicStrength: number): 
 
 const WATER = 10 ** -PKW
 /** 10^(−pH), by the faster exponential. */
-const protonActivity = (ph: number): number => Math.exp(-ph * Math.LN10)
+export const protonActivity = (ph: number): number => Math.exp(-ph * Math.LN10)
 
 /** One mole of an acid at a pH. */
-export interface AcidCharge {
+interface AcidCharge {
   /** Mean negative charge. */
   z: number
   /** Variance of the charge: how the mean answers to the pH, dz/dpH = ln 10 · variance. */
@@ -104,26 +128,32 @@ function chargeOf(ka: Float64Array, acid: number, h: number): AcidCharge {
   const k2 = ka[acid * 3 + 1]!
   const k3 = ka[acid * 3 + 2]!
   const a1 = k1 / h
-  const a2 = a1 * k2 / h
-  const a3 = a2 * k3 / h
+  const a2 = (a1 * k2) / h
+  const a3 = (a2 * k3) / h
   const sum = 1 + a1 + a2 + a3
   const z = (a1 + 2 * a2 + 3 * a3) / sum
   const squares = (a1 + 4 * a2 + 9 * a3) / sum
   return { z, variance: squares - z * z, strength: squares / 2 }
 }
 
+const AMINO = ACID_NAMES.indexOf('amino')
 const indexOf = Object.fromEntries(ACID_NAMES.map((name, i) => [name, i])) as Record<AcidName, number>
 
-/** Charge of one mole of an acid at a pH. */
-export const acidCharge = (name: AcidName, ph: number, medium: Medium): AcidCharge => chargeOf(medium.ka, indexOf[name], protonActivity(ph))
+/** Mean negative charge of one mole of an acid, by its place in ACID_NAMES. */
+export function meanCharge(ka: Float64Array, acid: number, h: number): number {
+  const a1 = ka[acid * 3]! / h
+  const a2 = (a1 * ka[acid * 3 + 1]!) / h
+  const a3 = (a2 * ka[acid * 3 + 2]!) / h
+  return (a1 + 2 * a2 + 3 * a3) / (1 + a1 + a2 + a3)
+}
 
 /** Share of an acid that carries exactly one charge at a pH. */
 export function singlyCharged(name: AcidName, ph: number, medium: Medium): number {
   const h = protonActivity(ph)
   const i = indexOf[name] * 3
   const a1 = medium.ka[i]! / h
-  const a2 = a1 * medium.ka[i + 1]! / h
-  return a1 / (1 + a1 + a2 + a2 * medium.ka[i + 2]! / h)
+  const a2 = (a1 * medium.ka[i + 1]!) / h
+  return a1 / (1 + a1 + a2 + (a2 * medium.ka[i + 2]!) / h)
 }
 
 /**
@@ -133,7 +163,7 @@ export function singlyCharged(name: AcidName, ph: number, medium: Medium): numbe
 export function chargeAt(ph: number, { strongIon, moles }: Moles, medium: Medium, extraBase = 0): Charge {
   const h = protonActivity(ph)
   const proton = h * medium.growth
-  const hydroxide = WATER / h * medium.growth
+  const hydroxide = (WATER / h) * medium.growth
   let negative = hydroxide
   let strength = (proton + hydroxide + Math.abs(strongIon) + extraBase) / 2
   let fall = proton + hydroxide
@@ -145,5 +175,7 @@ export function chargeAt(ph: number, { strongIon, moles }: Moles, medium: Medium
     fall += x * charge.variance
     strength += x * charge.strength
   }
+  // Nearly all amino acid stands as a zwitterion, whose two charges shield each other.
+  strength = Math.max(0, strength - moles[AMINO]!)
   return { balance: strongIon + extraBase + proton - negative, slope: -Math.LN10 * fall, ionicStrength: strength }
 }

@@ -1,5 +1,19 @@
-/** Acids of must and wine that the equilibrium model knows. */
-export type AcidName = 'tartaric' | 'malic' | 'lactic' | 'citric' | 'succinic' | 'acetic' | 'sulphurous' | 'carbonic'
+/**
+ * Acids of must and wine that the equilibrium model knows. `gluconic` stands for all sugar acids (gluconic, galacturonic,
+ * glucuronic), `amino` for the amino acids, counted from their form at the lowest pH, which carries one positive charge.
+ */
+export type AcidName =
+  | 'tartaric'
+  | 'malic'
+  | 'lactic'
+  | 'citric'
+  | 'succinic'
+  | 'acetic'
+  | 'sulphurous'
+  | 'carbonic'
+  | 'phosphoric'
+  | 'gluconic'
+  | 'amino'
 
 interface AcidData {
   /** g/mol, IUPAC atomic weights. */
@@ -9,18 +23,23 @@ interface AcidData {
 }
 
 /**
- * pKa: CRC Handbook of Chemistry and Physics, "Dissociation constants of organic acids and bases" and "of inorganic acids";
- * from memory, checked against each other's usual spread of ±0.05.
+ * Thermodynamic pKa at 25 °C from the cell measurements of the National Bureau of Standards, as collected in Robinson and
+ * Stokes, Electrolyte Solutions, appendix 12: tartaric Bates and Canham 1951, malic Eden and Bates 1959, citric Bates and
+ * Pinching 1949, succinic Pinching and Bates 1950, phosphoric Bates and Acree 1943; acetic Harned and Ehlers 1933, lactic Martin
+ * and Tartar 1937. Gluconic and amino acids (as alanine and its like): CRC Handbook. All from memory.
  */
 export const ACIDS: Record<AcidName, AcidData> = {
   tartaric: { molarMass: 150.087, pka: [3.036, 4.366] },
-  malic: { molarMass: 134.087, pka: [3.40, 5.11] },
+  malic: { molarMass: 134.087, pka: [3.459, 5.097] },
   lactic: { molarMass: 90.078, pka: [3.86] },
   citric: { molarMass: 192.123, pka: [3.128, 4.761, 6.396] },
   succinic: { molarMass: 118.088, pka: [4.207, 5.635] },
   acetic: { molarMass: 60.052, pka: [4.756] },
   sulphurous: { molarMass: 64.064, pka: [1.81, 7.2] },
-  carbonic: { molarMass: 44.009, pka: [6.35, 10.33] }
+  carbonic: { molarMass: 44.009, pka: [6.35, 10.33] },
+  phosphoric: { molarMass: 97.994, pka: [2.148, 7.198, 12.35] },
+  gluconic: { molarMass: 196.155, pka: [3.7] },
+  amino: { molarMass: 115, pka: [2.3, 9.6] }
 }
 export const ACID_NAMES = Object.keys(ACIDS) as AcidName[]
 
@@ -45,3 +64,4 @@ export const END_POINT_PH = 8.2
 
 /** Potassium bitartrate, g/mol. */
 export const BITARTRATE_MOLAR_MASS = 188.177
+export const POTASSIUM_MOLAR_MASS = 39.098

@@ -1,7 +1,8 @@
-import { within } from '../units'
-import { type Composition, acidCharge, chargeAt, mediumOf, molesOf, moveMedium } from './charge'
-import { ACIDS, type AcidName, END_POINT_PH } from './constants'
-import { TARTARIC_EQUIVALENT } from './titration'
+import { type Composition, mediumOf, moveMedium } from './charge'
+import { type Conditioned, condition } from './condition'
+import { ACIDS } from './constants'
+import { potassiumGPerL as potassiumOf } from './potassium'
+import { type AcidReadings, type Kind, type Pair, compositionOf, conditionsOf, pairOf, strengthsOf } from './pair'
 
 export type AcidsFinding =
   | { code: 'tartaric-implausible', tartaricGPerL: number, minGPerL: number, maxGPerL: number }
@@ -11,121 +12,105 @@ export type AcidsFinding =
   | { code: 'bitartrate-falls', gPerL: number }
   | { code: 'calcium-slow', gPerL: number }
 
-/** Tartaric acid found in musts and wines, g/L, and potassium, g/L: wide limits, from memory (Ribéreau-Gayon et al.: 2 to 8 and 0.5 to 2.5). */
+/** Tartaric acid and potassium found in musts and wines, g/L: wide limits, from memory (Ribéreau-Gayon et al.: 2 to 8 and 0.5 to 2.5). */
 export const PLAUSIBLE = { tartaric: { min: 0.5, max: 12 }, potassium: { min: 0.2, max: 4 } } as const
-const POTASSIUM = 39.098
-
 /**
- * What is assumed of a must and of a wine when malic acid is not measured, g/L with its spread: from memory (musts hold 4 to
- * 7 of tartaric and 1 to 5 of malic; in wine tartaric has partly fallen). The pair then says where in these spreads it lies.
+ * Squared distance from the usual at which a pair of readings is doubted: chance 1 in 22 000 for two degrees of freedom, so that
+ * no ordinary wine is. Ours.
  */
-export const ACID_PRIOR = {
-  must: { tartaric: { mean: 5, spread: 1.2 }, malic: { mean: 2.5, spread: 1.5 } },
-  wine: { tartaric: { mean: 2.8, spread: 0.8 }, malic: { mean: 2.2, spread: 1.5 } }
-} as const
-/** Half-width of an assumed malic acid, g/L. */
-export const ASSUMED_MALIC_UNCERTAINTY = 1
+const DOUBTED_FROM = 20
 
-/** Small acids of a wine that nobody at home measures, g/L, at 12 % vol; a must has none of the first two: from memory. */
-const MINOR = { succinic: 0.7, acetic: 0.35, citric: 0.25 } as const
-
-export interface AcidReadings {
-  ph: number
-  taGPerL: number
-  malicGPerL?: number
-  lacticGPerL?: number
-  /** % vol; 0 for must. */
-  abv?: number
-  /** Total SO₂, mg/L. */
-  so2MgPerL?: number
-  endPointPh?: number
-}
+/** The ionic strength stands when it moves by less than this, mol/L: a ten-millionth in pH. */
+const SETTLED = 1e-7
 
 export interface AcidFit {
   composition: Composition
   findings: AcidsFinding[]
   iterations: number
+  /** How far the pair lies from what is usual, squared standard deviations. */
+  surprise: number
+  /** The kinds of composition that it may belong to, with their weights, together 1. */
+  kinds: { kind: Kind, weight: number }[]
+  /** Ionic strengths at the pH and at the end point. */
+  strengths: [wine: number, end: number]
 }
 
 /**
- * The composition behind a pH and a titratable acidity. The small acids are set by the alcohol. What is left to find are
- * tartaric acid and the strong ions (potassium): the base used between the wine's pH and the end point is linear in the
- * acids, and the charge balance at the wine's pH gives the strong ions. When malic acid is not measured, the base is shared
- * between tartaric and malic acid so that both stay as near to their usual contents as their spreads ask for.
- * @param readings pH 2.5 to 4.5, TA 2 to 20 g/L as tartaric, alcohol 0 to 18 % vol, malic 0 to 15 g/L
- * @returns the composition, and findings when the pair cannot be a wine
+ * The most probable composition behind a pH and a titratable acidity. All acids are looked for together, each with its usual
+ * content and spread for this must or wine; charge balance at the pH and at the end point are two conditions that are met
+ * exactly. What is measured besides (malic, lactic acid) stands in place of what is usual. For a given ionic strength all is
+ * linear; the strength is followed by iteration.
+ * @param readings pH 2.5 to 4.5, TA 2 to 20 g/L as tartaric, alcohol 0 to 18 % vol, malic and lactic 0 to 15 g/L
+ * @returns the composition, and findings when the pair can hardly be a wine
  * @throws LimitError
- * @example fitAcids({ ph: 3.4, taGPerL: 7, malicGPerL: 2.5 }) // tartaric 8.8 g/L: more malic would be likelier
+ * @example fitAcids({ ph: 3.75, taGPerL: 5.2, abv: 13, malicGPerL: 0.1 }) // tartaric 2.8, lactic 2.3 g/L
  */
 export function fitAcids(readings: AcidReadings): AcidFit {
-  const ph = within('ph', readings.ph, 2.5, 4.5)
-  const taGPerL = within('taGPerL', readings.taGPerL, 2, 20)
-  const abv = within('abv', readings.abv ?? 0, 0, 18)
-  const malicKnown = readings.malicGPerL === undefined ? undefined : within('malicGPerL', readings.malicGPerL, 0, 15) / ACIDS.malic.molarMass
-  const lactic = within('lacticGPerL', readings.lacticGPerL ?? 0, 0, 15)
-  const so2 = within('so2MgPerL', readings.so2MgPerL ?? 0, 0, 500)
-  const endPointPh = within('endPointPh', readings.endPointPh ?? END_POINT_PH, 6.5, 8.6)
-  const maturity = Math.min(1, abv / 12)
-  const mol = (name: AcidName, gPerL: number): number => gPerL / ACIDS[name].molarMass
-  const prior = abv > 1 ? ACID_PRIOR.wine : ACID_PRIOR.must
-  /** Everything but the three unknowns. */
-  const bare: Composition = {
-    abv,
-    strongIon: 0,
-    acids: {
-      tartaric: 0, malic: 0, lactic: mol('lactic', lactic), citric: mol('citric', MINOR.citric), succinic: mol('succinic', MINOR.succinic * maturity),
-      acetic: mol('acetic', MINOR.acetic * maturity), sulphurous: mol('sulphurous', so2 / 1000), carbonic: 0
-    }
-  }
-  const base = taGPerL / TARTARIC_EQUIVALENT
-  let [wineStrength, endStrength] = [0.04, 0.1]
-  let [tartaric, malic, strongIon] = [0, 0, 0]
-  const bareMoles = molesOf(bare)
-  const [wine, end] = [mediumOf(abv, wineStrength), mediumOf(abv, endStrength)]
+  const pair = pairOf(readings)
+  let strengths: [number, number] = [0.05, 0.11]
+  const [wine, end] = [mediumOf(pair.abv, strengths[0]), mediumOf(pair.abv, strengths[1])]
   let iterations = 0
-  while (++iterations < 80) {
-    moveMedium(wine, abv, wineStrength)
-    moveMedium(end, abv, endStrength)
-    const atWine = chargeAt(ph, bareMoles, wine)
-    const atEnd = chargeAt(endPointPh, bareMoles, end, base)
-    const [tWine, tEnd] = [acidCharge('tartaric', ph, wine), acidCharge('tartaric', endPointPh, end)]
-    const [mWine, mEnd] = [acidCharge('malic', ph, wine), acidCharge('malic', endPointPh, end)]
-    const needed = atEnd.balance - atWine.balance
-    const perTartaric = tEnd.z - tWine.z
-    const perMalic = mEnd.z - mWine.z
-    malic = malicKnown ?? likeliestMalic(needed, perTartaric, perMalic, prior)
-    tartaric = (needed - malic * perMalic) / perTartaric
-    strongIon = tartaric * tWine.z + malic * mWine.z - atWine.balance
-    const nextWine = strengthWithin(atWine.ionicStrength + tartaric * tWine.strength + malic * mWine.strength + Math.abs(strongIon) / 2)
-    const nextEnd = strengthWithin(atEnd.ionicStrength + tartaric * tEnd.strength + malic * mEnd.strength + Math.abs(strongIon) / 2)
-    const settled = Math.abs(nextWine - wineStrength) < 1e-11 && Math.abs(nextEnd - endStrength) < 1e-11
-    wineStrength = nextWine
-    endStrength = nextEnd
-    if (settled) break
+  let mixed: Mixture
+  do {
+    const conditions = conditionsOf(pair, moveMedium(wine, pair.abv, strengths[0]), moveMedium(end, pair.abv, strengths[1]))
+    mixed = mixture(
+      pair,
+      pair.kinds.map((k) => condition(k.prior, conditions))
+    )
+    const next = strengthsOf(pair, mixed.contents, wine, end)
+    const moved = Math.max(Math.abs(next[0] - strengths[0]), Math.abs(next[1] - strengths[1]))
+    strengths = next
+    if (moved < SETTLED) break
+  } while (++iterations < 60)
+  const composition = compositionOf(pair, mixed.contents)
+  return {
+    composition,
+    iterations,
+    strengths,
+    surprise: mixed.surprise,
+    findings: judge(composition, pair, mixed.surprise),
+    kinds: pair.kinds.map((kind, i) => ({ kind, weight: mixed.weights[i]! }))
   }
-  const composition: Composition = { ...bare, strongIon, acids: { ...bare.acids, tartaric, malic } }
-  return { composition, findings: judge(composition, malicKnown === undefined), iterations }
 }
 
-/** The same ceiling as in solve.ts, so that a fit and its solution agree; a negative strength (no wine at all) counts as none. */
-const strengthWithin = (strength: number): number => Math.min(0.5, Math.max(0, strength))
-
-/** Most likely malic acid, mol/L, for two independent normal spreads and one linear condition. */
-function likeliestMalic(needed: number, perTartaric: number, perMalic: number, prior: typeof ACID_PRIOR['must' | 'wine']): number {
-  const t = { mean: prior.tartaric.mean / ACIDS.tartaric.molarMass, spread: prior.tartaric.spread / ACIDS.tartaric.molarMass }
-  const m = { mean: prior.malic.mean / ACIDS.malic.molarMass, spread: prior.malic.spread / ACIDS.malic.molarMass }
-  const missing = needed - perTartaric * t.mean - perMalic * m.mean
-  const gain = perMalic * m.spread ** 2 / ((perTartaric * t.spread) ** 2 + (perMalic * m.spread) ** 2)
-  return Math.max(0, m.mean + gain * missing)
+interface Mixture {
+  contents: Float64Array
+  weights: number[]
+  surprise: number
 }
 
-function judge(composition: Composition, malicAssumed: boolean): AcidsFinding[] {
+/** Every kind meets the conditions, which are linear; so does their mean. */
+function mixture(pair: Pair, kinds: Conditioned[]): Mixture {
+  const logs = kinds.map((k, i) => k.evidence + pair.kinds[i]!.logWeight)
+  const best = Math.max(...logs)
+  const raw = logs.map((l) => Math.exp(l - best))
+  const total = raw.reduce((a, b) => a + b, 0)
+  const weights = raw.map((w) => w / total)
+  if (kinds.length === 1) return { contents: kinds[0]!.contents, weights: [1], surprise: kinds[0]!.surprise }
+  const contents = new Float64Array(kinds[0]!.contents.length)
+  kinds.forEach((k, i) =>
+    k.contents.forEach((x, j) => {
+      contents[j]! += weights[i]! * x
+    })
+  )
+  return { contents, weights, surprise: Math.min(...kinds.map((k) => k.surprise)) }
+}
+
+function judge(composition: Composition, pair: Pair, surprise: number): AcidsFinding[] {
   const found: AcidsFinding[] = []
   const tartaricGPerL = composition.acids.tartaric * ACIDS.tartaric.molarMass
-  const potassiumGPerL = composition.strongIon * POTASSIUM
+  const potassiumGPerL = potassiumOf(composition)
   const { tartaric, potassium } = PLAUSIBLE
-  if (tartaricGPerL < tartaric.min || tartaricGPerL > tartaric.max) found.push({ code: 'tartaric-implausible', tartaricGPerL, minGPerL: tartaric.min, maxGPerL: tartaric.max })
-  if (potassiumGPerL < potassium.min || potassiumGPerL > potassium.max) found.push({ code: 'potassium-implausible', potassiumGPerL, minGPerL: potassium.min, maxGPerL: potassium.max })
-  if (malicAssumed) found.push({ code: 'malic-assumed', malicGPerL: composition.acids.malic * ACIDS.malic.molarMass })
+  const outside = (value: number, limits: { min: number, max: number }) => value < limits.min || value > limits.max
+  // A pair far from all wines is named by what it would need most of.
+  const doubted = surprise > DOUBTED_FROM
+  const potassiumFar = Math.abs(Math.log(Math.max(0.05, potassiumGPerL) / 1.2)) > Math.abs(Math.log(Math.max(0.05, tartaricGPerL) / 4))
+  if (outside(tartaricGPerL, tartaric) || (doubted && !potassiumFar)) {
+    found.push({ code: 'tartaric-implausible', tartaricGPerL, minGPerL: tartaric.min, maxGPerL: tartaric.max })
+  }
+  if (outside(potassiumGPerL, potassium) || (doubted && potassiumFar)) {
+    found.push({ code: 'potassium-implausible', potassiumGPerL, minGPerL: potassium.min, maxGPerL: potassium.max })
+  }
+  if (!pair.malicKnown) found.push({ code: 'malic-assumed', malicGPerL: composition.acids.malic * ACIDS.malic.molarMass })
   return found
 }

@@ -36,7 +36,7 @@ export function titrate(sampleMl: number, titrantMl: number, normality: number, 
   within('titrantMl', titrantMl, 0, 200)
   within('normality', normality, 0.005, 2)
   within('stepMl', stepMl, 0, 5)
-  const gPerLPerMl = normality * TARTARIC_EQUIVALENT / sampleMl
+  const gPerLPerMl = (normality * TARTARIC_EQUIVALENT) / sampleMl
   const taGPerL = titrantMl * gPerLPerMl
   return {
     taGPerL,
@@ -44,7 +44,7 @@ export function titrate(sampleMl: number, titrantMl: number, normality: number, 
     asSulphuricGPerL: taGPerL * TA_AS.sulphuric,
     asMalicGPerL: taGPerL * TA_AS.malic,
     gPerLPerMl,
-    uncertaintyGPerL: stepMl / 2 * gPerLPerMl
+    uncertaintyGPerL: (stepMl / 2) * gPerLPerMl
   }
 }
 

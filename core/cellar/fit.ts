@@ -1,6 +1,9 @@
 import { within } from '../units'
 
-/** Part of a vessel to leave free: a fifth or more for a cap of skins, a tenth for foam, nothing for finished wine. Common practice, no source (craft 6.17). */
+/**
+ * Part of a vessel to leave free: a fifth or more for a cap of skins, a tenth for foam, nothing for finished wine. Common practice, no
+ * source (craft 6.17).
+ */
 export const ROOM = { cap: 0.2, foam: 0.1, none: 0 } as const
 export type RoomFor = keyof typeof ROOM
 
@@ -28,5 +31,9 @@ export function vesselFit(capacityL: number, litres: number, room: RoomFor): Ves
   within('litres', litres, 0, 100_000)
   const fullShare = litres / capacityL
   const neededL = litres / (1 - ROOM[room])
-  return { verdict: litres > capacityL ? 'too-small' : neededL > capacityL ? 'tight' : fullShare < ROOMY ? 'roomy' : 'fits', fullShare, neededL }
+  return {
+    verdict: litres > capacityL ? 'too-small' : neededL > capacityL ? 'tight' : fullShare < ROOMY ? 'roomy' : 'fits',
+    fullShare,
+    neededL
+  }
 }

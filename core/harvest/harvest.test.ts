@@ -11,21 +11,32 @@ describe('a straight line through samples', () => {
   })
   it('needs two days', () => {
     expect(() => straightLine([[1, 2]])).toThrow(LimitError)
-    expect(() => straightLine([[1, 2], [1, 3]])).toThrow(LimitError)
+    expect(() =>
+      straightLine([
+        [1, 2],
+        [1, 3]
+      ])
+    ).toThrow(LimitError)
   })
   it('has a band that is narrowest in the middle of the samples and grows both ways', () => {
-    fc.assert(fc.property(fc.array(fc.double({ min: 18, max: 26, noNaN: true }), { minLength: 3, maxLength: 8 }), fc.double({ min: 0.5, max: 20, noNaN: true }), (values, step) => {
-      const line = straightLine(values.map((y, i) => [i * 3, y] as const))
-      const half = (x: number) => bandAt(line, line.meanX + x, 0.4).half
-      expect(half(0)).toBeLessThan(half(step))
-      expect(half(step)).toBeCloseTo(half(-step), 9)
-    }))
+    fc.assert(
+      fc.property(
+        fc.array(fc.double({ min: 18, max: 26, noNaN: true }), { minLength: 3, maxLength: 8 }),
+        fc.double({ min: 0.5, max: 20, noNaN: true }),
+        (values, step) => {
+          const line = straightLine(values.map((y, i) => [i * 3, y] as const))
+          const half = (x: number) => bandAt(line, line.meanX + x, 0.4).half
+          expect(half(0)).toBeLessThan(half(step))
+          expect(half(step)).toBeCloseTo(half(-step), 9)
+        }
+      )
+    )
   })
   it('puts four of five new samples into its band', () => {
     // mulberry32, turned normal by Box and Muller: the same numbers in every run.
     let seed = 7
     const random = () => {
-      seed = (seed + 0x6D2B79F5) | 0
+      seed = (seed + 0x6d2b79f5) | 0
       let t = Math.imul(seed ^ (seed >>> 15), 1 | seed)
       t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t
       return ((t ^ (t >>> 14)) >>> 0) / 4294967296
@@ -49,12 +60,21 @@ describe('how a block ripens', () => {
   const now = '2026-09-09T12:00:00.000Z'
   const day = (n: number) => new Date(Date.parse(now) + n * 86_400_000).toISOString()
   const windows = { brix: { min: 22, max: 25 }, ta: { min: 6, max: 7.5 } }
-  const samples = [{ at: day(-8), brix: 19, ph: 3.42, ta: 9.5 }, { at: day(-4), brix: 20, ph: 3.5, ta: 8.7 }, { at: day(0), brix: 21, ph: 3.58, ta: 7.9 }]
-  const of = (kind: 'target' | 'limit', quantity: 'brix' | 'ph' | 'ta') => ripening(samples, 'red', windows, now).crossings.find(c => c.kind === kind && c.quantity === quantity)!
+  const samples = [
+    { at: day(-8), brix: 19, ph: 3.42, ta: 9.5 },
+    { at: day(-4), brix: 20, ph: 3.5, ta: 8.7 },
+    { at: day(0), brix: 21, ph: 3.58, ta: 7.9 }
+  ]
+  const of = (kind: 'target' | 'limit', quantity: 'brix' | 'ph' | 'ta') =>
+    ripening(samples, 'red', windows, now).crossings.find((c) => c.kind === kind && c.quantity === quantity)!
 
   it.each([
     // By hand: 0.25 °Brix, 0.02 pH and −0.2 g/L a day.
-    ['target', 'brix', 4], ['limit', 'brix', 16], ['limit', 'ph', 11], ['target', 'ta', 2], ['limit', 'ta', 9.5]
+    ['target', 'brix', 4],
+    ['limit', 'brix', 16],
+    ['limit', 'ph', 11],
+    ['target', 'ta', 2],
+    ['limit', 'ta', 9.5]
   ] as const)('the %s of %s comes in %d days', (kind, quantity, days) => {
     expect(of(kind, quantity).day).toBeCloseTo(days, 6)
   })
@@ -65,7 +85,15 @@ describe('how a block ripens', () => {
   })
   it('draws no line through a single sample, and names no day that is weeks away', () => {
     expect(ripening(samples.slice(0, 1), 'red', windows, now)).toEqual({ trends: [], crossings: [] })
-    const flat = ripening([{ at: day(-4), brix: 20 }, { at: day(0), brix: 20 }], 'red', windows, now)
-    expect(flat.crossings.find(c => c.kind === 'target')).not.toHaveProperty('day')
+    const flat = ripening(
+      [
+        { at: day(-4), brix: 20 },
+        { at: day(0), brix: 20 }
+      ],
+      'red',
+      windows,
+      now
+    )
+    expect(flat.crossings.find((c) => c.kind === 'target')).not.toHaveProperty('day')
   })
 })

@@ -2,7 +2,12 @@ import { LimitError } from '../units'
 import { type StraightLine, bandAt, straightLine } from './straight-line'
 
 export type RipeQuantity = 'brix' | 'ph' | 'ta'
-export interface BerrySample { at: string, brix?: number | undefined, ph?: number | undefined, ta?: number | undefined }
+export interface BerrySample {
+  at: string
+  brix?: number | undefined
+  ph?: number | undefined
+  ta?: number | undefined
+}
 
 /** Scatter of a sample of 40 to 50 berries, one standard deviation: common practice, no source. °Brix, pH, g/L. */
 export const SAMPLE_NOISE: Record<RipeQuantity, number> = { brix: 0.4, ph: 0.05, ta: 0.4 }
@@ -32,7 +37,10 @@ export interface Crossing {
   latest?: number
 }
 
-export interface Ripening { trends: Trend[], crossings: Crossing[] }
+export interface Ripening {
+  trends: Trend[]
+  crossings: Crossing[]
+}
 
 const DAY = 86_400_000
 
@@ -43,11 +51,18 @@ const DAY = 86_400_000
  * @param style sets the limit of pH
  * @param windows what shall be reached: sugar from below, TA from above
  * @param now ISO UTC
- * @example ripening([{ at: '2026-09-01T…', brix: 20 }, { at: '2026-09-05T…', brix: 21 }], 'red', { brix: { min: 22, max: 25 }, ta: { min: 6, max: 7.5 } }, '2026-09-05T…').crossings[0] // sugar 22 in 4 days
+ * @example
+ * const samples = [{ at: '2026-09-01T…', brix: 20 }, { at: '2026-09-05T…', brix: 21 }]
+ * ripening(samples, 'red', { brix: { min: 22, max: 25 }, ta: { min: 6, max: 7.5 } }, '2026-09-05T…').crossings[0] // sugar 22 in 4 days
  */
-export function ripening(samples: readonly BerrySample[], style: keyof typeof PH_LIMIT, windows: { brix: { min: number, max: number }, ta: { min: number, max: number } }, now: string): Ripening {
-  const trends = (['brix', 'ph', 'ta'] as const).flatMap(quantity => trendOf(samples, quantity, now) ?? [])
-  const of = (quantity: RipeQuantity) => trends.find(t => t.quantity === quantity)
+export function ripening(
+  samples: readonly BerrySample[],
+  style: keyof typeof PH_LIMIT,
+  windows: { brix: { min: number, max: number }, ta: { min: number, max: number } },
+  now: string
+): Ripening {
+  const trends = (['brix', 'ph', 'ta'] as const).flatMap((quantity) => trendOf(samples, quantity, now) ?? [])
+  const of = (quantity: RipeQuantity) => trends.find((t) => t.quantity === quantity)
   const crossings: Crossing[] = []
   const [brix, ph, ta] = [of('brix'), of('ph'), of('ta')]
   if (brix) crossings.push(crossing(brix, 'target', windows.brix.min, 'up'), crossing(brix, 'limit', windows.brix.max, 'up'))
@@ -57,7 +72,9 @@ export function ripening(samples: readonly BerrySample[], style: keyof typeof PH
 }
 
 function trendOf(samples: readonly BerrySample[], quantity: RipeQuantity, now: string): Trend | undefined {
-  const points = samples.flatMap(s => s[quantity] === undefined ? [] : [[(Date.parse(s.at) - Date.parse(now)) / DAY, s[quantity]] as const]).sort((a, b) => a[0] - b[0])
+  const points = samples
+    .flatMap((s) => (s[quantity] === undefined ? [] : [[(Date.parse(s.at) - Date.parse(now)) / DAY, s[quantity]] as const]))
+    .sort((a, b) => a[0] - b[0])
   try {
     const line = straightLine(points)
     const ahead = Array.from({ length: LOOK_AHEAD_DAYS + 1 }, (_, day) => ({ day, ...bandAt(line, day, SAMPLE_NOISE[quantity]) }))
@@ -71,14 +88,18 @@ function trendOf(samples: readonly BerrySample[], quantity: RipeQuantity, now: s
 
 /** The first day at which the line, and each edge of its band, stands beyond a level. */
 function crossing(trend: Trend, kind: Crossing['kind'], level: number, direction: 'up' | 'down'): Crossing {
-  const beyond = (value: number) => direction === 'up' ? value >= level : value <= level
+  const beyond = (value: number) => (direction === 'up' ? value >= level : value <= level)
   const first = (of: (p: Trend['ahead'][number]) => number): number | undefined => {
-    const i = trend.ahead.findIndex(p => beyond(of(p)))
+    const i = trend.ahead.findIndex((p) => beyond(of(p)))
     if (i <= 0) return i === 0 ? 0 : undefined
     const [a, b] = [of(trend.ahead[i - 1]!), of(trend.ahead[i]!)]
     return i - 1 + (level - a) / (b - a)
   }
   const sign = direction === 'up' ? 1 : -1
-  const days = { day: first(p => p.value), earliest: first(p => p.value + sign * p.half), latest: first(p => p.value - sign * p.half) }
+  const days = {
+    day: first((p) => p.value),
+    earliest: first((p) => p.value + sign * p.half),
+    latest: first((p) => p.value - sign * p.half)
+  }
   return { quantity: trend.quantity, kind, level, ...Object.fromEntries(Object.entries(days).filter(([, d]) => d !== undefined)) }
 }

@@ -21,7 +21,12 @@ export function straightLine(points: readonly (readonly [number, number])[]): St
   const count = within('points', points.length, 2, 10_000)
   const meanX = points.reduce((sum, [x]) => sum + x, 0) / count
   const meanY = points.reduce((sum, [, y]) => sum + y, 0) / count
-  const spreadX = within('spreadX', points.reduce((sum, [x]) => sum + (x - meanX) ** 2, 0), 1e-9, Number.MAX_VALUE)
+  const spreadX = within(
+    'spreadX',
+    points.reduce((sum, [x]) => sum + (x - meanX) ** 2, 0),
+    1e-9,
+    Number.MAX_VALUE
+  )
   const slope = points.reduce((sum, [x, y]) => sum + (x - meanX) * (y - meanY), 0) / spreadX
   const intercept = meanY - slope * meanX
   const squares = points.reduce((sum, [x, y]) => sum + (y - intercept - slope * x) ** 2, 0)
@@ -43,6 +48,6 @@ const T_90_MANY = 1.31
 export function bandAt(line: StraightLine, x: number, noiseSd: number): { value: number, half: number } {
   const sd = Math.max(line.residualSd, noiseSd)
   // With a noise that is known, a line through two points has a band too; it counts as the widest of the table.
-  const t = line.count > 2 && line.residualSd > noiseSd ? T_90[line.count - 3] ?? T_90_MANY : T_90_MANY
+  const t = line.count > 2 && line.residualSd > noiseSd ? (T_90[line.count - 3] ?? T_90_MANY) : T_90_MANY
   return { value: line.intercept + line.slope * x, half: t * sd * Math.sqrt(1 + 1 / line.count + (x - line.meanX) ** 2 / line.spreadX) }
 }

@@ -58,7 +58,7 @@ export function trueExtractBrix(sg: number, abv: number): number {
  * @example residualSugar(1.010, 10) // about 31
  */
 export function residualSugar(sg: number, abv: number, sugarFreeGPerL = SUGAR_FREE_EXTRACT_G_PER_L): number {
-  const made = abv / 100 * ETHANOL_DENSITY * FERMENT_EXTRACT_PER_ETHANOL
+  const made = (abv / 100) * ETHANOL_DENSITY * FERMENT_EXTRACT_PER_ETHANOL
   return Math.max(0, sugarScales(trueExtractBrix(sg, abv), 'brix').sugarGPerL - sugarFreeGPerL - made)
 }
 
@@ -89,19 +89,19 @@ export function actualAlcohol(originalSg: number, currentSg: number): ActualAlco
   within('currentSg', currentSg, 0.97, originalSg)
   const p = brixFromSg(originalSg)
   const fall = originalSg - currentSg
-  const byExtract = (n: number) => (p - n) / (2.0665 - 0.010665 * p) * currentSg * WATER_20 / ETHANOL_DENSITY
-  const own = findRoot(abv => byExtract(realExtractPercent(currentSg, abv)) - abv, 0, 25, 1e-9)
+  const byExtract = (n: number) => (((p - n) / (2.0665 - 0.010665 * p)) * currentSg * WATER_20) / ETHANOL_DENSITY
+  const own = findRoot((abv) => byExtract(realExtractPercent(currentSg, abv)) - abv, 0, 25, 1e-9)
   return {
     balling: fall === 0 ? 0 : own.x,
     ballingShort: byExtract(0.1808 * p + 0.8192 * brixFromSg(currentSg)),
     factor131: fall * 131.25,
     factor129: fall * 129,
-    oechsle75: fall * 1000 / 7.5
+    oechsle75: (fall * 1000) / 7.5
   }
 }
 
 /** True extract as % of the mass of the wine itself, which is what the balance counts. */
 function realExtractPercent(sg: number, abv: number): number {
   const residueSg = sg - ethanolWaterDensity(abv) / WATER_20 + 1
-  return brixFromSg(Math.max(0.98, residueSg)) * residueSg / sg
+  return (brixFromSg(Math.max(0.98, residueSg)) * residueSg) / sg
 }

@@ -54,7 +54,10 @@ export function sucroseDensity(brix: number, celsius: number): number {
 /**
  * Density of ethanol and water at 20 °C, OIML R 22 (1975), the terms that remain at 20 °C; powers of the mass fraction 1…11.
  */
-const ETHANOL = [-192.9769495, 389.1238958, -1668.103923, 13522.15441, -88292.78388, 306287.4042, -613838.1234, 747017.2998, -547846.1354, 223446.0334, -39032.85426]
+const ETHANOL = [
+  -192.9769495, 389.1238958, -1668.103923, 13522.15441, -88292.78388, 306287.4042, -613838.1234, 747017.2998, -547846.1354, 223446.0334,
+  -39032.85426
+]
 const WATER_OIML = 998.20123
 /** Density of pure ethanol at 20 °C, kg/m³, OIML R 22. */
 export const ETHANOL_DENSITY = 789.24
@@ -77,7 +80,7 @@ function ethanolWaterByMass(p: number): number {
  * @example ethanolWaterDensity(12) // 982.24
  */
 export function ethanolWaterDensity(abv: number): number {
-  const ethanolKgPerM3 = within('abv', abv, 0, 25) / 100 * ETHANOL_DENSITY
+  const ethanolKgPerM3 = (within('abv', abv, 0, 25) / 100) * ETHANOL_DENSITY
   let rho = WATER_OIML
   for (let i = 0; i < 20; i++) {
     const next = ethanolWaterByMass(ethanolKgPerM3 / rho)

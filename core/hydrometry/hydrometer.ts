@@ -2,7 +2,7 @@ import { LimitError, findRoot, within } from '../units'
 import { sucroseDensity, waterDensity } from './density'
 import { type SugarScales, SG_MAX, SG_MIN, sgFromBrix, sugarScales } from './sugar-scales'
 
-/** Cubic expansion of the hydrometer's soda-lime glass, 1/K (OIML R 86 uses 25·10⁻⁶). */
+/** Cubic expansion of the hydrometer's soda-lime glass, 1/K (OIML R 44, alcohol hydrometers, uses 25·10⁻⁶; from memory). */
 const GLASS_EXPANSION = 25e-6
 
 export interface HydrometerReading extends SugarScales {
@@ -27,8 +27,8 @@ export function correctHydrometer(reading: number, scale: 'sg' | 'brix', sampleC
   within('sampleC', sampleC, 0, 60)
   within('calibrationC', calibrationC, 15, 25)
   const readSg = scale === 'sg' ? within('sg', reading, SG_MIN, SG_MAX) : sgFromBrix(within('brix', reading, -6, 45))
-  const density = readSg * waterDensity(calibrationC) / (1 + GLASS_EXPANSION * (sampleC - calibrationC))
-  const brix = findRoot(b => sucroseDensity(b, sampleC) - density, -8, 60, 1e-10)
+  const density = (readSg * waterDensity(calibrationC)) / (1 + GLASS_EXPANSION * (sampleC - calibrationC))
+  const brix = findRoot((b) => sucroseDensity(b, sampleC) - density, -8, 60, 1e-10)
   if (brix.status !== 'converged') throw new LimitError('reading', reading, scale === 'sg' ? SG_MIN : -6, scale === 'sg' ? SG_MAX : 45)
   const scales = sugarScales(sgFromBrix(within('brix', brix.x, -8, 50)), 'sg')
   return { ...scales, correctionSg: scales.sg - readSg }

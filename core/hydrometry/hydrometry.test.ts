@@ -1,29 +1,64 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { actualAlcohol, brixFromSg, correctHydrometer, correctRefractometer, ethanolWaterDensity, potentialAlcohol, residualSugar, sgFromBrix, sucroseDensity, sugarScales, trueExtractBrix, waterDensity } from '.'
+import {
+  actualAlcohol,
+  brixFromSg,
+  correctHydrometer,
+  correctRefractometer,
+  ethanolWaterDensity,
+  potentialAlcohol,
+  residualSugar,
+  sgFromBrix,
+  sucroseDensity,
+  sugarScales,
+  trueExtractBrix,
+  waterDensity
+} from '.'
 import { LimitError } from '../units'
 import { NBS_440 } from './sucrose-table.fixture'
 
 describe('sugar scales against the published table', () => {
   it.each(NBS_440)('%d °Brix is SG %d within 0.0002', (brix, sg) => expect(Math.abs(sgFromBrix(brix) - sg)).toBeLessThanOrEqual(0.0002))
   it('every scale comes back', () => {
-    fc.assert(fc.property(fc.double({ min: 0, max: 45, noNaN: true }), (brix) => {
-      const s = sugarScales(brix, 'brix')
-      return (['sg', 'baume', 'oechsle', 'kmw', 'sugarGPerL'] as const).every(scale => Math.abs(sugarScales(s[scale], scale).brix - brix) < 1e-5)
-    }))
+    fc.assert(
+      fc.property(fc.double({ min: 0, max: 45, noNaN: true }), (brix) => {
+        const s = sugarScales(brix, 'brix')
+        return (['sg', 'baume', 'oechsle', 'kmw', 'sugarGPerL'] as const).every(
+          (scale) => Math.abs(sugarScales(s[scale], scale).brix - brix) < 1e-5
+        )
+      })
+    )
   })
   it('Baumé is 145 − 145/SG, and 83 °Oechsle is about 17 KMW (Austrian must scale)', () => {
     expect(sugarScales(1.1, 'sg').baume).toBeCloseTo(13.1818, 4)
     expect(sugarScales(83, 'oechsle').kmw).toBeCloseTo(16.9, 1)
   })
-  it.each([['brix', 60], ['sg', 1.89], ['baume', 40], ['oechsle', 900], ['kmw', 90], ['sugarGPerL', -1], ['sg', Number.NaN]] as const)('%s %d is refused', (scale, value) => {
+  it.each([
+    ['brix', 60],
+    ['sg', 1.89],
+    ['baume', 40],
+    ['oechsle', 900],
+    ['kmw', 90],
+    ['sugarGPerL', -1],
+    ['sg', Number.NaN]
+  ] as const)('%s %d is refused', (scale, value) => {
     expect(() => sugarScales(value, scale)).toThrow(LimitError)
   })
 })
 
 describe('densities against published values', () => {
-  it.each([[4, 999.972], [20, 998.203], [30, 995.645]])('water at %d °C is %d kg/m³ (CRC Handbook, from memory)', (c, rho) => expect(waterDensity(c)).toBeCloseTo(rho, 1))
-  it.each([[10, 984.71], [12, 982.35], [20, 973.56]])('%d %% vol weighs %d kg/m³ at 20 °C (OIML alcoholometric tables, from memory)', (abv, rho) => expect(ethanolWaterDensity(abv)).toBeCloseTo(rho, 1))
+  it.each([
+    [4, 999.972],
+    [20, 998.203],
+    [30, 995.645]
+  ])('water at %d °C is %d kg/m³ (CRC Handbook, from memory)', (c, rho) => expect(waterDensity(c)).toBeCloseTo(rho, 1))
+  it.each([
+    [10, 984.71],
+    [12, 982.35],
+    [20, 973.56]
+  ])('%d %% vol weighs %d kg/m³ at 20 °C (OIML alcoholometric tables, from memory)', (abv, rho) =>
+    expect(ethanolWaterDensity(abv)).toBeCloseTo(rho, 1)
+  )
   it('20 °Brix at 30 °C is 1077.6 kg/m³ (ICUMSA SPS-4 table, from memory)', () => expect(sucroseDensity(20, 30)).toBeCloseTo(1077.6, 0))
 })
 
@@ -34,10 +69,17 @@ describe('a hydrometer away from its temperature', () => {
     expect(correctHydrometer(1.08, 'sg', 30, 20).correctionSg).toBeGreaterThan(0.002)
   })
   // The polynomial printed on many brewing sheets (Lyons, 1992; for 60 °F instruments), from memory: made for thin worts, so ±0.001.
-  it.each([[15.56, 0], [25, 0.0021], [30, 0.0034]])('a 60 °F instrument at %d °C wants %d', (celsius, correction) => {
+  it.each([
+    [15.56, 0],
+    [25, 0.0021],
+    [30, 0.0034]
+  ])('a 60 °F instrument at %d °C wants %d', (celsius, correction) => {
     expect(Math.abs(correctHydrometer(1.05, 'sg', celsius, 15.56).correctionSg - correction)).toBeLessThanOrEqual(0.001)
   })
-  it.each([[1.5, 20], [1.05, 95]])('SG %d at %d °C is refused', (sg, c) => expect(() => correctHydrometer(sg, 'sg', c, 20)).toThrow(LimitError))
+  it.each([
+    [1.5, 20],
+    [1.05, 95]
+  ])('SG %d at %d °C is refused', (sg, c) => expect(() => correctHydrometer(sg, 'sg', c, 20)).toThrow(LimitError))
 })
 
 describe('a refractometer with alcohol in the sample', () => {
@@ -57,21 +99,25 @@ describe('a refractometer with alcohol in the sample', () => {
 
 describe('alcohol', () => {
   it('Balling lies between the schools that people use, and near his own short cut', () => {
-    fc.assert(fc.property(fc.double({ min: 1.06, max: 1.12, noNaN: true }), fc.double({ min: 0.992, max: 1.02, noNaN: true }), (og, fg) => {
-      const a = actualAlcohol(og, fg)
-      return Math.abs(a.balling - a.ballingShort) < 0.35 && a.balling > a.factor129 - 0.6 && a.balling < a.oechsle75 + 1
-    }))
+    fc.assert(
+      fc.property(fc.double({ min: 1.06, max: 1.12, noNaN: true }), fc.double({ min: 0.992, max: 1.02, noNaN: true }), (og, fg) => {
+        const a = actualAlcohol(og, fg)
+        return Math.abs(a.balling - a.ballingShort) < 0.35 && a.balling > a.factor129 - 0.6 && a.balling < a.oechsle75 + 1
+      })
+    )
   })
   it('Balling’s balance worked by hand: 12 % extract down to 4.5 % real is 3.87 % by mass, 4.95 % vol', () => {
     // A = (12 − 4.5)/(2.0665 − 0.010665·12) = 3.869; real 4.5 is apparent (4.5 − 0.1808·12)/0.8192 = 2.845 °P.
     const a = actualAlcohol(sgFromBrix(12), sgFromBrix(2.845))
-    expect(a.ballingShort).toBeCloseTo(3.869 * sgFromBrix(2.845) * 998.2 / 789.24, 2)
+    expect(a.ballingShort).toBeCloseTo((3.869 * sgFromBrix(2.845) * 998.2) / 789.24, 2)
     expect(Math.abs(a.balling - a.ballingShort)).toBeLessThan(0.2)
   })
-  it('the factors are what they say', () => expect(actualAlcohol(1.09, 0.996)).toMatchObject({ factor131: (1.09 - 0.996) * 131.25, factor129: (1.09 - 0.996) * 129 }))
+  it('the factors are what they say', () =>
+    expect(actualAlcohol(1.09, 0.996)).toMatchObject({ factor131: (1.09 - 0.996) * 131.25, factor129: (1.09 - 0.996) * 129 }))
   it('nothing fermented is no alcohol', () => expect(actualAlcohol(1.09, 1.09).balling).toBe(0))
   it('a rise is refused', () => expect(() => actualAlcohol(1.05, 1.06)).toThrow(LimitError))
-  it('20 °Brix could become 11.4 % vol by 16.83 g/L (OIV-MA-AS2-02 gives 11.4, from memory)', () => expect(potentialAlcohol(20).abv).toBeCloseTo(11.4, 1))
+  it('20 °Brix could become 11.4 % vol by 16.83 g/L (OIV-MA-AS2-02 gives 11.4, from memory)', () =>
+    expect(potentialAlcohol(20).abv).toBeCloseTo(11.4, 1))
   it('a dry wine’s true extract is what is not sugar; apparent extract is below zero', () => {
     expect(trueExtractBrix(0.994, 13)).toBeGreaterThan(2)
     expect(brixFromSg(0.994)).toBeLessThan(0)

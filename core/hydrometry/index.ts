@@ -1,5 +1,13 @@
 export { ETHANOL_DENSITY, ethanolWaterDensity, sucroseDensity, waterDensity } from './density'
-export { FERMENT_EXTRACT_PER_ETHANOL, SG_MAX, SG_MIN, SUGAR_FREE_EXTRACT_G_PER_L, brixFromSg, sgFromBrix, sugarScales } from './sugar-scales'
+export {
+  FERMENT_EXTRACT_PER_ETHANOL,
+  SG_MAX,
+  SG_MIN,
+  SUGAR_FREE_EXTRACT_G_PER_L,
+  brixFromSg,
+  sgFromBrix,
+  sugarScales
+} from './sugar-scales'
 export type { SugarScale, SugarScales } from './sugar-scales'
 export { correctHydrometer } from './hydrometer'
 export type { HydrometerReading } from './hydrometer'

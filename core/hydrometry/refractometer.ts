@@ -33,7 +33,8 @@ export function correctRefractometer(originalBrix: number, currentBrix: number, 
   if (i - f < NO_ALCOHOL_FALL) return { ...sugarScales(f, 'brix'), fit: 'no alcohol', uncertaintySg: 0.001 }
   const novotny = 1.335e-5 * i * i - 3.239e-5 * i * f + 2.916e-5 * f * f - 2.421e-3 * i + 6.219e-3 * f + 1
   const terrill = 1 - 0.0044993 * i + 0.011774 * f + 0.00027581 * i * i - 0.0012717 * f * f - 0.00000728 * i ** 3 + 0.000063293 * f ** 3
-  const bonham = 1.001843 - 0.002318474 * i - 0.000007775 * i * i - 0.000000034 * i ** 3 + 0.00574 * f + 0.00003344 * f * f + 0.000000086 * f ** 3
+  const bonham =
+    1.001843 - 0.002318474 * i - 0.000007775 * i * i - 0.000000034 * i ** 3 + 0.00574 * f + 0.00003344 * f * f + 0.000000086 * f ** 3
   const sg = Math.min(novotny, sugarScales(f, 'brix').sg)
   return {
     ...sugarScales(within('currentBrix', sg, 0.97, 1.22), 'sg'),

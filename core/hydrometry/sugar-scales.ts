@@ -36,10 +36,13 @@ export function sgFromBrix(brix: number): number {
   return sucroseDensity(within('brix', brix, -8, 50), 20) / WATER_20
 }
 
-/** SG 20/20 to °Brix; below 1.000 the apparent, negative Brix. @param sg 0.970 to 1.220 @throws LimitError @example brixFromSg(1.083) // 20.03 */
+/**
+ * SG 20/20 to °Brix; below 1.000 the apparent, negative Brix. @param sg 0.970 to 1.220 @throws LimitError @example brixFromSg(1.083)
+ * // 20.03
+ */
 export function brixFromSg(sg: number): number {
   within('sg', sg, SG_MIN, SG_MAX)
-  return findRoot(b => sucroseDensity(b, 20) / WATER_20 - sg, -8, 50, 1e-10).x
+  return findRoot((b) => sucroseDensity(b, 20) / WATER_20 - sg, -8, 50, 1e-10).x
 }
 
 /**
@@ -56,7 +59,7 @@ export function sugarScales(value: number, scale: SugarScale): SugarScales {
   const sg = sgOf(value, scale)
   const brix = scale === 'brix' || scale === 'plato' ? value : brixFromSg(sg)
   const oechsle = (sg - 1) * 1000
-  const sugarGPerL = Math.max(0, brix) / 100 * sg * WATER_20
+  const sugarGPerL = (Math.max(0, brix) / 100) * sg * WATER_20
   return {
     sg,
     brix,
@@ -71,14 +74,20 @@ export function sugarScales(value: number, scale: SugarScale): SugarScales {
 
 function sgOf(value: number, scale: SugarScale): number {
   switch (scale) {
-    case 'sg': return within('sg', value, SG_MIN, SG_MAX)
-    case 'brix': case 'plato': return sgFromBrix(value)
-    case 'baume': return 145 / (145 - within('baume', value, -4, 26))
-    case 'oechsle': return 1 + within('oechsle', value, -30, 220) / 1000
-    case 'kmw': return 1 + within('kmw', value, -6, 40) * (0.022 * value + 4.54) / 1000
+    case 'sg':
+      return within('sg', value, SG_MIN, SG_MAX)
+    case 'brix':
+    case 'plato':
+      return sgFromBrix(value)
+    case 'baume':
+      return 145 / (145 - within('baume', value, -4, 26))
+    case 'oechsle':
+      return 1 + within('oechsle', value, -30, 220) / 1000
+    case 'kmw':
+      return 1 + (within('kmw', value, -6, 40) * (0.022 * value + 4.54)) / 1000
     case 'sugarGPerL': {
       within('sugarGPerL', value, 0, 600)
-      return sgFromBrix(findRoot(b => b / 100 * sucroseDensity(b, 20) - value, 0, 50, 1e-10).x)
+      return sgFromBrix(findRoot((b) => (b / 100) * sucroseDensity(b, 20) - value, 0, 50, 1e-10).x)
     }
   }
 }

@@ -1,4 +1,13 @@
-import { ETHANOL_DENSITY, FERMENT_EXTRACT_PER_ETHANOL, SUGAR_FREE_EXTRACT_G_PER_L, ethanolWaterDensity, sgFromBrix, sucroseDensity, sugarScales, waterDensity } from '../hydrometry'
+import {
+  ETHANOL_DENSITY,
+  FERMENT_EXTRACT_PER_ETHANOL,
+  SUGAR_FREE_EXTRACT_G_PER_L,
+  ethanolWaterDensity,
+  sgFromBrix,
+  sucroseDensity,
+  sugarScales,
+  waterDensity
+} from '../hydrometry'
 import { findRoot } from '../units'
 import type { Balance } from './state'
 
@@ -12,7 +21,7 @@ export function balanceOfMust(sg: number): Balance {
   return { extractGPerL, ethanolGPerL: 0, sugarFreeGPerL: Math.min(extractGPerL, SUGAR_FREE_EXTRACT_G_PER_L) }
 }
 
-export const abvOf = (balance: Balance): number => Math.max(0, balance.ethanolGPerL) / ETHANOL_DENSITY * 100
+export const abvOf = (balance: Balance): number => (Math.max(0, balance.ethanolGPerL) / ETHANOL_DENSITY) * 100
 
 /** Sugar left, g/L. */
 export const sugarOf = (balance: Balance): number =>
@@ -23,7 +32,10 @@ export function sgOf(balance: Balance): number {
   return sgOfExtract(balance.extractGPerL) + ethanolWaterDensity(Math.min(25, abvOf(balance))) / WATER_20 - 1
 }
 
-/** SG by gram of sucrose in a litre, −60 to 620: a ledger asks thousands of times, and between two grams a straight line errs by under 1e-8. */
+/**
+ * SG by gram of sucrose in a litre, −60 to 620: a ledger asks thousands of times, and between two grams a straight line errs by under
+ * 1e-8.
+ */
 const LOWEST_G = -60
 const HIGHEST_G = 620
 let table: Float64Array | undefined
@@ -31,7 +43,7 @@ let table: Float64Array | undefined
 function buildTable(): Float64Array {
   return Float64Array.from({ length: HIGHEST_G - LOWEST_G + 1 }, (_, i) => {
     const gPerL = LOWEST_G + i
-    return sgFromBrix(Math.min(50, findRoot(b => b / 100 * sucroseDensity(b, 20) - gPerL, -8, 60, 1e-10).x))
+    return sgFromBrix(Math.min(50, findRoot((b) => (b / 100) * sucroseDensity(b, 20) - gPerL, -8, 60, 1e-10).x))
   })
 }
 
@@ -50,19 +62,27 @@ function sgOfExtract(gPerL: number): number {
  */
 export function fermentedTo(before: Balance, sg: number): { balance: Balance, riseSg: number } {
   const riseSg = sg - sgOf(before)
-  const after = (consumed: number): Balance => ({ ...before, extractGPerL: before.extractGPerL - consumed, ethanolGPerL: before.ethanolGPerL + consumed / EXTRACT_PER_ETHANOL })
+  const after = (consumed: number): Balance => ({
+    ...before,
+    extractGPerL: before.extractGPerL - consumed,
+    ethanolGPerL: before.ethanolGPerL + consumed / EXTRACT_PER_ETHANOL
+  })
   if (riseSg >= 0) {
-    const fitted = findRoot(e => sgOf({ ...before, extractGPerL: e }) - sg, 0, 600, 1e-7)
+    const fitted = findRoot((e) => sgOf({ ...before, extractGPerL: e }) - sg, 0, 600, 1e-7)
     return { balance: { ...before, extractGPerL: fitted.x }, riseSg }
   }
-  const consumed = findRoot(x => sgOf(after(x)) - sg, 0, before.extractGPerL, 1e-7)
+  const consumed = findRoot((x) => sgOf(after(x)) - sg, 0, before.extractGPerL, 1e-7)
   return { balance: after(consumed.x), riseSg: 0 }
 }
 
 /** A balance thinned or mixed: `share` of this one and the rest of the other. */
 export function mixBalance(a: Balance, b: Balance, share: number): Balance {
   const mix = (x: number, y: number) => x * share + y * (1 - share)
-  return { extractGPerL: mix(a.extractGPerL, b.extractGPerL), ethanolGPerL: mix(a.ethanolGPerL, b.ethanolGPerL), sugarFreeGPerL: mix(a.sugarFreeGPerL, b.sugarFreeGPerL) }
+  return {
+    extractGPerL: mix(a.extractGPerL, b.extractGPerL),
+    ethanolGPerL: mix(a.ethanolGPerL, b.ethanolGPerL),
+    sugarFreeGPerL: mix(a.sugarFreeGPerL, b.sugarFreeGPerL)
+  }
 }
 
 export const NOTHING: Balance = { extractGPerL: 0, ethanolGPerL: 0, sugarFreeGPerL: 0 }

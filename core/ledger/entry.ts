@@ -1,5 +1,13 @@
 import type { z } from 'zod'
-import type { cellarFileSchema, entrySchema, factSchema, packetStepSchema, readingQuantitySchema, streamSchema, styleSchema } from './schema'
+import type {
+  cellarFileSchema,
+  entrySchema,
+  factSchema,
+  packetStepSchema,
+  readingQuantitySchema,
+  streamSchema,
+  styleSchema
+} from './schema'
 
 /** One line of the ledger. */
 export type Entry = z.infer<typeof entrySchema>

@@ -1,15 +1,43 @@
 export type { CellarFile, Draft, Entry, EntryOf, Fact, PacketStep, ReadingQuantity, Stream, Style } from './entry'
-export { inOrder, standingFacts } from './corrections'
+export { inOrder, standing, standingFacts } from './corrections'
 export type { StandingFact } from './corrections'
-export { appendToCellar, foldCellar } from './fold'
-export { DRY_SG, gravityOf } from './fold-reading'
+export { applyFact, touchedBy } from './entries/kinds'
+export type { EntryKind, Touched } from './entries/kind'
+export { DRY_SG, gravityOf } from './entries/reading'
+export { ALCOHOLIC, HELD_L, isFermenting, isHeld, isMust, isOver, isWine, standingOf } from './facets'
+export type { Alcoholic, Standing } from './facets'
+export { foldCellar } from './fold/fold-cellar'
+export { extend, historyOf, propose } from './fold/history'
+export type { History } from './fold/history'
 export { freeSo2At } from './free-so2'
 export { checkAgainst, trueValue } from './instrument-check'
 export type { Standard } from './instrument-check'
 export { abvOf, balanceOfMust, fermentedTo, sgOf, sugarOf } from './balance'
-export type { Balance, BlockState, CellarState, Figure, InstrumentState, LedgerProblem, LotState, Package, Point, Source, Stage, StagedAddition, Stock, VesselState } from './state'
+export type {
+  Balance,
+  BlockState,
+  CellarState,
+  Figure,
+  InstrumentState,
+  LedgerProblem,
+  LotState,
+  Package,
+  Point,
+  Source,
+  StagedAddition,
+  EndedTask,
+  Stock,
+  VesselState
+} from './state'
+export { emptyCellar } from './state'
+export { MALIC_END, malolacticOf, planOf, usualPlan } from './plan'
+export type { LotPlan, Malolactic } from './plan'
 export { readQuickLine } from './quick-line'
 export type { QuickContext, QuickLine, QuickReading } from './quick-line'
-export { refusalOf } from './refuse'
 export { restatedBy } from './restate'
 export type { RestatedFigure, RestatedReading, Restatement, RestedAddition } from './restate'
+export { upcast, upcastEntry } from './upcast'
+export type { RawCellar } from './upcast'
+export { lotAt } from './view'
+export type { LotView } from './view'
+export { CELLAR_FORMAT, CELLAR_VERSION } from './format'

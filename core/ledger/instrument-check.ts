@@ -3,14 +3,18 @@ import type { EntryOf } from './entry'
 import type { InstrumentState } from './state'
 
 /** A known value, and what the instrument showed for it. */
-export interface Standard { known: number, shown: number }
+export interface Standard {
+  known: number
+  shown: number
+}
 
 /** A meter whose slope is further from one wants a new probe, not arithmetic: common practice, no source. */
 const SLOPE = { min: 0.8, max: 1.2 } as const
 
 /**
  * Offset and slope from one or two standards: shown = slope × true + offset. One standard gives an offset only.
- * @param standards one, or two that differ (distilled water and a known sugar, two buffers, ice and boiling water), in the instrument's unit
+ * @param standards one, or two that differ (distilled water and a known sugar, two buffers, ice and boiling water), in the
+ * instrument's unit
  * @returns the offset, and the slope when two were given
  * @throws LimitError when the slope is no instrument's any more, or the two standards are one
  * @example checkAgainst([{ known: 4.01, shown: 4.05 }, { known: 7, shown: 6.94 }]) // slope 0.967, offset 0.174
@@ -40,7 +44,7 @@ export function trueValue(instrument: InstrumentState | undefined, shown: number
 }
 
 function standingCheck(instrument: InstrumentState, at: string): EntryOf<'instrument-checked'> | undefined {
-  const next = instrument.checks.find(check => check.at >= at)
+  const next = instrument.checks.find((check) => check.at >= at)
   if (next) return next
   const last = instrument.checks.at(-1)
   return last?.adjusted ? undefined : last

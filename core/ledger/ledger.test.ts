@@ -8,11 +8,34 @@ import { entrySchema } from './schema'
 
 let count = 0
 const at = (day: number, hour = 12): string => new Date(Date.UTC(2026, 8, 1 + day, hour)).toISOString()
-const entry = (when: string, draft: Draft<Fact>): Entry => entrySchema.parse({ id: `entry-${String(++count).padStart(4, '0')}`, device: 'test', at: when, written: when, ...draft })
-const strike = (target: Entry, when = at(90)): Entry => entrySchema.parse({ id: `entry-${String(++count).padStart(4, '0')}`, device: 'test', at: when, written: when, type: 'correction', targetId: target.id, reason: 'mistyped', replacement: null })
+const entry = (when: string, draft: Draft<Fact>): Entry =>
+  entrySchema.parse({ id: `entry-${String(++count).padStart(4, '0')}`, device: 'test', at: when, written: when, ...draft })
+const strike = (target: Entry, when = at(90)): Entry =>
+  entrySchema.parse({
+    id: `entry-${String(++count).padStart(4, '0')}`,
+    device: 'test',
+    at: when,
+    written: when,
+    type: 'correction',
+    targetId: target.id,
+    reason: 'mistyped',
+    replacement: null
+  })
 const lotId = 'lot-0001'
-const started = (volumeL = 40, extra: Partial<Extract<Fact, { type: 'lot-started' }>> = {}) => entry(at(0), { type: 'lot-started', lotId, name: 'Grenache', stream: 'fresh', style: 'red', varieties: [], volumeL, volumeIs: 'measured', ...extra })
-const reading = (day: number, quantity: Extract<Fact, { type: 'reading' }>['quantity'], value: number, extra = {}) => entry(at(day), { type: 'reading', lotId, quantity, typed: String(value), value, ...extra })
+const started = (volumeL = 40, extra: Partial<Extract<Fact, { type: 'lot-started' }>> = {}) =>
+  entry(at(0), {
+    type: 'lot-started',
+    lotId,
+    name: 'Grenache',
+    stream: 'fresh',
+    style: 'red',
+    varieties: [],
+    volumeL,
+    volumeIs: 'measured',
+    ...extra
+  })
+const reading = (day: number, quantity: Extract<Fact, { type: 'reading' }>['quantity'], value: number, extra = {}) =>
+  entry(at(day), { type: 'reading', lotId, quantity, typed: String(value), value, ...extra })
 const lotOf = (entries: Entry[]) => foldCellar(entries).lots.get(lotId)!
 
 describe('a lot as its ledger tells it', () => {
@@ -21,20 +44,27 @@ describe('a lot as its ledger tells it', () => {
     expect(lot.sg?.value).toBeCloseTo(correctHydrometer(1.089, 'sg', 8, 20).sg, 9)
   })
   it('sulphite raises the estimate by what does not bind, by what went in and not by the plan', () => {
-    const lot = lotOf([started(40), entry(at(1), { type: 'addition', lotId, material: 'potassium-metabisulphite', unit: 'g', planned: 5, actual: 4, so2Share: 0.576 })])
+    const lot = lotOf([
+      started(40),
+      entry(at(1), { type: 'addition', lotId, material: 'potassium-metabisulphite', unit: 'g', planned: 5, actual: 4, so2Share: 0.576 })
+    ])
     expect(lot.totalSo2?.value).toBeCloseTo(57.6, 6)
     expect(lot.freeSo2).toMatchObject({ origin: 'estimated' })
     expect(lot.freeSo2?.value).toBeCloseTo(57.6 * (1 - TYPICAL_BOUND_SHARE), 6)
   })
   it('a measurement beats the estimate', () => {
-    const lot = lotOf([started(40), entry(at(1), { type: 'addition', lotId, material: 'potassium-metabisulphite', unit: 'g', actual: 4, so2Share: 0.576 }), reading(2, 'freeSo2', 22)])
+    const lot = lotOf([
+      started(40),
+      entry(at(1), { type: 'addition', lotId, material: 'potassium-metabisulphite', unit: 'g', actual: 4, so2Share: 0.576 }),
+      reading(2, 'freeSo2', 22)
+    ])
     expect(lot.freeSo2).toMatchObject({ value: 22, origin: 'measured' })
   })
   it('goes from must to fermenting to wine by its gravity', () => {
     const history = [started(), reading(0, 'sg', 1.095)]
-    expect(lotOf(history).stage).toBe('must')
-    expect(lotOf([...history, reading(3, 'sg', 1.06)]).stage).toBe('fermenting')
-    expect(lotOf([...history, reading(3, 'sg', 1.06), reading(9, 'sg', 0.995)]).stage).toBe('wine')
+    expect(lotOf(history).alcoholic).toBe('none')
+    expect(lotOf([...history, reading(3, 'sg', 1.06)]).alcoholic).toBe('active')
+    expect(lotOf([...history, reading(3, 'sg', 1.06), reading(9, 'sg', 0.995)]).alcoholic).toBe('dry')
   })
   it('a check found later restates the readings since the last one and leaves what was typed', () => {
     const meter = entry(at(0), { type: 'instrument-added', instrumentId: 'inst-0001', name: 'Meter', kind: 'ph-meter' })
@@ -47,23 +77,57 @@ describe('a lot as its ledger tells it', () => {
   })
   it('a check in two buffers corrects by slope and offset', () => {
     // The line through (4.01, 4.05) and (7.00, 6.94); a reading of 3.60 lies at 4.01 − 0.45 × 2.99/2.89.
-    const found = checkAgainst([{ known: 4.01, shown: 4.05 }, { known: 7, shown: 6.94 }])
+    const found = checkAgainst([
+      { known: 4.01, shown: 4.05 },
+      { known: 7, shown: 6.94 }
+    ])
     const meter = entry(at(0), { type: 'instrument-added', instrumentId: 'inst-0001', name: 'Meter', kind: 'ph-meter' })
     const check = entry(at(5), { type: 'instrument-checked', instrumentId: 'inst-0001', adjusted: false, ...found })
-    for (const day of [1, 6]) expect(lotOf([started(), meter, check, reading(day, 'ph', 3.6, { instrumentId: 'inst-0001' })]).ph?.value).toBeCloseTo(4.01 - 0.45 * 2.99 / 2.89, 6)
-    expect(() => checkAgainst([{ known: 4.01, shown: 4.05 }, { known: 4.01, shown: 4.1 }])).toThrow(LimitError)
-    expect(() => checkAgainst([{ known: 4.01, shown: 4.05 }, { known: 7, shown: 6.2 }])).toThrow(LimitError)
+    for (const day of [1, 6])
+      expect(lotOf([started(), meter, check, reading(day, 'ph', 3.6, { instrumentId: 'inst-0001' })]).ph?.value).toBeCloseTo(
+        4.01 - (0.45 * 2.99) / 2.89,
+        6
+      )
+    expect(() =>
+      checkAgainst([
+        { known: 4.01, shown: 4.05 },
+        { known: 4.01, shown: 4.1 }
+      ])
+    ).toThrow(LimitError)
+    expect(() =>
+      checkAgainst([
+        { known: 4.01, shown: 4.05 },
+        { known: 7, shown: 6.2 }
+      ])
+    ).toThrow(LimitError)
   })
   it('nutrient given is summed as nitrogen and thinned by water; rehydration nutrient does not count', () => {
-    const feed = (day: number, material: string, grams: number) => entry(at(day), { type: 'addition', lotId, material, unit: 'g', actual: grams })
+    const feed = (day: number, material: string, grams: number) =>
+      entry(at(day), { type: 'addition', lotId, material, unit: 'g', actual: grams })
     const fed = lotOf([started(40), feed(1, 'complex-nutrient', 12), feed(2, 'ammonium-phosphate', 4), feed(2, 'rehydration-nutrient', 12)])
     // 12 g at 100 mg N/g and 4 g at 28.014/132.06 in 40 L.
-    expect(fed.nitrogenGiven?.value).toBeCloseTo((1200 + 4000 * 28.014 / 132.06) / 40, 6)
-    const thinned = lotOf([started(40), feed(1, 'complex-nutrient', 12), entry(at(3), { type: 'addition', lotId, material: 'water', unit: 'L', actual: 10 })])
+    expect(fed.nitrogenGiven?.value).toBeCloseTo((1200 + (4000 * 28.014) / 132.06) / 40, 6)
+    const thinned = lotOf([
+      started(40),
+      feed(1, 'complex-nutrient', 12),
+      entry(at(3), { type: 'addition', lotId, material: 'water', unit: 'L', actual: 10 })
+    ])
     expect(thinned.nitrogenGiven?.value).toBeCloseTo(1200 / 50, 6)
     // 40 L with 30 mg/L and 20 L with none, then with 60.
-    const other = (day: number, material?: string) => [entry(at(0), { type: 'lot-started', lotId: 'lot-0002', name: 'B', stream: 'juice', style: 'red', varieties: [], volumeL: 20, volumeIs: 'measured' }), ...material ? [entry(at(day), { type: 'addition', lotId: 'lot-0002', material, unit: 'g', actual: 12 })] : [],
-      entry(at(5), { type: 'transfer', purpose: 'blend', from: { lotId: 'lot-0002' }, to: { lotId }, outL: 20, inL: 20 })]
+    const other = (day: number, material?: string) => [
+      entry(at(0), {
+        type: 'lot-started',
+        lotId: 'lot-0002',
+        name: 'B',
+        stream: 'juice',
+        style: 'red',
+        varieties: [],
+        volumeL: 20,
+        volumeIs: 'measured'
+      }),
+      ...(material ? [entry(at(day), { type: 'addition', lotId: 'lot-0002', material, unit: 'g', actual: 12 })] : []),
+      entry(at(5), { type: 'transfer', purpose: 'blend', from: { lotId: 'lot-0002' }, to: { lotId }, outL: 20, inL: 20 })
+    ]
     expect(lotOf([started(40), feed(1, 'complex-nutrient', 12), ...other(1)]).nitrogenGiven?.value).toBeCloseTo(20, 6)
     expect(lotOf([started(40), feed(1, 'complex-nutrient', 12), ...other(1, 'complex-nutrient')]).nitrogenGiven?.value).toBeCloseTo(40, 6)
     expect(lotOf([started(40), ...other(1, 'complex-nutrient')]).nitrogenGiven?.value).toBeCloseTo(20, 6)
@@ -75,11 +139,21 @@ describe('corrections', () => {
     const wrong = reading(1, 'ph', 3.9)
     const entries = [started(), reading(0, 'ph', 3.5), wrong]
     expect(lotOf([...entries, strike(wrong)])).toEqual(lotOf(entries.slice(0, 2)))
-    expect(standingFacts([...entries, strike(wrong)]).find(f => f.fact.id === wrong.id)?.struck).toBe(true)
+    expect(standingFacts([...entries, strike(wrong)]).find((f) => f.fact.id === wrong.id)?.struck).toBe(true)
   })
   it('the last correction wins, whatever order they arrive in', () => {
     const wrong = reading(1, 'ph', 3.9)
-    const fix = (value: number, day: number): Entry => entrySchema.parse({ id: `correction-${day}`, device: 'test', at: at(day), written: at(day), type: 'correction', targetId: wrong.id, reason: 'misread', replacement: { ...wrong, value, typed: String(value) } })
+    const fix = (value: number, day: number): Entry =>
+      entrySchema.parse({
+        id: `correction-${day}`,
+        device: 'test',
+        at: at(day),
+        written: at(day),
+        type: 'correction',
+        targetId: wrong.id,
+        reason: 'misread',
+        replacement: { ...wrong, value, typed: String(value) }
+      })
     const all = [started(), wrong, fix(3.7, 2), fix(3.6, 3)]
     expect(lotOf(all).ph?.value).toBe(3.6)
     expect(lotOf([...all].reverse()).ph?.value).toBe(3.6)
@@ -87,12 +161,27 @@ describe('corrections', () => {
 })
 
 describe('vessels and transfers', () => {
-  const vessel = (n: number, capacityL: number) => entry(at(0), { type: 'vessel-added', vesselId: `vessel-${n}`, name: `V${n}`, kind: 'demijohn', capacityL })
-  const move = (day: number, fromV: string | undefined, toV: string, outL: number, inL: number) => entry(at(day), { type: 'transfer', purpose: 'rack', from: { lotId, ...(fromV && { vesselId: fromV }) }, to: { lotId, vesselId: toV }, outL, inL })
+  const vessel = (n: number, capacityL: number) =>
+    entry(at(0), { type: 'vessel-added', vesselId: `vessel-${n}`, name: `V${n}`, kind: 'demijohn', capacityL })
+  const move = (day: number, fromV: string | undefined, toV: string, outL: number, inL: number) =>
+    entry(at(day), {
+      type: 'transfer',
+      purpose: 'rack',
+      from: { lotId, ...(fromV && { vesselId: fromV }) },
+      to: { lotId, vesselId: toV },
+      outL,
+      inL
+    })
   it('what leaves arrives, less the lees', () => {
-    const cellar = foldCellar([vessel(1, 30), vessel(2, 20), started(40), move(1, undefined, 'vessel-1', 28, 27), move(1, undefined, 'vessel-2', 12, 11.5)])
+    const cellar = foldCellar([
+      vessel(1, 30),
+      vessel(2, 20),
+      started(40),
+      move(1, undefined, 'vessel-1', 28, 27),
+      move(1, undefined, 'vessel-2', 12, 11.5)
+    ])
     expect(cellar.lots.get(lotId)?.volume.value).toBeCloseTo(38.5, 9)
-    expect([...cellar.vessels.values()].map(v => v.litres)).toEqual([27, 11.5])
+    expect([...cellar.vessels.values()].map((v) => v.litres)).toEqual([27, 11.5])
   })
   it.each([
     ['more out than is in', [move(1, undefined, 'vessel-1', 99, 99)], 'more-out-than-in'],
@@ -100,67 +189,139 @@ describe('vessels and transfers', () => {
     ['too much for the vessel', [move(1, undefined, 'vessel-1', 35, 35)], 'overfull'],
     ['a lot that is not there', [entry(at(1), { type: 'observation', lotId: 'lot-other', what: 'note', text: 'x' })], 'unknown-lot']
   ])('%s is reported', (_name, moves, code) => {
-    expect(foldCellar([vessel(1, 30), started(40), ...moves]).problems.map(p => p.code)).toContain(code)
+    expect(foldCellar([vessel(1, 30), started(40), ...moves]).problems.map((p) => p.code)).toContain(code)
   })
 })
 
 describe('laws of the ledger', () => {
-  const history = fc.array(fc.record({ day: fc.integer({ min: 0, max: 60 }), kind: fc.constantFrom('sg', 'ph', 'freeSo2', 'sulphite', 'note', 'stock', 'stage', 'sample', 'work'), value: fc.double({ min: 0, max: 1, noNaN: true }) }), { maxLength: 30 })
-    .map(items => [started(), entry(at(0), { type: 'block-added' as const, blockId: 'block-laws', name: 'B', style: 'red' as const }), ...items.map(({ day, kind, value }) => kind === 'sulphite'
-      ? entry(at(day), { type: 'addition' as const, lotId, material: 'potassium-metabisulphite', unit: 'g' as const, actual: value * 5, so2Share: 0.576 })
-      : kind === 'stock' ? entry(at(day), { type: 'supply-stocked' as const, supplyId: `pack-${day}-${Math.round(value * 1e6)}-x`, material: 'tartaric', unit: 'g' as const, amount: 1 + value * 100, ...(value > 0.5 && { opened: '2026-08-01' }) })
-        : kind === 'stage' ? entry(at(day), { type: 'addition' as const, lotId, material: 'tartaric', unit: 'g' as const, actual: value * 30, stage: { number: value > 0.5 ? 1 : 2, of: 2 } })
-          : kind === 'sample' ? entry(at(day), { type: 'block-sampled' as const, blockId: 'block-laws', brix: value * 25 })
-            : kind === 'work' ? entry(at(day), { type: 'operation' as const, lotId, what: 'settle' as const })
-              : kind === 'note' ? entry(at(day), { type: 'observation' as const, lotId, what: 'note' as const, text: 'x' })
-                : reading(day, kind as 'ph', kind === 'sg' ? 0.99 + value * 0.11 : kind === 'ph' ? 3 + value : value * 50))])
+  const history = fc
+    .array(
+      fc.record({
+        day: fc.integer({ min: 0, max: 60 }),
+        kind: fc.constantFrom('sg', 'ph', 'freeSo2', 'sulphite', 'note', 'stock', 'stage', 'sample', 'work'),
+        value: fc.double({ min: 0, max: 1, noNaN: true })
+      }),
+      { maxLength: 30 }
+    )
+    .map((items) => [
+      started(),
+      entry(at(0), { type: 'block-added' as const, blockId: 'block-laws', name: 'B', style: 'red' as const }),
+      ...items.map(({ day, kind, value }) =>
+        kind === 'sulphite'
+          ? entry(at(day), {
+              type: 'addition' as const,
+              lotId,
+              material: 'potassium-metabisulphite',
+              unit: 'g' as const,
+              actual: value * 5,
+              so2Share: 0.576
+            })
+          : kind === 'stock'
+            ? entry(at(day), {
+                type: 'supply-stocked' as const,
+                supplyId: `pack-${day}-${Math.round(value * 1e6)}-x`,
+                material: 'tartaric',
+                unit: 'g' as const,
+                amount: 1 + value * 100,
+                ...(value > 0.5 && { opened: '2026-08-01' })
+              })
+            : kind === 'stage'
+              ? entry(at(day), {
+                  type: 'addition' as const,
+                  lotId,
+                  material: 'tartaric',
+                  unit: 'g' as const,
+                  actual: value * 30,
+                  stage: { number: value > 0.5 ? 1 : 2, of: 2 }
+                })
+              : kind === 'sample'
+                ? entry(at(day), { type: 'block-sampled' as const, blockId: 'block-laws', brix: value * 25 })
+                : kind === 'work'
+                  ? entry(at(day), { type: 'operation' as const, lotId, what: 'settle' as const })
+                  : kind === 'note'
+                    ? entry(at(day), { type: 'observation' as const, lotId, what: 'note' as const, text: 'x' })
+                    : reading(day, kind as 'ph', kind === 'sg' ? 0.99 + value * 0.11 : kind === 'ph' ? 3 + value : value * 50)
+      )
+    ])
   it('the order of arrival never matters, not even for entries of the same instant', () => {
-    fc.assert(fc.property(history, fc.infiniteStream(fc.nat()), (entries, chance) => {
-      const shuffled = entries.map(e => [chance.next().value, e] as const).sort((a, b) => a[0] - b[0]).map(p => p[1])
-      expect(foldCellar(shuffled)).toEqual(foldCellar(entries))
-    }), { numRuns: 60 })
+    fc.assert(
+      fc.property(history, fc.infiniteStream(fc.nat()), (entries, chance) => {
+        const shuffled = entries
+          .map((e) => [chance.next().value, e] as const)
+          .sort((a, b) => a[0] - b[0])
+          .map((p) => p[1])
+        expect(foldCellar(shuffled)).toEqual(foldCellar(entries))
+      }),
+      { numRuns: 60 }
+    )
   })
   it('what came into the store is there, in lots, or unaccounted for: nothing is lost on the way', () => {
-    fc.assert(fc.property(history, (entries) => {
-      const stock = foldCellar(entries).stock.get('tartaric')
-      if (!stock) return
-      const sum = (of: (e: Entry) => number) => entries.reduce((total, e) => total + of(e), 0)
-      const stocked = sum(e => e.type === 'supply-stocked' ? e.amount : 0)
-      const left = stock.packages.reduce((total, p) => total + p.left, 0)
-      const firstAt = entries.filter(e => e.type === 'supply-stocked').map(e => e.at).sort()[0]!
-      // What went in before anything was stocked is nobody's account.
-      const used = foldCellar(entries).lots.get(lotId)!.added.get('tartaric')?.actual ?? 0
-      const usedSince = sum(e => e.type === 'addition' && e.material === 'tartaric' && e.at > firstAt ? e.actual : 0)
-      expect(left).toBeLessThanOrEqual(stocked + 1e-9)
-      expect(stocked - left).toBeLessThanOrEqual(used + 1e-9)
-      expect(stocked - left + stock.unaccounted).toBeGreaterThanOrEqual(usedSince - 1e-9)
-    }), { numRuns: 60 })
+    fc.assert(
+      fc.property(history, (entries) => {
+        const stock = foldCellar(entries).stock.get('tartaric')
+        if (!stock) return
+        const sum = (of: (e: Entry) => number) => entries.reduce((total, e) => total + of(e), 0)
+        const stocked = sum((e) => (e.type === 'supply-stocked' ? e.amount : 0))
+        const left = stock.packages.reduce((total, p) => total + p.left, 0)
+        const firstAt = entries
+          .filter((e) => e.type === 'supply-stocked')
+          .map((e) => e.at)
+          .sort()[0]!
+        // What went in before anything was stocked is nobody's account.
+        const used = foldCellar(entries).lots.get(lotId)!.added.get('tartaric')?.actual ?? 0
+        const usedSince = sum((e) => (e.type === 'addition' && e.material === 'tartaric' && e.at > firstAt ? e.actual : 0))
+        expect(left).toBeLessThanOrEqual(stocked + 1e-9)
+        expect(stocked - left).toBeLessThanOrEqual(used + 1e-9)
+        expect(stocked - left + stock.unaccounted).toBeGreaterThanOrEqual(usedSince - 1e-9)
+      }),
+      { numRuns: 60 }
+    )
   })
   it('the state at an instant is the state of what had happened by then', () => {
-    fc.assert(fc.property(history, fc.integer({ min: 0, max: 60 }), (entries, day) => {
-      expect(foldCellar(entries, at(day))).toEqual(foldCellar(entries.filter(e => e.at <= at(day))))
-    }), { numRuns: 60 })
+    fc.assert(
+      fc.property(history, fc.integer({ min: 0, max: 60 }), (entries, day) => {
+        expect(foldCellar(entries, at(day))).toEqual(foldCellar(entries.filter((e) => e.at <= at(day))))
+      }),
+      { numRuns: 60 }
+    )
   })
 })
 
 describe('the quick line', () => {
-  const context = { lots: [{ id: 'lot-t', name: 'Tempranillo' }, { id: 'lot-a', name: 'Albariño' }, { id: 'lot-b', name: 'Barbera kit' }], vessels: [{ name: 'C3', lotId: 'lot-b' }], temperature: '°C' as const }
+  const context = {
+    lots: [
+      { id: 'lot-t', name: 'Tempranillo' },
+      { id: 'lot-a', name: 'Albariño' },
+      { id: 'lot-b', name: 'Barbera kit' }
+    ],
+    vessels: [{ name: 'C3', lotId: 'lot-b' }],
+    temperature: '°C' as const
+  }
   it.each([
     ['tempranillo 12.4 brix 26C smells fine', ['lot-t'], { brix: 12.4, temperature: 26 }],
     ['c3 1.012 24.5', ['lot-b'], { sg: 1.012, temperature: 24.5 }],
     ['albarino ph 3,18 ta 8.4 g/l', ['lot-a'], { ph: 3.18, ta: 8.4 }],
     ['barbera kit 1012 free 28 mg/l', ['lot-b'], { sg: 1.012, freeSo2: 28 }],
-    ['temp 75f', ['lot-t'], { temperature: (75 - 32) * 5 / 9 }]
+    ['temp 75f', ['lot-t'], { temperature: ((75 - 32) * 5) / 9 }]
   ])('%s', (line, lotIds, wanted) => {
     const read = readQuickLine(line, context)
     expect(read.lotIds).toEqual(lotIds)
-    expect(Object.fromEntries(read.readings.map(r => [r.quantity, Number(r.value.toFixed(6))]))).toEqual(Object.fromEntries(Object.entries(wanted).map(([k, v]) => [k, Number(v.toFixed(6))])))
+    expect(Object.fromEntries(read.readings.map((r) => [r.quantity, Number(r.value.toFixed(6))]))).toEqual(
+      Object.fromEntries(Object.entries(wanted).map(([k, v]) => [k, Number(v.toFixed(6))]))
+    )
   })
   it('keeps what was smelled, takes additions and work, and says what is not clear', () => {
     expect(readQuickLine('tempranillo punched down 6.2 g tartaric smells of plum', context)).toMatchObject({
-      operations: ['punch-down'], additions: [{ material: 'tartaric', grams: 6.2 }], observations: [{ what: 'smell', text: 'of plum' }]
+      operations: ['punch-down'],
+      additions: [{ material: 'tartaric', grams: 6.2 }],
+      observations: [{ what: 'smell', text: 'of plum' }]
     })
-    expect(readQuickLine('albarino settling 1.2 g enzyme', context)).toMatchObject({ lotIds: ['lot-a'], operations: ['settle'], additions: [{ material: 'pectic-enzyme', grams: 1.2 }], unclear: [] })
+    expect(readQuickLine('albarino settling 1.2 g enzyme', context)).toMatchObject({
+      lotIds: ['lot-a'],
+      operations: ['settle'],
+      additions: [{ material: 'pectic-enzyme', grams: 1.2 }],
+      unclear: []
+    })
     expect(readQuickLine('tempranillo 42', context).unclear).toEqual(['42'])
     expect(readQuickLine('merlot 1.012', context).lotIds).toEqual([])
   })

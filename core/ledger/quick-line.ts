@@ -1,7 +1,12 @@
 import { type Gallon, type Unit, readNumber, toCelsius } from '../units'
+import { quantityTyped } from '../quantities'
 import type { EntryOf, ReadingQuantity } from './entry'
 
-export interface QuickReading { quantity: ReadingQuantity, value: number, typed: string }
+export interface QuickReading {
+  quantity: ReadingQuantity
+  value: number
+  typed: string
+}
 export interface QuickLine {
   /** The lots that the first words can mean; one is what it should be. */
   lotIds: string[]
@@ -20,13 +25,57 @@ export interface QuickContext {
   gallon?: Gallon | undefined
 }
 
-const BEFORE: Record<string, ReadingQuantity> = { ph: 'ph', ta: 'ta', sg: 'sg', free: 'freeSo2', fso2: 'freeSo2', total: 'totalSo2', malic: 'malic', brix: 'brix', temp: 'temperature', yan: 'yan' }
-const AFTER: Record<string, ReadingQuantity> = { 'brix': 'brix', '°brix': 'brix', 'bx': 'brix', 'sg': 'sg', 'c': 'temperature', '°c': 'temperature', 'f': 'temperature', '°f': 'temperature', 'g/l': 'ta' }
-const OPERATIONS: Record<string, EntryOf<'operation'>['what']> = { punched: 'punch-down', punch: 'punch-down', pumped: 'pump-over', stirred: 'stir', stir: 'stir', degassed: 'degas', degas: 'degas', filtered: 'filter', settling: 'settle', settle: 'settle', soaking: 'cold-soak', soak: 'cold-soak', thawing: 'thaw', thaw: 'thaw' }
-const OBSERVATIONS: Record<string, EntryOf<'observation'>['what']> = { smells: 'smell', smell: 'smell', tastes: 'taste', taste: 'taste', looks: 'clarity', bubbles: 'bubbles', cap: 'cap', note: 'note' }
-const MATERIALS: Record<string, string> = { tartaric: 'tartaric', malic: 'malic', citric: 'citric', bicarbonate: 'potassium-bicarbonate', sugar: 'sugar', enzyme: 'pectic-enzyme' }
+const AFTER: Record<string, ReadingQuantity> = {
+  brix: 'brix',
+  '°brix': 'brix',
+  bx: 'brix',
+  sg: 'sg',
+  c: 'temperature',
+  '°c': 'temperature',
+  f: 'temperature',
+  '°f': 'temperature',
+  'g/l': 'ta'
+}
+const OPERATIONS: Record<string, EntryOf<'operation'>['what']> = {
+  punched: 'punch-down',
+  punch: 'punch-down',
+  pumped: 'pump-over',
+  stirred: 'stir',
+  stir: 'stir',
+  degassed: 'degas',
+  degas: 'degas',
+  filtered: 'filter',
+  settling: 'settle',
+  settle: 'settle',
+  soaking: 'cold-soak',
+  soak: 'cold-soak',
+  thawing: 'thaw',
+  thaw: 'thaw'
+}
+const OBSERVATIONS: Record<string, EntryOf<'observation'>['what']> = {
+  smells: 'smell',
+  smell: 'smell',
+  tastes: 'taste',
+  taste: 'taste',
+  looks: 'clarity',
+  bubbles: 'bubbles',
+  cap: 'cap',
+  note: 'note'
+}
+const MATERIALS: Record<string, string> = {
+  tartaric: 'tartaric',
+  malic: 'malic',
+  citric: 'citric',
+  bicarbonate: 'potassium-bicarbonate',
+  sugar: 'sugar',
+  enzyme: 'pectic-enzyme'
+}
 
-const plain = (text: string): string => text.toLowerCase().normalize('NFD').replace(/[\u0300-\u036f]/g, '')
+const plain = (text: string): string =>
+  text
+    .toLowerCase()
+    .normalize('NFD')
+    .replace(/[\u0300-\u036f]/g, '')
 
 /**
  * Understands a typed line: a lot (or the vessel it is in), then readings, additions and work done in any order, then what
@@ -38,7 +87,10 @@ const plain = (text: string): string => text.toLowerCase().normalize('NFD').repl
  */
 export function readQuickLine(line: string, context: QuickContext): QuickLine {
   const found: QuickLine = { lotIds: [], readings: [], additions: [], operations: [], observations: [], unclear: [] }
-  const words = line.trim().split(/\s+/).filter(w => w !== '')
+  const words = line
+    .trim()
+    .split(/\s+/)
+    .filter((w) => w !== '')
   const { lotIds, used } = lotNamed(words, context)
   found.lotIds = lotIds
   for (let i = used; i < words.length; i++) {
@@ -53,8 +105,9 @@ export function readQuickLine(line: string, context: QuickContext): QuickLine {
       if (next === 'down' || next === 'over') i++
       continue
     }
-    if (BEFORE[word] && readNumber(next).ok) {
-      takeReading(found, BEFORE[word], next, '')
+    const named = quantityTyped(word)
+    if (named && readNumber(next).ok) {
+      takeReading(found, named, next, '')
       i++
       if (/^(mg\/l|ppm|g\/l|c|f)$/.test(plain(words[i + 1] ?? ''))) i++
       continue
@@ -78,12 +131,15 @@ export function readQuickLine(line: string, context: QuickContext): QuickLine {
 }
 
 function lotNamed(words: string[], context: QuickContext): { lotIds: string[], used: number } {
-  const candidates = [...context.lots.map(l => ({ name: plain(l.name), id: l.id })), ...context.vessels.flatMap(v => v.lotId ? [{ name: plain(v.name), id: v.lotId }] : [])]
+  const candidates = [
+    ...context.lots.map((l) => ({ name: plain(l.name), id: l.id })),
+    ...context.vessels.flatMap((v) => (v.lotId ? [{ name: plain(v.name), id: v.lotId }] : []))
+  ]
   for (let used = Math.min(4, words.length); used > 0; used--) {
     const start = plain(words.slice(0, used).join(' '))
-    const exact = candidates.filter(c => c.name === start)
-    const hits = exact.length > 0 ? exact : candidates.filter(c => c.name.startsWith(start))
-    if (hits.length > 0) return { lotIds: [...new Set(hits.map(h => h.id))], used }
+    const exact = candidates.filter((c) => c.name === start)
+    const hits = exact.length > 0 ? exact : candidates.filter((c) => c.name.startsWith(start))
+    if (hits.length > 0) return { lotIds: [...new Set(hits.map((h) => h.id))], used }
   }
   return { lotIds: [], used: 0 }
 }
@@ -92,7 +148,12 @@ function takeReading(found: QuickLine, quantity: ReadingQuantity, typed: string,
   const number = readNumber(typed)
   if (!number.ok) return
   const asUnit: Unit = unit.endsWith('f') ? '°F' : '°C'
-  const value = quantity === 'temperature' ? toCelsius(number.value, asUnit) : quantity === 'sg' && number.value > 900 ? number.value / 1000 : number.value
+  const value =
+    quantity === 'temperature'
+      ? toCelsius(number.value, asUnit)
+      : quantity === 'sg' && number.value > 900
+        ? number.value / 1000
+        : number.value
   found.readings.push({ quantity, value, typed })
 }
 
@@ -100,9 +161,11 @@ function takeReading(found: QuickLine, quantity: ReadingQuantity, typed: string,
 function takeBare(found: QuickLine, typed: string, temperature: '°C' | '°F'): void {
   const number = readNumber(typed)
   if (!number.ok) return
-  const looksLikeGravity = (number.value >= 0.98 && number.value <= 1.2 && number.decimals >= 3) || (number.decimals === 0 && number.value >= 980 && number.value <= 1200)
-  const gravityKnown = found.readings.some(r => r.quantity === 'sg' || r.quantity === 'brix')
-  const temperatureKnown = found.readings.some(r => r.quantity === 'temperature')
+  const looksLikeGravity =
+    (number.value >= 0.98 && number.value <= 1.2 && number.decimals >= 3) ||
+    (number.decimals === 0 && number.value >= 980 && number.value <= 1200)
+  const gravityKnown = found.readings.some((r) => r.quantity === 'sg' || r.quantity === 'brix')
+  const temperatureKnown = found.readings.some((r) => r.quantity === 'temperature')
   if (looksLikeGravity) takeReading(found, 'sg', typed, '')
   else if (gravityKnown && !temperatureKnown) takeReading(found, 'temperature', typed, temperature === '°F' ? 'f' : 'c')
   else found.unclear.push(typed)

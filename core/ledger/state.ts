@@ -1,6 +1,9 @@
 import type { Composition } from '../acids'
+import type { MaterialCard } from '../materials'
 import type { DosePair } from '../sulphite'
 import type { EntryOf, ReadingQuantity, Stream, Style } from './entry'
+import type { Alcoholic } from './facets'
+import type { LotPlan } from './plan'
 
 /** A figure of a lot, with where it comes from. */
 export interface Figure {
@@ -14,8 +17,6 @@ export interface Figure {
   from: string[]
 }
 
-export type Stage = 'must' | 'fermenting' | 'wine' | 'bottled'
-
 /** What is dissolved in the wine, by mass balance, g/L: carried through the ferment, water, sugar and blends. */
 export interface Balance {
   /** Sugar and all else that is dissolved, as sucrose. */
@@ -26,18 +27,33 @@ export interface Balance {
 }
 
 /** Where a wine comes from; the shares of a lot add up to one. */
-export interface Source { /** Variety, vintage and origin in one: what is the same is counted together. */ key: string, variety: string, vintage?: number, origin?: string, share: number }
+export interface Source {
+  /** Variety, vintage and origin in one: what is the same is counted together. */ key: string
+  variety: string
+  vintage?: number
+  origin?: string
+  share: number
+}
 
 /** The acids as last measured, and what was done since. */
 export interface AcidTrack {
-  composition: Composition
+  /** Fitted when it is first asked for. */
+  readonly composition: Composition
+  /** What was known to be in it before this pair was read, with all that was done since. */
+  carried?: Composition
+  /** Malic acid stands on a reading. */
+  malicMeasured: boolean
   at: string
   /** The readings it rests on, and the additions since. */
   from: string[]
   changed: boolean
 }
 
-export interface Point { at: string, value: number, entryId: string }
+export interface Point {
+  at: string
+  value: number
+  entryId: string
+}
 
 export interface LotState {
   id: string
@@ -49,8 +65,10 @@ export interface LotState {
   origin?: string
   startedAt: string
   lastAt: string
-  stage: Stage
+  alcoholic: Alcoholic
   massKg?: number
+  /** Of frozen must: whether its skins are in it. */
+  onSkins?: boolean
   kit?: NonNullable<EntryOf<'lot-started'>['kit']>
   /** L */
   volume: Figure
@@ -81,25 +99,44 @@ export interface LotState {
   /** Share of sulphite that binds in this lot: learnt, or the usual one. */
   boundShare: number
   bacteriaAt?: string
-  /** When each task was last done or skipped, by its code. */
-  endedTasks: ReadonlyMap<string, string>
+  /** How each task was last ended, by its code. */
+  endedTasks: ReadonlyMap<string, EndedTask>
   /** Other measured figures by quantity. */
   others: Partial<Record<ReadingQuantity, Figure>>
   /** Nitrogen of all nutrient given, mg N/L of the present volume; rehydration nutrient feeds the yeast in its water and does not count. */
   nitrogenGiven?: Figure
   lastSulphiteAt?: string
   inoculatedAt?: string
+  /** The yeast as it was called, and its card where it has one. */
+  yeast?: { name: string, cardKey?: string }
+  /** What was said of its plan; the rest is the usual, see planOf. */
+  planned: Partial<LotPlan>
   /** Totals that went in, by material, in the unit of the entries. */
   added: Map<string, { actual: number, unit: 'g' | 'mL' | 'L', times: number, lastAt: string }>
   /** Additions whose first stage went in and whose last has not: by material. */
   staged: ReadonlyMap<string, StagedAddition>
   /** When each kind of work was last done. */
   worked: ReadonlyMap<EntryOf<'operation'>['what'], Worked>
+  /** Bottles filled from it, and the wine in them, L. */
   bottles: number
+  bottledL: number
 }
 
-export interface StagedAddition { at: string, actual: number, planned?: number }
-export interface Worked { at: string, plan?: NonNullable<EntryOf<'operation'>['plan']> }
+export interface EndedTask {
+  at: string
+  outcome: EntryOf<'task-ended'>['outcome']
+  until?: string
+}
+
+export interface StagedAddition {
+  at: string
+  actual: number
+  planned?: number
+}
+export interface Worked {
+  at: string
+  plan?: NonNullable<EntryOf<'operation'>['plan']>
+}
 
 /** A vineyard or a part of one, before its harvest. */
 export interface BlockState {
@@ -113,10 +150,18 @@ export interface BlockState {
 }
 
 /** A package in the store, less what has gone into the lots. */
-export interface Package { id: string, amount: number, left: number, stockedAt: string, opened?: string, expires?: string, note?: string }
+export interface Package {
+  id: string
+  amount: number
+  left: number
+  stockedAt: string
+  opened?: string
+  expires?: string
+  note?: string
+}
 export interface Stock {
   material: string
-  unit: 'g' | 'mL'
+  unit: 'g' | 'mL' | 'pieces'
   packages: Package[]
   /** What went into lots beyond all that was in store: something was not noted. */
   unaccounted: number
@@ -129,6 +174,8 @@ export interface VesselState {
   capacityL: number
   material?: EntryOf<'vessel-added'>['material']
   lotId?: string
+  /** A lot has stood in it at some time. */
+  used?: boolean
   litres: number
   /** When it was last cleaned and sanitised; filling it ends both. */
   cleanedAt?: string
@@ -151,6 +198,11 @@ export type LedgerProblem =
   | { code: 'overfull', entryId: string, vesselId: string, litres: number, capacityL: number }
   | { code: 'more-out-than-in', entryId: string, lotId: string, outL: number, heldL: number }
   | { code: 'contradicts', entryId: string, lotId: string, quantity: ReadingQuantity, measured: number, estimated: number, band: number }
+  | { code: 'sulphite-in-malolactic', entryId: string, lotId: string }
+  | { code: 'started-twice', entryId: string, lotId: string }
+  | { code: 'before-start', entryId: string, lotId: string, startedAt: string }
+  | { code: 'ferments-by-itself', entryId: string, lotId: string, fell: number }
+  | { code: 'expected-volume', entryId: string, lotId: string, outL: number, heldL: number }
   | { code: 'cannot-compute', entryId: string, lotId: string, argument: string, value: number }
 
 export interface CellarState {
@@ -162,5 +214,22 @@ export interface CellarState {
   arrivals: Map<string, EntryOf<'arrival-expected'>>
   /** By material. */
   stock: Map<string, Stock>
+  /** When each lot starts: also of those that start later than an instant that is looked at. */
+  starts: Map<string, string>
+  /** People's own cards, by key. */
+  cards: Map<string, MaterialCard>
   problems: LedgerProblem[]
 }
+
+/** A cellar before anything was written. */
+export const emptyCellar = (): CellarState => ({
+  lots: new Map(),
+  vessels: new Map(),
+  instruments: new Map(),
+  blocks: new Map(),
+  arrivals: new Map(),
+  stock: new Map(),
+  cards: new Map(),
+  starts: new Map(),
+  problems: []
+})

@@ -15,11 +15,11 @@ export interface Clock {
  * (craft 3.3 and 3.5); enzyme some hours after sulphite, 6 is ours; thawing a pail a day or two. Common practice, no source.
  */
 export const CLOCKS: Record<ClockKind, Clock> = {
-  'settle': { minH: 24, maxH: 72, celsius: { min: 2, max: 10 } },
+  settle: { minH: 24, maxH: 72, celsius: { min: 2, max: 10 } },
   'cold-soak': { minH: 24, maxH: 96, celsius: { min: 2, max: 12 } },
   'enzyme-after-sulphite': { minH: 6, maxH: 48 },
   'yeast-after-sulphite': { minH: 12, maxH: 24 },
-  'thaw': { minH: 12, maxH: 48 }
+  thaw: { minH: 12, maxH: 48 }
 }
 
 export interface ClockReading {
@@ -45,7 +45,9 @@ export function clockAt(kind: ClockKind, begunAt: string, now: string): ClockRea
   const hoursGone = (within('now', Date.parse(now), -8.64e15, 8.64e15) - begun) / HOUR
   const { minH, maxH } = CLOCKS[kind]
   return {
-    phase: hoursGone < minH ? 'too-soon' : hoursGone > maxH ? 'over' : 'open', hoursGone,
-    opensAt: new Date(begun + minH * HOUR).toISOString(), closesAt: new Date(begun + maxH * HOUR).toISOString()
+    phase: hoursGone < minH ? 'too-soon' : hoursGone > maxH ? 'over' : 'open',
+    hoursGone,
+    opensAt: new Date(begun + minH * HOUR).toISOString(),
+    closesAt: new Date(begun + maxH * HOUR).toISOString()
   }
 }

@@ -9,22 +9,40 @@ import { addSugar, clockAt, enzymeAdvice, kitWater, testFerment, yieldOfArrival 
 
 describe('what arrives and what it comes to (craft 2 and 3.3, common practice)', () => {
   it.each([
-    ['fresh', 'red', 118, 76.7, [70.8, 82.6], 100.3], ['fresh', 'white', 100, 60, [55, 65], 60], ['frozen', 'white', 40, 40, [26, 30], 40], ['kit', 'red', 23, 23, [21.39, 22.31], 23], ['test', 'white', 5, 3.25, [3, 3.5], 4.25]
+    ['fresh', 'red', 118, 76.7, [70.8, 82.6], 100.3],
+    ['fresh', 'white', 100, 60, [55, 65], 60],
+    ['frozen', 'white', 40, 40, [26, 30], 40],
+    ['kit', 'red', 23, 23, [21.39, 22.31], 23],
+    ['test', 'white', 5, 3.25, [3, 3.5], 4.25]
   ] as const)('%s for a %s, %d: juice %d', (stream, style, amount, juice, wine, must) => {
     const found = yieldOfArrival(stream, style, amount)
-    expect([found.juice.value, found.wine.low, found.wine.high, found.mustL].map(v => Number(v.toFixed(3)))).toEqual([juice, ...wine, must])
+    expect([found.juice.value, found.wine.low, found.wine.high, found.mustL].map((v) => Number(v.toFixed(3)))).toEqual([
+      juice,
+      ...wine,
+      must
+    ])
     expect(found.juice.low).toBeLessThan(juice)
     expect(found.juice.high).toBeGreaterThan(juice)
   })
   it.each([
-    [150, 100, 'cap', 'fits', 125], [110, 100, 'cap', 'tight', 125], [99, 100, 'cap', 'too-small', 125], [300, 100, 'cap', 'roomy', 125], [45, 40, 'foam', 'fits', 44.444], [41, 40, 'foam', 'tight', 44.444], [40, 40, 'none', 'fits', 40]
+    [150, 100, 'cap', 'fits', 125],
+    [110, 100, 'cap', 'tight', 125],
+    [99, 100, 'cap', 'too-small', 125],
+    [300, 100, 'cap', 'roomy', 125],
+    [45, 40, 'foam', 'fits', 44.444],
+    [41, 40, 'foam', 'tight', 44.444],
+    [40, 40, 'none', 'fits', 40]
   ] as const)('a vessel of %d L for %d L with room for the %s: %s', (capacity, litres, room, verdict, needed) => {
     const found = vesselFit(capacity, litres, room)
     expect(found.verdict).toBe(verdict)
     expect(found.neededL).toBeCloseTo(needed, 3)
   })
   it.each([
-    ['sound', undefined, 30, 3.994], ['sound', 3.71, 40, 5.326], ['some-rot', 3.4, 45, 5.991], ['poor', 3.9, 60, 7.989]
+    ['sound', undefined, 30, 3.994],
+    ['sound', 3.71, 40, 5.326],
+    ['some-rot', 3.4, 45, 5.991],
+    ['poor', 3.5, 60, 7.985],
+    ['poor', 3.9, 70, 9.316]
   ] as const)('first sulphite for %s fruit at pH %s: %d mg/L of the expected juice', (health, ph, mgPerL, grams) => {
     // By hand: mg/L × 76.7 L ÷ 1000 ÷ 0.5763 g SO₂ per g.
     const dose = firstDose(76.7, health, 'red', 'potassium-metabisulphite', ph)
@@ -37,8 +55,16 @@ describe('the waits (craft 3.3 and 3.5, common practice)', () => {
   const begun = '2026-10-01T08:00:00.000Z'
   const after = (hours: number) => new Date(Date.parse(begun) + hours * 3_600_000).toISOString()
   it.each([
-    ['settle', 18, 'too-soon'], ['settle', 24, 'open'], ['settle', 73, 'over'], ['cold-soak', 95, 'open'], ['cold-soak', 97, 'over'],
-    ['yeast-after-sulphite', 11.9, 'too-soon'], ['yeast-after-sulphite', 12, 'open'], ['yeast-after-sulphite', 25, 'over'], ['enzyme-after-sulphite', 5, 'too-soon'], ['enzyme-after-sulphite', 6, 'open']
+    ['settle', 18, 'too-soon'],
+    ['settle', 24, 'open'],
+    ['settle', 73, 'over'],
+    ['cold-soak', 95, 'open'],
+    ['cold-soak', 97, 'over'],
+    ['yeast-after-sulphite', 11.9, 'too-soon'],
+    ['yeast-after-sulphite', 12, 'open'],
+    ['yeast-after-sulphite', 25, 'over'],
+    ['enzyme-after-sulphite', 5, 'too-soon'],
+    ['enzyme-after-sulphite', 6, 'open']
   ] as const)('%s after %d h: %s', (kind, hours, phase) => {
     expect(clockAt(kind, begun, after(hours)).phase).toBe(phase)
   })
@@ -48,7 +74,10 @@ describe('the waits (craft 3.3 and 3.5, common practice)', () => {
   it('enzyme is kept from sulphite, bentonite, cold and alcohol', () => {
     expect(enzymeAdvice({ volumeL: 40 })).toEqual({ grams: 1.2, findings: [] })
     expect(enzymeAdvice({ volumeL: 40, hoursSinceSulphite: 2, bentonite: true, mustC: 6, fermenting: true }).findings).toEqual([
-      { code: 'sulphite-too-near', hoursLeft: 4 }, { code: 'bentonite-removes-it' }, { code: 'too-cold', mustC: 6, worksC: 10 }, { code: 'alcohol-forms' }
+      { code: 'sulphite-too-near', hoursLeft: 4 },
+      { code: 'bentonite-removes-it' },
+      { code: 'too-cold', mustC: 6, worksC: 10 },
+      { code: 'alcohol-forms' }
     ])
   })
 })
@@ -62,17 +91,24 @@ describe('water for a kit', () => {
     expect(kitWater(16 + first.stageL, first.expectSg, 1.085, 2)).toMatchObject({ verdict: 'add', last: true })
   })
   it('poured as it says it ends on target, wherever it starts', () => {
-    fc.assert(fc.property(fc.double({ min: 5, max: 40, noNaN: true }), fc.double({ min: 1.1, max: 1.2, noNaN: true }), fc.double({ min: 1.07, max: 1.095, noNaN: true }), (litres, sg, target) => {
-      const one = kitWater(litres, sg, target, 1)
-      if (one.verdict !== 'add') return
-      const two = kitWater(litres + one.stageL, one.expectSg, target, 2)
-      if (two.verdict !== 'add') return
-      // Sugar is conserved: Brix × mass before and after.
-      const sugar = (l: number, g: number) => l * g * brixFromSg(g)
-      const endL = litres + one.stageL + two.stageL
-      expect(kitWater(endL, Math.max(0.99, sgFromBrix(brixFromSg(target))), target, 3).verdict).toBe('on-target')
-      expect(Math.abs(sugar(endL, target) / sugar(litres, sg) - 1)).toBeLessThan(0.01)
-    }))
+    fc.assert(
+      fc.property(
+        fc.double({ min: 5, max: 40, noNaN: true }),
+        fc.double({ min: 1.1, max: 1.2, noNaN: true }),
+        fc.double({ min: 1.07, max: 1.095, noNaN: true }),
+        (litres, sg, target) => {
+          const one = kitWater(litres, sg, target, 1)
+          if (one.verdict !== 'add') return
+          const two = kitWater(litres + one.stageL, one.expectSg, target, 2)
+          if (two.verdict !== 'add') return
+          // Sugar is conserved: Brix × mass before and after.
+          const sugar = (l: number, g: number) => l * g * brixFromSg(g)
+          const endL = litres + one.stageL + two.stageL
+          expect(kitWater(endL, Math.max(0.99, sgFromBrix(brixFromSg(target))), target, 3).verdict).toBe('on-target')
+          expect(Math.abs(sugar(endL, target) / sugar(litres, sg) - 1)).toBeLessThan(0.01)
+        }
+      )
+    )
   })
   it('too much water is called too much, with the sugar that would bring it back', () => {
     const over = kitWater(24, 1.079, 1.085, 2, 23)
@@ -93,17 +129,25 @@ describe('water for a kit', () => {
   })
   it('the line on the pail is a hint: it says what the gravity would be there', () => {
     const found = kitWater(16, 1.122, 1.085, 1, 24)
-    expect(found.lineHint?.sgAtLine).toBeCloseTo(1 + 0.122 * 16 / 24, 6)
-    expect(found.lineHint?.differenceL).toBeCloseTo(24 - 16 * 0.122 / 0.085, 6)
+    expect(found.lineHint?.sgAtLine).toBeCloseTo(1 + (0.122 * 16) / 24, 6)
+    expect(found.lineHint?.differenceL).toBeCloseTo(24 - (16 * 0.122) / 0.085, 6)
   })
 })
 
 describe('a test ferment', () => {
   it('of 5 kg doses its 3.25 L in its week, the sulphite as a stock solution', () => {
     const test = testFerment(5, 'potassium-metabisulphite')
-    expect(test.days.map(d => [d.day, d.step])).toEqual([[0, 'crush-and-sulphite'], [1, 'pitch'], [2, 'feed'], [3, 'punch'], [4, 'watch'], [6, 'press'], [7, 'judge']])
+    expect(test.days.map((d) => [d.day, d.step])).toEqual([
+      [0, 'crush-and-sulphite'],
+      [1, 'pitch'],
+      [2, 'feed'],
+      [3, 'punch'],
+      [4, 'watch'],
+      [6, 'press'],
+      [7, 'judge']
+    ])
     const [sulphite] = test.days[0]!.additions
-    expect(sulphite!.grams).toBeCloseTo(30 * 3.25 / 1000 / 0.57632, 3)
+    expect(sulphite!.grams).toBeCloseTo((30 * 3.25) / 1000 / 0.57632, 3)
     expect(sulphite!.stockMl).toBeCloseTo(sulphite!.grams * 10, 9)
     expect(test.days[1]!.additions[0]!.grams).toBeCloseTo(0.975, 6)
     expect(() => testFerment(0.5, 'potassium-metabisulphite')).toThrow(LimitError)
@@ -121,7 +165,12 @@ describe('the map of acids', () => {
     expect(way[6]!.ph).toBeCloseTo(end.ph, 6)
     expect(way[6]!.taGPerL).toBeCloseTo(end.taGPerL, 6)
   })
-  it.each([['tartaric', -1, 1], ['potassium-bicarbonate', 1, -1], ['water', 1, -1], ['malolactic', 1, -1]] as const)('%s moves pH by %d and TA by %d, as the trade knows it', (move, ph, ta) => {
+  it.each([
+    ['tartaric', -1, 1],
+    ['potassium-bicarbonate', 1, -1],
+    ['water', 1, -1],
+    ['malolactic', 1, -1]
+  ] as const)('%s moves pH by %d and TA by %d, as the trade knows it', (move, ph, ta) => {
     const way = movePath(start, move)
     for (let i = 1; i < way.length; i++) {
       expect(Math.sign(way[i]!.taGPerL - way[i - 1]!.taGPerL)).toBe(ta)

@@ -11,7 +11,11 @@ export type KitWater =
   | { verdict: 'too-thin', sg: number, targetSg: number, sugarBackG: number, overWaterL: number, lineHint?: LineHint }
 
 /** What the mark on the pail would have done: filled to it, the gravity would be this. */
-export interface LineHint { lineL: number, sgAtLine: number, differenceL: number }
+export interface LineHint {
+  lineL: number
+  sgAtLine: number
+  differenceL: number
+}
 
 /**
  * Water for a kit or a concentrate to its gravity, from the sweet side: three quarters of the need while much is missing, all
@@ -30,28 +34,48 @@ export function kitWater(volumeL: number, sg: number, targetSg: number, stage: n
   within('sg', sg, 0.99, SG_MAX)
   within('targetSg', targetSg, 1.03, 1.15)
   within('stage', stage, 1, 9)
-  const hint = lineL === undefined || lineL <= volumeL ? {} : { lineHint: atLine(volumeL, sg, targetSg, within('lineL', lineL, 0.1, 100_000)) }
+  const hint =
+    lineL === undefined || lineL <= volumeL ? {} : { lineHint: atLine(volumeL, sg, targetSg, within('lineL', lineL, 0.1, 100_000)) }
   if (sg < targetSg - ON_TARGET_SG) {
-    const [from, to] = [brixFromSg(sg), brixFromSg(targetSg)]
-    return { verdict: 'too-thin', sg, targetSg, sugarBackG: addSugar(volumeL, from, to, 'sucrose').grams, overWaterL: waterIn(volumeL, from, to), ...hint }
+    // Below water it is a wine, and sugar back is reckoned as from none.
+    const [from, to] = [Math.max(0, brixFromSg(sg)), brixFromSg(targetSg)]
+    return {
+      verdict: 'too-thin',
+      sg,
+      targetSg,
+      sugarBackG: addSugar(volumeL, from, to, 'sucrose').grams,
+      overWaterL: waterIn(volumeL, from, to),
+      ...hint
+    }
   }
   if (sg <= targetSg + ON_TARGET_SG) return { verdict: 'on-target', sg, targetSg, ...hint }
   const water = addWater(volumeL, brixFromSg(sg), brixFromSg(targetSg))
   const first = water.stages[0]!
   return stage === 1
-    ? { verdict: 'add', litres: water.litres, stageL: first.amount, last: false, expectSg: first.expectedSg, newVolumeL: water.newVolumeL, ...hint }
+    ? {
+        verdict: 'add',
+        litres: water.litres,
+        stageL: first.amount,
+        last: false,
+        expectSg: first.expectedSg,
+        newVolumeL: water.newVolumeL,
+        ...hint
+      }
     : { verdict: 'add', litres: water.litres, stageL: water.litres, last: true, expectSg: targetSg, newVolumeL: water.newVolumeL, ...hint }
 }
 
+const ALL_WATER_BRIX = 0.5
+
 /** Litres of water that are too many in it: as much as a must at the target would have taken to come down to what it is. */
 function waterIn(volumeL: number, brix: number, targetBrix: number): number {
-  const sweeterL = volumeL * brix / targetBrix
+  if (brix < ALL_WATER_BRIX) return volumeL
+  const sweeterL = (volumeL * brix) / targetBrix
   return addWater(sweeterL, targetBrix, brix).litres
 }
 
 function atLine(volumeL: number, sg: number, targetSg: number, lineL: number): LineHint {
   // Gravity excess thins with the volume; good to a thousandth at these strengths.
-  const sgAtLine = 1 + (sg - 1) * volumeL / lineL
-  const byGravityL = volumeL * (sg - 1) / (targetSg - 1)
+  const sgAtLine = 1 + ((sg - 1) * volumeL) / lineL
+  const byGravityL = (volumeL * (sg - 1)) / (targetSg - 1)
   return { lineL, sgAtLine, differenceL: lineL - byGravityL }
 }

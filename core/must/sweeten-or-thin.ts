@@ -8,8 +8,14 @@ export type Sweetener = keyof typeof SUGAR_SHARE | 'concentrate'
 /** Share of a large addition that goes in first; then mix, measure, finish (craft 3.5, common practice). */
 export const FIRST_STAGE = 0.75
 
-export interface Stage { number: number, amount: number }
-export const staged = (amount: number): Stage[] => [{ number: 1, amount: amount * FIRST_STAGE }, { number: 2, amount: amount * (1 - FIRST_STAGE) }]
+export interface Stage {
+  number: number
+  amount: number
+}
+export const staged = (amount: number): Stage[] => [
+  { number: 1, amount: amount * FIRST_STAGE },
+  { number: 2, amount: amount * (1 - FIRST_STAGE) }
+]
 
 export interface SugarAddition {
   grams: number
@@ -36,13 +42,13 @@ export function addSugar(volumeL: number, brix: number, targetBrix: number, swee
   within('brix', brix, 0, 45)
   within('targetBrix', targetBrix, brix, 45)
   const share = sweetener === 'concentrate' ? within('concentrateBrix', concentrateBrix, 50, 75) / 100 : SUGAR_SHARE[sweetener]
-  const mustKg = volumeL * sucroseDensity(brix, 20) / 1000
-  const addKg = mustKg * (targetBrix - brix) / (100 * share - targetBrix)
+  const mustKg = (volumeL * sucroseDensity(brix, 20)) / 1000
+  const addKg = (mustKg * (targetBrix - brix)) / (100 * share - targetBrix)
   return {
     grams: addKg * 1000,
-    newVolumeL: (mustKg + addKg) * 1000 / sucroseDensity(targetBrix, 20),
+    newVolumeL: ((mustKg + addKg) * 1000) / sucroseDensity(targetBrix, 20),
     newSg: sgFromBrix(targetBrix),
-    ruleOfThumbGrams: 1.5 * 28.349523 / 3.785411784 * volumeL * (targetBrix - brix),
+    ruleOfThumbGrams: ((1.5 * 28.349523) / 3.785411784) * volumeL * (targetBrix - brix),
     stages: staged(addKg * 1000)
   }
 }
@@ -69,17 +75,22 @@ export function addWater(volumeL: number, brix: number, targetBrix: number): Wat
   within('brix', brix, 1, 70)
   if (targetBrix > 50) throw new LimitError('targetBrix', targetBrix, 1, Math.min(50, brix))
   within('targetBrix', targetBrix, 1, brix)
-  const mustKg = volumeL * sucroseDensity(brix, 20) / 1000
-  const waterKg = mustKg * (brix - targetBrix) / targetBrix
+  const mustKg = (volumeL * sucroseDensity(brix, 20)) / 1000
+  const waterKg = (mustKg * (brix - targetBrix)) / targetBrix
   let inKg = 0
   const stages = staged(waterKg).map(({ number, amount }) => {
     inKg += amount
-    const expectedBrix = mustKg * brix / (mustKg + inKg)
-    return { number, amount: amount / waterDensity(20) * 1000, expectedBrix, expectedSg: sucroseDensity(expectedBrix, 20) / waterDensity(20) }
+    const expectedBrix = (mustKg * brix) / (mustKg + inKg)
+    return {
+      number,
+      amount: (amount / waterDensity(20)) * 1000,
+      expectedBrix,
+      expectedSg: sucroseDensity(expectedBrix, 20) / waterDensity(20)
+    }
   })
   return {
-    litres: waterKg * 1000 / waterDensity(20),
-    newVolumeL: (mustKg + waterKg) * 1000 / sucroseDensity(targetBrix, 20),
+    litres: (waterKg * 1000) / waterDensity(20),
+    newVolumeL: ((mustKg + waterKg) * 1000) / sucroseDensity(targetBrix, 20),
     newSg: sgFromBrix(targetBrix),
     stages
   }

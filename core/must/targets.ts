@@ -1,26 +1,64 @@
-import { type AcidChange, type AcidsFinding, type Composition, acidStateOf, applyChanges, fitAcids } from '../acids'
-import { sgFromBrix, sucroseDensity, waterDensity } from '../hydrometry'
-import { within } from '../units'
+import {
+  type AcidsFinding,
+  type Band,
+  type Course,
+  READING_UNCERTAINTY,
+  type ReadingUncertainty,
+  type WineStyle,
+  applyChanges,
+  bandOf,
+  fitAcids,
+  possibilities,
+  runCourse,
+  runToWine,
+  usualCourse
+} from '../acids'
+import { potentialAlcohol, sgFromBrix } from '../hydrometry'
+import { cardOf } from '../materials'
+import { LimitError, within } from '../units'
+import { type Needs, type Scope, type Windows, acidSide, deadZone, needsAt, sugarSide } from './correction'
+import { ACID_MATERIALS, type Amounts, CARBONATE_MATERIALS, type Material, type Prospect, acidsOf, changesOf, lookAhead } from './prospect'
 import { type Stage, staged } from './sweeten-or-thin'
+import { type Reason, reasonsFor } from './verdict'
+import { EDGE, MUST_WINDOWS, type MustQuantity, type Range } from './windows'
 
-export interface Range { min: number, max: number }
-export type Material = 'tartaric' | 'malic' | 'citric' | 'potassium-bicarbonate' | 'potassium-carbonate' | 'calcium-carbonate' | 'water' | 'sucrose'
-
-/** Most of each that is sensible in one must, g/L (water L/L): common practice, no source. */
-export const ADDITION_LIMITS: Record<Material, number> = {
-  'tartaric': 4, 'malic': 2, 'citric': 0.5, 'potassium-bicarbonate': 2, 'potassium-carbonate': 1.4, 'calcium-carbonate': 1.5, 'water': 0.15, 'sucrose': 60
-}
+const MATERIALS_OF_A_MUST: readonly Material[] = [...ACID_MATERIALS, ...CARBONATE_MATERIALS, 'water', 'sucrose']
+/** Most of each that is sensible in one must, g/L (water L/L), by its card: common practice, no source. */
+export const ADDITION_LIMITS = Object.fromEntries(MATERIALS_OF_A_MUST.map((m) => [m, cardOf(m)!.limit!.perL])) as Record<Material, number>
 
 export interface TargetRequest {
-  must: { brix: number, ph: number, taGPerL: number, malicGPerL?: number }
-  windows: { brix?: Range, ph?: Range, ta?: Range }
+  must: {
+    /** Absent, or below 5, for a wine: its sugar is no concern of a must's window. */
+    brix?: number
+    ph: number
+    taGPerL: number
+    malicGPerL?: number
+    lacticGPerL?: number
+    /** % vol that it has; for a must above 15 °Brix the alcohol that it is expected to reach. */
+    abv?: number
+    endPointPh?: number
+  }
+  style?: WineStyle
+  /** Those of the style when left out. */
+  windows?: Windows
+  /** Whether it will have malolactic, and a winter or weeks of cold: the usual of the style when left out, neither without a style. */
+  malolactic?: boolean
+  cold?: boolean
   /** What the person has, with a limit of their own (g/L, water L/L) or the usual one. */
   available: Partial<Record<Material, number | true>>
   volumeL: number
+  /** Of the readings, 80 % half-widths. */
+  uncertainty?: ReadingUncertainty
+  /** False leaves the bands out: many lots at once only need the amounts. */
+  withBands?: boolean
 }
 
-type Quantity = 'brix' | 'ph' | 'ta'
-export interface Miss { quantity: Quantity, value: number, window: Range, by: number }
+export interface Miss {
+  quantity: MustQuantity
+  value: number
+  window: Range
+  by: number
+}
 export interface TargetAddition {
   material: Material
   /** g per litre of the must as it stands; litres for water. */
@@ -32,167 +70,184 @@ export interface TargetAddition {
 }
 export interface TargetProposal {
   additions: TargetAddition[]
-  predicted: { brix: number, sg: number, ph: number, taGPerL: number }
+  /** As it would be measured then; no sugar for a wine. */
+  predicted: { brix?: number, sg?: number, ph: number, taGPerL: number }
+  /** Where it will stand after malolactic and cold, if they are planned, on the scale of a must (see runCourse). */
+  course: { ph: Band, taGPerL: Band }
+  /** What the meter will show in the finished wine, the ferment's own acids and alcohol included. */
+  asWine: { ph: Band, taGPerL: Band }
+  /** What ends further outside its window than its forecast leaves open. */
   missed: Miss[]
 }
 export interface TargetResult extends TargetProposal {
-  /** When not all windows can be met: the same search with TA before pH, if it ends elsewhere. */
+  verdict: 'add' | 'leave'
+  reasons: Reason[]
+  /** Where TA forbids more acid while the pH is still high: what pH first would cost. Shown, not proposed. */
   trade?: TargetProposal
   findings: AcidsFinding[]
-  evaluations: number
 }
 
-/** What one unit of distance outside a window means, and how much it weighs: pH first, TA second (craft 3.5). */
-const TOLERANCE: Record<Quantity, number> = { brix: 0.3, ph: 0.05, ta: 0.4 }
-const PH_FIRST: Record<Quantity, number> = { brix: 1, ph: 2, ta: 1 }
-const TA_FIRST: Record<Quantity, number> = { brix: 1, ph: 0.5, ta: 2 }
-/** Size and number of additions weigh little, but they decide between ways that reach the same. */
-const PER_SHARE_OF_LIMIT = 0.02
-const PER_ADDITION = 0.01
-
-const ACIDS: readonly Material[] = ['tartaric', 'malic', 'citric']
-const CARBONATES: readonly Material[] = ['potassium-bicarbonate', 'potassium-carbonate', 'calcium-carbonate']
+/** °Brix above which a lot counts as a must that has not fermented. */
+const MUST_FROM_BRIX = 15
 
 /**
- * The smallest set of additions that brings a must into the wanted windows, by search over the equilibrium model: water or
- * sugar, at most two acids, or one carbonate; each set is optimised by compass search within its limits.
- * Water goes in before acid; amounts are per litre of the must as it stands.
- * @param request must (Brix 5 to 40, pH and TA as in fitAcids), windows, materials, volume
- * @returns the proposal in stages, what it still misses, and the trade between pH and TA when both cannot be had
+ * What to add to a must, or to a wine, so that it stands in its windows where it will end: water or sugar to the near edge,
+ * then acid or carbonate, never both. Judged after malolactic and cold where they are planned; nothing that stands in its
+ * window is moved out of it, nothing outside is moved further out, and leaving it is an answer.
+ * @param request readings (Brix to 40, pH and TA as in fitAcids), windows, what is planned, materials, volume
+ * @returns the proposal in stages with its reasons, where it will end, and what it still misses
  * @throws LimitError
  */
 export function findTargets(request: TargetRequest): TargetResult {
-  const { must, windows, volumeL } = request
-  within('brix', must.brix, 5, 40)
+  const { volumeL } = request
   within('volumeL', volumeL, 0.1, 100_000)
-  const fit = fitAcids(must)
-  const sets = materialSets(request)
-  const search = new Search(fit.composition, must.brix, windows, request.available)
-  const best = search.best(sets, PH_FIRST)
-  const result: TargetResult = { ...proposal(best, search, volumeL), findings: fit.findings, evaluations: 0 }
-  if (result.missed.length > 0) {
-    const other = proposal(search.best(sets, TA_FIRST), search, volumeL)
-    if (differs(result, other)) result.trade = other
+  const windows = windowsOf(request)
+  const { readings, brix, course } = layOut(request)
+  const fit = fitAcids(readings)
+  const look = lookAhead(fit.composition, brix, course)
+  const scope: Scope = {
+    look,
+    windows,
+    limits: limitsOf(request.available),
+    planned: course.malolactic || course.cold,
+    malolactic: course.malolactic
   }
-  return { ...result, evaluations: search.evaluations }
-}
-
-function materialSets({ must, windows, available }: TargetRequest): Material[][] {
-  const has = (m: Material) => available[m] !== undefined && available[m] !== 0
-  const sugarSide: Material[][] = [[]]
-  if (windows.brix && must.brix > windows.brix.max && has('water')) sugarSide.push(['water'])
-  if (windows.brix && must.brix < windows.brix.min && has('sucrose')) sugarSide.push(['sucrose'])
-  const acids = ACIDS.filter(has)
-  const acidSide: Material[][] = [[], ...acids.map(a => [a]), ...CARBONATES.filter(has).map(c => [c])]
-  for (let i = 0; i < acids.length; i++) for (let j = i + 1; j < acids.length; j++) acidSide.push([acids[i]!, acids[j]!])
-  return sugarSide.flatMap(s => acidSide.map(a => [...s, ...a]))
-}
-
-interface Candidate { materials: Material[], amounts: number[], cost: number }
-
-/** Holds the must and counts the work. */
-class Search {
-  evaluations = 0
-  constructor(
-    private readonly start: Composition,
-    private readonly startBrix: number,
-    private readonly windows: TargetRequest['windows'],
-    private readonly available: TargetRequest['available']
-  ) {}
-
-  limitOf(material: Material): number {
-    const own = this.available[material]
-    return typeof own === 'number' ? own : ADDITION_LIMITS[material]
-  }
-
-  predict(materials: readonly Material[], amounts: readonly number[]): { brix: number, ph: number, taGPerL: number } {
-    this.evaluations++
-    let brix = this.startBrix
-    const changes: AcidChange[] = []
-    materials.forEach((material, i) => {
-      const amount = amounts[i]!
-      if (material === 'water') {
-        const mustKg = sucroseDensity(this.startBrix, 20)
-        brix = this.startBrix * mustKg / (mustKg + amount * waterDensity(20))
-        changes.push({ kind: 'water', litresPerLitre: amount })
-      }
-      else if (material === 'sucrose') {
-        const mustG = sucroseDensity(this.startBrix, 20)
-        brix = (this.startBrix / 100 * mustG + amount) / (mustG + amount) * 100
-        changes.push({ kind: 'sugar', gPerL: amount })
-      }
-      else changes.push({ kind: material, gPerL: amount })
-    })
-    // Acid is added per litre of the must as it stands, so it goes in before the volume changes.
-    const ordered = [...changes.filter(c => c.kind !== 'water' && c.kind !== 'sugar'), ...changes.filter(c => c.kind === 'water' || c.kind === 'sugar')]
-    const { ph, taGPerL } = acidStateOf(applyChanges(this.start, ordered).composition)
-    return { brix, ph, taGPerL }
-  }
-
-  misses(state: { brix: number, ph: number, taGPerL: number }): Miss[] {
-    const found: Miss[] = []
-    for (const [quantity, value] of [['brix', state.brix], ['ph', state.ph], ['ta', state.taGPerL]] as const) {
-      const window = this.windows[quantity]
-      if (!window) continue
-      const by = value < window.min ? value - window.min : value > window.max ? value - window.max : 0
-      // What a home instrument cannot tell is not missed.
-      if (Math.abs(by) > TOLERANCE[quantity] / 10) found.push({ quantity, value, window, by })
+  const start = look({})
+  const wanted = needsAt(start, start, scope)
+  const amounts = chosen(start, wanted, scope)
+  const end = look(amounts)
+  const possible = request.withBands === false ? [] : possibilities(readings, fit, request.uncertainty ?? READING_UNCERTAINTY)
+  const proposal = (a: Amounts, at: Prospect): TargetProposal => ({
+    additions: additionsOf(a, volumeL),
+    predicted: { ...(at.now.brix !== undefined && { brix: at.now.brix, sg: sgFromBrix(at.now.brix) }), ph: at.now.ph, taGPerL: at.now.ta },
+    course: bandsOf(at.end, a, scope.planned ? runCourse : (c) => c),
+    asWine: bandsOf(acidsOf(runToWine(at.composition, course)), a, runToWine),
+    missed: missesOf(at, windows)
+  })
+  const bandsOf = (mid: { ph: number, ta: number }, a: Amounts, run: typeof runCourse): { ph: Band, taGPerL: Band } => {
+    const changes = changesOf(a)
+    const ends = possible.map((p) => acidsOf(run(applyChanges(p.composition, changes).composition, course, p.luck)))
+    return {
+      ph: bandOf(
+        mid.ph,
+        ends.map((e) => e.ph),
+        possible
+      ),
+      taGPerL: bandOf(
+        mid.ta,
+        ends.map((e) => e.ta),
+        possible
+      )
     }
-    return found
   }
-
-  cost(materials: readonly Material[], amounts: readonly number[], weights: Record<Quantity, number>): number {
-    const state = this.predict(materials, amounts)
-    let cost = 0
-    for (const [quantity, value] of [['brix', state.brix], ['ph', state.ph], ['ta', state.taGPerL]] as const) {
-      const window = this.windows[quantity]
-      if (!window) continue
-      const outside = Math.max(0, window.min - value, value - window.max) / TOLERANCE[quantity]
-      cost += weights[quantity] * outside * outside
-    }
-    materials.forEach((m, i) => {
-      cost += PER_SHARE_OF_LIMIT * amounts[i]! / this.limitOf(m) + (amounts[i]! > 0 ? PER_ADDITION : 0)
-    })
-    return cost
-  }
-
-  best(sets: readonly Material[][], weights: Record<Quantity, number>): Candidate {
-    return sets.map(materials => this.compass(materials, weights)).reduce((a, b) => b.cost < a.cost - 1e-9 ? b : a)
-  }
-
-  /** Compass search from the middle of the box: step along each axis, halve the step when none helps. */
-  private compass(materials: Material[], weights: Record<Quantity, number>): Candidate {
-    const limits = materials.map(m => this.limitOf(m))
-    let amounts = limits.map(l => l * 0.3)
-    let cost = this.cost(materials, amounts, weights)
-    for (let step = 0.25; step > 0.0008; step /= 2) {
-      for (let improved = true; improved;) {
-        improved = false
-        for (let axis = 0; axis < materials.length; axis++) {
-          for (const sign of [1, -1]) {
-            const trial = amounts.map((a, i) => i === axis ? Math.min(limits[i]!, Math.max(0, a + sign * step * limits[i]!)) : a)
-            const trialCost = this.cost(materials, trial, weights)
-            if (trialCost < cost - 1e-10) {
-              [amounts, cost, improved] = [trial, trialCost, true]
-            }
-          }
-        }
-      }
-    }
-    return { materials, amounts, cost }
+  const main = proposal(amounts, end)
+  const daring = tradeOf(start, wanted, scope, amounts, end)
+  return {
+    ...main,
+    verdict: main.additions.length > 0 ? 'add' : 'leave',
+    reasons: reasonsFor({ start, end, wanted, amounts, scope }),
+    findings: [...fit.findings, ...end.findings],
+    ...(daring && { trade: proposal(daring, look(daring)) })
   }
 }
 
-function proposal({ materials, amounts }: Candidate, search: Search, volumeL: number): TargetProposal {
-  const predicted = search.predict(materials, amounts)
-  const additions = materials.flatMap((material, i): TargetAddition[] => {
-    const perLitre = amounts[i]!
-    if (perLitre < search.limitOf(material) * 0.002) return []
+function windowsOf({ windows, style }: TargetRequest): Windows {
+  const own = windows ?? (style ? MUST_WINDOWS[style] : undefined)
+  if (!own) throw new LimitError('windows', Number.NaN, 0, 0)
+  for (const [quantity, range] of Object.entries(own)) {
+    if (range && !(range.min <= range.max)) throw new LimitError(`windows.${quantity}.min`, range.min, 0, range.max)
+  }
+  return own
+}
+
+/** A must's alcohol is what its sugar can give, or what was said; a wine's is what it has. */
+function layOut({ must, style, malolactic, cold }: TargetRequest) {
+  const { abv = 0, brix: typed, ...acids } = must
+  within('abv', abv, 0, 18)
+  if (typed !== undefined) within('brix', typed, abv > 1 ? -6 : 5, 40)
+  const isMust = typed !== undefined && typed >= MUST_FROM_BRIX
+  const present = isMust ? 0 : abv
+  const possible = typed === undefined ? 0 : potentialAlcohol(Math.max(0, typed)).abv
+  const usual = style ? usualCourse(style) : { malolactic: false, cold: false }
+  const course: Course = {
+    malolactic: malolactic ?? usual.malolactic,
+    cold: cold ?? usual.cold,
+    finalAbv: Math.min(17, isMust && abv > 0 ? abv : present + possible),
+    style: style ?? 'white'
+  }
+  const readings = { ...acids, abv: present, ...(style && { style }), ...(isMust && { brix: typed }) }
+  return { readings, brix: present > 1 ? undefined : typed, course }
+}
+
+const limitsOf = (available: TargetRequest['available']): Scope['limits'] =>
+  Object.fromEntries(
+    Object.entries(available).flatMap(([m, own]) =>
+      own === 0 ? [] : [[m, typeof own === 'number' ? own : ADDITION_LIMITS[m as Material]]]
+    )
+  )
+
+/** Water or sugar first, acid or carbonate on top; less water where it would push something out that cannot be brought back. */
+function chosen(start: Prospect, wanted: Needs, scope: Scope): Amounts {
+  const sugar = sugarSide(start, wanted, scope)
+  const whole = (share: number): Amounts => {
+    const base = Object.fromEntries(Object.entries(sugar).map(([m, a]) => [m, a * share])) as Amounts
+    return { ...base, ...acidSide(base, needsAt(scope.look(base), start, scope), scope) }
+  }
+  const harmless = (amounts: Amounts) => pushedOut(start, scope.look(amounts), scope.windows) < 1e-3
+  const all = whole(1)
+  // Sugar thins a must by two hundredths at the most, which no titration tells; only water is held back.
+  if (!sugar.water || harmless(all)) return all
+  let [low, high] = [0, 1]
+  for (let i = 0; i < 12; i++) {
+    const middle = (low + high) / 2
+    if (harmless(whole(middle))) low = middle
+    else high = middle
+  }
+  return whole(low)
+}
+
+/**
+ * How far something is pushed out of its window, now and at the end, beyond half of what no instrument tells. What stands
+ * outside already may be thinned by twice as much as it is out, so that nothing jumps at the edge.
+ */
+function pushedOut(start: Prospect, end: Prospect, windows: Windows): number {
+  const out = (value: number, window: Range | undefined) => (window ? Math.max(0, window.min - value, value - window.max) : 0)
+  const further = (from: number, to: number, window: Range | undefined) => out(to, window) - 3 * out(from, window)
+  const worse = (q: 'ph' | 'ta') =>
+    Math.min(further(start.now[q], end.now[q], windows[q]), further(start.end[q], end.end[q], windows[q])) - EDGE[q] / 2
+  return Math.max(0, worse('ph'), worse('ta'))
+}
+
+function tradeOf(start: Prospect, wanted: Needs, scope: Scope, amounts: Amounts, end: Prospect): Amounts | undefined {
+  const { ph, ta } = scope.windows
+  if (!ph || !ta || end.end.ph <= ph.max + deadZone('ph', end.now.ph, end.end.ph)) return undefined
+  const base: Amounts = { ...(amounts.water && { water: amounts.water }), ...(amounts.sucrose && { sucrose: amounts.sucrose }) }
+  const daring = { ...base, ...acidSide(base, needsAt(scope.look(base), start, scope), scope, false) }
+  return scope.look(daring).end.ph < end.end.ph - 0.02 ? daring : undefined
+}
+
+function missesOf(at: Prospect, windows: Windows): Miss[] {
+  return (['brix', 'ph', 'ta'] as const).flatMap((quantity): Miss[] => {
+    const window = windows[quantity]
+    const now = at.now[quantity]
+    if (!window || now === undefined) return []
+    const end = quantity === 'brix' ? now : at.end[quantity]
+    // A fall that is still to come makes nothing too low: the trade's windows of a must reckon with it.
+    const high = Math.max(0, end - window.max)
+    const low = Math.max(0, window.min - Math.max(now, end))
+    const value = high > 0 ? end : Math.max(now, end)
+    return Math.max(high, low) > deadZone(quantity, now, end) ? [{ quantity, value, window, by: high - low }] : []
+  })
+}
+
+/** Less than this share of a material's limit is not worth weighing. */
+const TRIFLE = 0.004
+
+function additionsOf(amounts: Amounts, volumeL: number): TargetAddition[] {
+  return Object.entries(amounts).flatMap(([m, perLitre]): TargetAddition[] => {
+    const material = m as Material
+    if (perLitre < ADDITION_LIMITS[material] * TRIFLE) return []
     const total = perLitre * volumeL
     return [{ material, perLitre, total, unit: material === 'water' ? 'L' : 'g', stages: staged(total) }]
   })
-  return { additions, predicted: { ...predicted, sg: sgFromBrix(predicted.brix) }, missed: search.misses(predicted) }
 }
-
-const differs = (a: TargetProposal, b: TargetProposal): boolean =>
-  Math.abs(a.predicted.ph - b.predicted.ph) > 0.02 || Math.abs(a.predicted.taGPerL - b.predicted.taGPerL) > 0.2

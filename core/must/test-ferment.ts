@@ -11,7 +11,12 @@ export interface TestDay {
   additions: { material: string, grams: number, /** mL of a 100 g/L stock, where a kitchen scale is too coarse. */ stockMl?: number }[]
 }
 
-export interface TestFerment { juiceL: number, mustL: number, bucketL: number, days: TestDay[] }
+export interface TestFerment {
+  juiceL: number
+  mustL: number
+  bucketL: number
+  days: TestDay[]
+}
 
 /** g/L: sulphite 30 mg/L, yeast and nutrient at full rate so that the trial does not stop for want. Common practice, no source. */
 const RATES = { so2MgPerL: 30, yeast: 0.3, nutrient: 0.3 } as const
@@ -32,11 +37,17 @@ const COARSE_G = 1
 export function testFerment(massKg: number, salt: SulphiteSalt): TestFerment {
   within('massKg', massKg, 1, 25)
   const { juiceL, mustL } = yieldOfFruit(massKg, 'red')
-  const dose = (material: string, grams: number) => ({ material, grams, ...(grams < COARSE_G && material === salt && { stockMl: grams / STOCK_G_PER_L * 1000 }) })
+  const dose = (material: string, grams: number) => ({
+    material,
+    grams,
+    ...(grams < COARSE_G && material === salt && { stockMl: (grams / STOCK_G_PER_L) * 1000 })
+  })
   return {
-    juiceL, mustL, bucketL: mustL / 0.7,
+    juiceL,
+    mustL,
+    bucketL: mustL / 0.7,
     days: [
-      { day: 0, step: 'crush-and-sulphite', additions: [dose(salt, RATES.so2MgPerL * juiceL / 1000 / SO2_SHARE[salt])] },
+      { day: 0, step: 'crush-and-sulphite', additions: [dose(salt, (RATES.so2MgPerL * juiceL) / 1000 / SO2_SHARE[salt])] },
       { day: 1, step: 'pitch', additions: [dose('yeast', RATES.yeast * juiceL)] },
       { day: 2, step: 'feed', additions: [dose('complex-nutrient', RATES.nutrient * juiceL)] },
       { day: 3, step: 'punch', additions: [] },

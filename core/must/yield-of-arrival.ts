@@ -24,15 +24,23 @@ const JUICE_SPREAD = { fruit: 0.15, pails: 0.03 } as const
  */
 export function yieldOfArrival(stream: ArrivalStream, style: 'red' | 'rose' | 'white', amount: number): ArrivalYield {
   switch (stream) {
-    case 'fresh': case 'test': {
+    case 'fresh':
+    case 'test': {
       const of = yieldOfFruit(amount, stream === 'test' ? 'red' : style)
-      return { juice: band(of.juiceL, JUICE_SPREAD.fruit), wine: { low: of.wineLowL, high: of.wineHighL }, mustL: style === 'red' || stream === 'test' ? of.mustL : of.juiceL }
+      return {
+        juice: band(of.juiceL, JUICE_SPREAD.fruit),
+        wine: { low: of.wineLowL, high: of.wineHighL },
+        mustL: style === 'red' || stream === 'test' ? of.mustL : of.juiceL
+      }
     }
-    case 'frozen': case 'juice': case 'kit': {
+    case 'frozen':
+    case 'juice':
+    case 'kit': {
       const of = yieldOfVolume(amount, stream)
       return { juice: band(amount, JUICE_SPREAD.pails), wine: { low: of.wineLowL, high: of.wineHighL }, mustL: amount }
     }
-    default: return assertNever(stream)
+    default:
+      return assertNever(stream)
   }
 }
 

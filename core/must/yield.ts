@@ -7,7 +7,9 @@ const PER_KG = {
 } as const
 /** Litres of wine from one litre that arrives as juice, frozen must or kit (common practice, no source). */
 const PER_L = {
-  frozen: { low: 0.65, high: 0.75 }, juice: { low: 0.9, high: 0.95 }, kit: { low: 0.93, high: 0.97 }
+  frozen: { low: 0.65, high: 0.75 },
+  juice: { low: 0.9, high: 0.95 },
+  kit: { low: 0.93, high: 0.97 }
 } as const
 
 export interface Yield {
@@ -31,7 +33,7 @@ export function yieldOfFruit(massKg: number, style: 'red' | 'rose' | 'white'): Y
   const per = style === 'red' ? PER_KG.red : PER_KG.pressed
   return {
     mustL: massKg * per.must,
-    juiceL: massKg * (per.wine.low + per.wine.high) / 2,
+    juiceL: (massKg * (per.wine.low + per.wine.high)) / 2,
     wineLowL: massKg * per.wine.low,
     wineHighL: massKg * per.wine.high
   }

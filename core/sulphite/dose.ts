@@ -1,15 +1,24 @@
+import { MATERIALS } from '../materials'
 import { within } from '../units'
 import { PKA_CONVENTION, freeSo2For, molecularSo2, sulphurousPka } from './molecular'
 
-/** SO₂ carried by each salt, by stoichiometry from IUPAC atomic weights: 2·SO₂ / K₂S₂O₅ and 2·SO₂ / Na₂S₂O₅. */
+/** g SO₂ in a gram of each salt, by its card (stoichiometry). */
 export const SO2_SHARE = {
-  'potassium-metabisulphite': 2 * 64.064 / 222.32,
-  'sodium-metabisulphite': 2 * 64.064 / 190.1
+  'potassium-metabisulphite': shareOf('potassium-metabisulphite'),
+  'sodium-metabisulphite': shareOf('sodium-metabisulphite')
 } as const
+
+function shareOf(key: 'potassium-metabisulphite' | 'sodium-metabisulphite'): number {
+  const { effect } = MATERIALS[key]
+  return effect.on === 'sulphite' ? effect.so2Share : 0
+}
 export type SulphiteSalt = keyof typeof SO2_SHARE
 
 /** Molecular SO₂ to aim for, mg/L: common practice, no source. */
 export const MOLECULAR_TARGET = { red: 0.5, rose: 0.8, white: 0.8 } as const
+
+/** Least free SO₂ that keeps a wine, mg/L: under this a titration hardly tells it from none. Common practice, no source. */
+export const LEAST_FREE = 10
 
 /** Highest total SO₂ of dry wine, mg/L (OIV International Code of Oenological Practices, annex on maximum limits). */
 export const TOTAL_LIMIT = { red: 150, rose: 200, white: 200 } as const
@@ -26,10 +35,14 @@ export type SulphiteFinding =
   | { code: 'near-total-limit', totalMgPerL: number, limitMgPerL: number }
   | { code: 'over-total-limit', totalMgPerL: number, limitMgPerL: number }
   | { code: 'already-there', freeMgPerL: number, targetFreeMgPerL: number }
+  | { code: 'little-free', freeMgPerL: number, leastMgPerL: number }
+  | { code: 'much-molecular', molecularMgPerL: number, limitMgPerL: number }
   | { code: 'large-dose', addMgPerL: number, limitMgPerL: number }
 
 /** One addition above this is unusual and worth a second look, mg/L: common practice, no source. */
 const LARGE_DOSE = 100
+/** Above this most people smell it, mg/L molecular: common practice, no source. */
+const SMELT_MOLECULAR = 2
 
 export interface SulphiteRequest {
   ph: number
@@ -84,17 +97,17 @@ export function sulphiteDose(request: SulphiteRequest): SulphiteDose {
   const freeMgPerL = within('freeMgPerL', request.freeMgPerL ?? 0, 0, 500)
   const boundShare = within('boundShare', request.boundShare ?? 0, 0, 0.8)
   const potency = within('potency', request.potency ?? 1, 0.2, 1)
-  const pka = request.abv === undefined && request.celsius === undefined
-    ? PKA_CONVENTION
-    : sulphurousPka(request.abv ?? 0, request.celsius ?? 20)
+  const pka =
+    request.abv === undefined && request.celsius === undefined ? PKA_CONVENTION : sulphurousPka(request.abv ?? 0, request.celsius ?? 20)
   if (request.targetFreeMgPerL === undefined && request.targetMolecularMgPerL === undefined) {
     throw new TypeError('targetMolecularMgPerL or targetFreeMgPerL is needed')
   }
-  const targetFreeMgPerL = request.targetFreeMgPerL === undefined
-    ? freeSo2For(request.targetMolecularMgPerL!, ph, pka)
-    : within('targetFreeMgPerL', request.targetFreeMgPerL, 0, 500)
+  const targetFreeMgPerL =
+    request.targetFreeMgPerL === undefined
+      ? freeSo2For(request.targetMolecularMgPerL!, ph, pka)
+      : within('targetFreeMgPerL', request.targetFreeMgPerL, 0, 500)
   const addMgPerL = Math.max(0, targetFreeMgPerL - freeMgPerL) / (1 - boundShare)
-  const grams = addMgPerL * volumeL / 1000 / SO2_SHARE[salt] / potency
+  const grams = (addMgPerL * volumeL) / 1000 / SO2_SHARE[salt] / potency
   const dose: SulphiteDose = {
     pka,
     targetFreeMgPerL,
@@ -116,6 +129,11 @@ function findingsOn(dose: SulphiteDose, request: SulphiteRequest, freeMgPerL: nu
   if (request.ph > PH_TOO_HIGH) found.push({ code: 'ph-too-high', ph: request.ph, limitPh: PH_TOO_HIGH })
   if (dose.addMgPerL === 0) found.push({ code: 'already-there', freeMgPerL, targetFreeMgPerL: dose.targetFreeMgPerL })
   if (dose.addMgPerL > LARGE_DOSE) found.push({ code: 'large-dose', addMgPerL: dose.addMgPerL, limitMgPerL: LARGE_DOSE })
+  if (dose.targetFreeMgPerL > 0 && dose.targetFreeMgPerL < LEAST_FREE) {
+    found.push({ code: 'little-free', freeMgPerL: dose.targetFreeMgPerL, leastMgPerL: LEAST_FREE })
+  }
+  const molecular = Math.max(dose.targetMolecularMgPerL, dose.molecularNowMgPerL)
+  if (molecular > SMELT_MOLECULAR) found.push({ code: 'much-molecular', molecularMgPerL: molecular, limitMgPerL: SMELT_MOLECULAR })
   if (request.scaleStepG !== undefined && dose.grams > 0 && dose.grams < 10 * request.scaleStepG) {
     found.push({ code: 'below-scale', grams: dose.grams, resolutionG: request.scaleStepG })
   }
@@ -137,5 +155,5 @@ export function stockSolutionMl(grams: number, stockGPerL: number, potency = 1):
   within('grams', grams, 0, 10_000)
   within('stockGPerL', stockGPerL, 1, 500)
   within('potency', potency, 0.2, 1)
-  return grams / stockGPerL * 1000 / potency
+  return ((grams / stockGPerL) * 1000) / potency
 }

@@ -4,13 +4,16 @@ import { SO2_SHARE, type SulphiteSalt } from './dose'
 export type FruitHealth = 'sound' | 'some-rot' | 'poor'
 
 /** SO₂ at the crusher by the health of the fruit, mg/L, from 30 to 60: common practice, no source (craft 3.3). */
-export const FIRST_SO2: Record<FruitHealth, number> = { 'sound': 30, 'some-rot': 45, 'poor': 60 }
-/** From this pH on sound fruit gets more: what is free protects less. Common practice, no source. */
+export const FIRST_SO2: Record<FruitHealth, number> = { sound: 30, 'some-rot': 45, poor: 60 }
+/** From this pH on any fruit gets more: what is free protects less, and poor fruit binds most. Common practice, no source. */
 const HIGH_PH = { red: 3.6, rose: 3.4, white: 3.4 } as const
 const HIGH_PH_EXTRA = 10
-const LARGEST = 60
 
-export interface FirstDose { mgPerL: number, grams: number, reasons: ('health' | 'high-ph' | 'ph-unknown')[] }
+export interface FirstDose {
+  mgPerL: number
+  grams: number
+  reasons: ('health' | 'high-ph' | 'ph-unknown')[]
+}
 
 /**
  * The first sulphite, at once and by the expected juice: never by the weight of the fruit. The pH decides later doses; here it
@@ -26,6 +29,10 @@ export interface FirstDose { mgPerL: number, grams: number, reasons: ('health' |
 export function firstDose(juiceL: number, health: FruitHealth, style: keyof typeof HIGH_PH, salt: SulphiteSalt, ph?: number): FirstDose {
   within('juiceL', juiceL, 0.1, 100_000)
   const high = ph !== undefined && within('ph', ph, 2.5, 4.5) >= HIGH_PH[style]
-  const mgPerL = Math.min(LARGEST, FIRST_SO2[health] + (high ? HIGH_PH_EXTRA : 0))
-  return { mgPerL, grams: mgPerL * juiceL / 1000 / SO2_SHARE[salt], reasons: ['health', ...(ph === undefined ? ['ph-unknown' as const] : high ? ['high-ph' as const] : [])] }
+  const mgPerL = FIRST_SO2[health] + (high ? HIGH_PH_EXTRA : 0)
+  return {
+    mgPerL,
+    grams: (mgPerL * juiceL) / 1000 / SO2_SHARE[salt],
+    reasons: ['health', ...(ph === undefined ? ['ph-unknown' as const] : high ? ['high-ph' as const] : [])]
+  }
 }

@@ -26,14 +26,21 @@ export interface FreeSo2Titration {
  * @throws LimitError
  * @example freeSo2FromTitration('aspiration', 20, 2, 0.01, 'red').freeMgPerL // 32
  */
-export function freeSo2FromTitration(method: 'iodine' | 'aspiration', sampleMl: number, titrantMl: number, normality: number, style: 'red' | 'rose' | 'white', stepMl = 0.1): FreeSo2Titration {
+export function freeSo2FromTitration(
+  method: 'iodine' | 'aspiration',
+  sampleMl: number,
+  titrantMl: number,
+  normality: number,
+  style: 'red' | 'rose' | 'white',
+  stepMl = 0.1
+): FreeSo2Titration {
   within('sampleMl', sampleMl, 5, 100)
   within('titrantMl', titrantMl, 0, 50)
   within('normality', normality, 0.001, 0.1)
-  const perMl = normality * SO2_EQUIVALENT * 1000 / sampleMl
+  const perMl = (normality * SO2_EQUIVALENT * 1000) / sampleMl
   return {
     freeMgPerL: titrantMl * perMl,
-    uncertaintyMgPerL: within('stepMl', stepMl, 0, 2) / 2 * perMl,
+    uncertaintyMgPerL: (within('stepMl', stepMl, 0, 2) / 2) * perMl,
     bias: method === 'iodine' && style === 'red' ? { ...IODINE_RED_BIAS } : { low: 0, high: 0 }
   }
 }

@@ -1,5 +1,14 @@
 export { PKA_CONVENTION, freeSo2For, molecularSo2, sulphurousPka } from './molecular'
-export { MOLECULAR_TARGET, PH_TOO_HIGH, SO2_SHARE, TOTAL_LIMIT, TYPICAL_BOUND_SHARE, stockSolutionMl, sulphiteDose } from './dose'
+export {
+  LEAST_FREE,
+  MOLECULAR_TARGET,
+  PH_TOO_HIGH,
+  SO2_SHARE,
+  TOTAL_LIMIT,
+  TYPICAL_BOUND_SHARE,
+  stockSolutionMl,
+  sulphiteDose
+} from './dose'
 export type { SulphiteDose, SulphiteFinding, SulphiteRequest, SulphiteSalt } from './dose'
 export { tabletsFor } from './tablets'
 export type { Tablet, TabletDose } from './tablets'
@@ -9,6 +18,6 @@ export type { FreeSo2Titration } from './free-so2-titration'
 export { TYPICAL_DECAY_PER_DAY, learnSulphite } from './learn'
 export type { DosePair, RestPair, SulphiteHabit } from './learn'
 export { schoolAdvice } from './schools'
-export type { SchoolAdvice, SulphiteSchool } from './schools'
+export type { SchoolAdvice, SulphiteNow, SulphiteSchool } from './schools'
 export { FIRST_SO2, firstDose } from './first-dose'
 export type { FirstDose, FruitHealth } from './first-dose'

@@ -4,8 +4,16 @@ import { TYPICAL_BOUND_SHARE } from './dose'
 /** Free SO₂ lost in a month by oxidation and slow binding, as a rate per day: common practice, no source. */
 export const TYPICAL_DECAY_PER_DAY = 0.005
 
-export interface DosePair { addedMgPerL: number, freeBeforeMgPerL: number, freeAfterMgPerL: number }
-export interface RestPair { freeBeforeMgPerL: number, freeAfterMgPerL: number, days: number }
+export interface DosePair {
+  addedMgPerL: number
+  freeBeforeMgPerL: number
+  freeAfterMgPerL: number
+}
+export interface RestPair {
+  freeBeforeMgPerL: number
+  freeAfterMgPerL: number
+  days: number
+}
 export interface SulphiteHabit {
   boundShare: number
   boundShareUncertainty: number
@@ -43,12 +51,13 @@ export function learnSulphite(doses: readonly DosePair[], rests: readonly RestPa
   let time: number = PRIOR_REST_DAYS ** 2
   for (const r of rests) {
     within('days', r.days, 0.5, 2000)
-    logFall += Math.log(within('freeBeforeMgPerL', r.freeBeforeMgPerL, 1, 300) / within('freeAfterMgPerL', r.freeAfterMgPerL, 1, 300)) * r.days
+    logFall +=
+      Math.log(within('freeBeforeMgPerL', r.freeBeforeMgPerL, 1, 300) / within('freeAfterMgPerL', r.freeAfterMgPerL, 1, 300)) * r.days
     time += r.days ** 2
   }
   return {
     boundShare: Math.min(0.8, Math.max(0, 1 - top / bottom)),
-    boundShareUncertainty: Math.min(PRIOR_SPREAD, READING_SPREAD * Math.SQRT2 / Math.sqrt(bottom)),
+    boundShareUncertainty: Math.min(PRIOR_SPREAD, (READING_SPREAD * Math.SQRT2) / Math.sqrt(bottom)),
     decayPerDay: Math.max(0, logFall / time),
     doses: doses.length,
     rests: rests.length

@@ -1,6 +1,9 @@
 import { within } from '../units'
 
-/** Strength lost each day: dry salt about a tenth in a year once opened, a stock solution a fifth in a month. Common practice, no source. */
+/**
+ * Strength lost each day: dry salt about a tenth in a year once opened, a stock solution a fifth in a month. Common practice, no
+ * source.
+ */
 const LOSS_PER_DAY = { powder: 0.1 / 365, stock: 0.2 / 30 } as const
 
 /**

@@ -13,6 +13,18 @@ export interface SchoolAdvice {
   givesUp: 'nothing' | 'ignores-ph' | 'more-sulphite-than-needed' | 'thin-protection' | 'needs-pasteurising'
   /** By pH the level would be this, mg/L. */
   byPhMgPerL: number
+  /** Total SO₂ that it would lead to from what stands now, where that was given, and whether it passes the limit. */
+  totalMgPerL?: number
+  overLimit?: boolean
+}
+
+/** Where the wine stands, mg/L, and the limit it is held against. */
+export interface SulphiteNow {
+  freeMgPerL: number
+  totalMgPerL: number
+  /** 0 to 0.8. */
+  boundShare: number
+  limitMgPerL: number
 }
 
 /** Level a minimal school keeps, mg/L: common practice, no source. */
@@ -25,21 +37,41 @@ const US_GALLON_L = 3.785411784
  * @param ph 2.5 to 4.5
  * @param molecularMgPerL target that by-pH would use
  * @param tablet for the school of flat tablets, one to the US gallon
+ * @param now where the wine stands, for the total that the school would lead to
  * @throws LimitError
  * @example schoolAdvice('minimal', 3.6, 0.5).givesUp // 'thin-protection'
  */
-export function schoolAdvice(school: SulphiteSchool, ph: number, molecularMgPerL: number, tablet: Tablet = { weightG: 0.44, salt: 'potassium-metabisulphite' }): SchoolAdvice {
+export function schoolAdvice(
+  school: SulphiteSchool,
+  ph: number,
+  molecularMgPerL: number,
+  tablet: Tablet = { weightG: 0.44, salt: 'potassium-metabisulphite' },
+  now?: SulphiteNow
+): SchoolAdvice {
   const byPhMgPerL = freeSo2For(molecularMgPerL, within('ph', ph, 2.5, 4.5))
-  const advice = (aimMgPerL: number, givesUp: SchoolAdvice['givesUp']): SchoolAdvice => ({ school, aimMgPerL, givesUp, byPhMgPerL })
+  const advice = (aimMgPerL: number, givesUp: SchoolAdvice['givesUp']): SchoolAdvice => {
+    const plain = { school, aimMgPerL, givesUp, byPhMgPerL }
+    if (!now) return plain
+    // A tablet brings what it brings; the others bring free SO₂ to a level.
+    const adds =
+      school === 'tablets' ? aimMgPerL : Math.max(0, aimMgPerL - now.freeMgPerL) / (1 - within('boundShare', now.boundShare, 0, 0.8))
+    const totalMgPerL = now.totalMgPerL + adds
+    return { ...plain, totalMgPerL, overLimit: totalMgPerL > now.limitMgPerL }
+  }
   switch (school) {
-    case 'by-ph': return advice(byPhMgPerL, 'nothing')
+    case 'by-ph':
+      return advice(byPhMgPerL, 'nothing')
     case 'tablets': {
       const one = tabletsFor(1, US_GALLON_L, tablet)
       return advice(1 / one.exact, 'ignores-ph')
     }
-    case 'double': return advice(2 * byPhMgPerL, 'more-sulphite-than-needed')
-    case 'minimal': return advice(Math.min(MINIMAL_FREE, byPhMgPerL), 'thin-protection')
-    case 'none': return advice(0, 'needs-pasteurising')
-    default: return assertNever(school)
+    case 'double':
+      return advice(2 * byPhMgPerL, 'more-sulphite-than-needed')
+    case 'minimal':
+      return advice(Math.min(MINIMAL_FREE, byPhMgPerL), 'thin-protection')
+    case 'none':
+      return advice(0, 'needs-pasteurising')
+    default:
+      return assertNever(school)
   }
 }

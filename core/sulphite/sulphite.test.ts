@@ -5,16 +5,41 @@ import { SO2_SHARE, freeSo2For, molecularSo2, stockSolutionMl, sulphiteDose, sul
 
 describe('molecular SO₂', () => {
   // The usual table for 0.8 mg/L at pKa 1.81 (craft 4.6; in every winemaking handbook), within 2 % or its own rounding to 1 mg/L.
-  it.each([[3.0, 13], [3.2, 20], [3.4, 32], [3.5, 40], [3.6, 50], [3.8, 79]])('pH %d asks for %d mg/L free', (ph, free) => {
+  it.each([
+    [3.0, 13],
+    [3.2, 20],
+    [3.4, 32],
+    [3.5, 40],
+    [3.6, 50],
+    [3.8, 79]
+  ])('pH %d asks for %d mg/L free', (ph, free) => {
     expect(Math.abs(freeSo2For(0.8, ph) - free)).toBeLessThanOrEqual(Math.max(0.02 * free, 0.55))
   })
   it('level and free SO₂ are each other’s inverse', () => {
-    fc.assert(fc.property(fc.double({ min: 2.8, max: 4, noNaN: true }), fc.double({ min: 0.1, max: 1, noNaN: true }), (ph, m) => Math.abs(molecularSo2(freeSo2For(m, ph), ph) - m) < 1e-9))
+    fc.assert(
+      fc.property(
+        fc.double({ min: 2.8, max: 4, noNaN: true }),
+        fc.double({ min: 0.1, max: 1, noNaN: true }),
+        (ph, m) => Math.abs(molecularSo2(freeSo2For(m, ph), ph) - m) < 1e-9
+      )
+    )
   })
   // Usseglio-Tomasset and Bosia 1984, values from memory; between the rows the pKa must lie between them.
-  it.each([[0, 19, 1.78], [10, 19, 1.98], [10, 25, 2.21], [20, 40, 2.88], [15, 28, 2.45]])('pKa at %d %% vol and %d °C is %d', (abv, c, pka) => expect(sulphurousPka(abv, c)).toBeCloseTo(pka, 9))
+  it.each([
+    [0, 19, 1.78],
+    [10, 19, 1.98],
+    [10, 25, 2.21],
+    [20, 40, 2.88],
+    [15, 28, 2.45]
+  ])('pKa at %d %% vol and %d °C is %d', (abv, c, pka) => expect(sulphurousPka(abv, c)).toBeCloseTo(pka, 9))
   it('rises with alcohol and with warmth, everywhere', () => {
-    fc.assert(fc.property(fc.double({ min: 0, max: 19, noNaN: true }), fc.double({ min: -4, max: 38, noNaN: true }), (abv, c) => sulphurousPka(abv + 1, c) > sulphurousPka(abv, c) && sulphurousPka(abv, c + 1) > sulphurousPka(abv, c)))
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0, max: 19, noNaN: true }),
+        fc.double({ min: -4, max: 38, noNaN: true }),
+        (abv, c) => sulphurousPka(abv + 1, c) > sulphurousPka(abv, c) && sulphurousPka(abv, c + 1) > sulphurousPka(abv, c)
+      )
+    )
   })
 })
 
@@ -26,24 +51,39 @@ describe('the dose', () => {
   it('118 kg of Tempranillo, pH 3.71: 40 mg/L free for 0.5 molecular, 60 with a third bound, 8 g into 76.7 L', () => {
     const dose = sulphiteDose({ ph: 3.71, volumeL: 76.7, targetMolecularMgPerL: 0.5, salt: 'potassium-metabisulphite', boundShare: 1 / 3 })
     expect(dose.targetFreeMgPerL).toBeCloseTo(0.5 * (1 + 10 ** 1.9), 9)
-    expect(dose.grams).toBeCloseTo(40.2164 * 1.5 * 76.7 / 1000 / 0.57632, 2)
+    expect(dose.grams).toBeCloseTo((40.2164 * 1.5 * 76.7) / 1000 / 0.57632, 2)
   })
   it('what goes in is what was wanted: mass of SO₂ is conserved', () => {
-    fc.assert(fc.property(fc.double({ min: 3, max: 3.9, noNaN: true }), fc.double({ min: 1, max: 500, noNaN: true }), fc.double({ min: 0, max: 0.6, noNaN: true }), (ph, volumeL, boundShare) => {
-      const d = sulphiteDose({ ph, volumeL, boundShare, targetMolecularMgPerL: 0.8, salt: 'sodium-metabisulphite' })
-      return Math.abs(d.grams * SO2_SHARE['sodium-metabisulphite'] * 1000 / volumeL * (1 - boundShare) - d.targetFreeMgPerL) < 1e-6
-    }))
+    fc.assert(
+      fc.property(
+        fc.double({ min: 3, max: 3.9, noNaN: true }),
+        fc.double({ min: 1, max: 500, noNaN: true }),
+        fc.double({ min: 0, max: 0.6, noNaN: true }),
+        (ph, volumeL, boundShare) => {
+          const d = sulphiteDose({ ph, volumeL, boundShare, targetMolecularMgPerL: 0.8, salt: 'sodium-metabisulphite' })
+          return Math.abs(((d.grams * SO2_SHARE['sodium-metabisulphite'] * 1000) / volumeL) * (1 - boundShare) - d.targetFreeMgPerL) < 1e-6
+        }
+      )
+    )
   })
   it.each([
-    [{ ph: 4.1 }, 'ph-too-high'], [{ volumeL: 4, scaleStepG: 0.1 }, 'below-scale'], [{ freeMgPerL: 60 }, 'already-there'],
-    [{ totalMgPerL: 110, limitTotalMgPerL: 150 }, 'near-total-limit'], [{ totalMgPerL: 130, limitTotalMgPerL: 150 }, 'over-total-limit'], [{ ph: 3.85, boundShare: 0.5 }, 'large-dose']
+    [{ ph: 4.1 }, 'ph-too-high'],
+    [{ volumeL: 4, scaleStepG: 0.1 }, 'below-scale'],
+    [{ freeMgPerL: 60 }, 'already-there'],
+    [{ totalMgPerL: 110, limitTotalMgPerL: 150 }, 'near-total-limit'],
+    [{ totalMgPerL: 130, limitTotalMgPerL: 150 }, 'over-total-limit'],
+    [{ ph: 3.85, boundShare: 0.5 }, 'large-dose'],
+    [{ ph: 2.9, targetMolecularMgPerL: 0.5 }, 'little-free'],
+    [{ ph: 3.2, freeMgPerL: 60 }, 'much-molecular']
   ] as const)('%j is remarked on: %s', (change, code) => {
     const dose = sulphiteDose({ ph: 3.5, volumeL: 23, targetMolecularMgPerL: 0.8, salt: 'potassium-metabisulphite', ...change })
-    expect(dose.findings.map(f => f.code)).toContain(code)
+    expect(dose.findings.map((f) => f.code)).toContain(code)
   })
   it('0.42 g is 4.2 mL of 10 g in 100 mL', () => expect(stockSolutionMl(0.42, 100)).toBeCloseTo(4.2, 9))
   it.each([[{ ph: 35 }], [{ volumeL: 0 }], [{ freeMgPerL: -1 }], [{ boundShare: 1 }]])('%j is refused', (change) => {
-    expect(() => sulphiteDose({ ph: 3.5, volumeL: 23, targetMolecularMgPerL: 0.8, salt: 'potassium-metabisulphite', ...change })).toThrow(LimitError)
+    expect(() => sulphiteDose({ ph: 3.5, volumeL: 23, targetMolecularMgPerL: 0.8, salt: 'potassium-metabisulphite', ...change })).toThrow(
+      LimitError
+    )
   })
   it('wants a target', () => expect(() => sulphiteDose({ ph: 3.5, volumeL: 23, salt: 'potassium-metabisulphite' })).toThrow(TypeError))
 })

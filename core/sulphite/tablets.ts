@@ -28,8 +28,9 @@ export interface TabletDose {
 export function tabletsFor(addMgPerL: number, volumeL: number, tablet: Tablet): TabletDose {
   within('addMgPerL', addMgPerL, 0, 300)
   within('volumeL', volumeL, 0.1, 100_000)
-  const so2PerTablet = within('weightG', tablet.weightG, 0.2, 2) * within('activeShare', tablet.activeShare ?? 1, 0.3, 1) * SO2_SHARE[tablet.salt] * 1000
-  const exact = addMgPerL * volumeL / so2PerTablet
+  const so2PerTablet =
+    within('weightG', tablet.weightG, 0.2, 2) * within('activeShare', tablet.activeShare ?? 1, 0.3, 1) * SO2_SHARE[tablet.salt] * 1000
+  const exact = (addMgPerL * volumeL) / so2PerTablet
   const rounded = Math.round(exact * 2) / 2
-  return { exact, rounded, addsMgPerL: rounded * so2PerTablet / volumeL }
+  return { exact, rounded, addsMgPerL: (rounded * so2PerTablet) / volumeL }
 }

@@ -4,9 +4,9 @@
  * Checked against a general-purpose units library in `units.test.ts`.
  */
 export const LITRES_PER = {
-  'L': 1,
-  'mL': 0.001,
-  'hL': 100,
+  L: 1,
+  mL: 0.001,
+  hL: 100,
   'US gal': 3.785411784,
   'imp gal': 4.54609,
   'US fl oz': 0.0295735295625,
@@ -25,7 +25,7 @@ export const KILOGRAMS_PER = {
 export const GRAMS_PER_LITRE_PER = {
   'g/L': 1,
   'mg/L': 0.001,
-  'ppm': 0.001,
+  ppm: 0.001,
   '%': 10,
   'g/hL': 0.01,
   'lb/1000 US gal': (0.45359237 * 1000) / (1000 * 3.785411784)
@@ -58,7 +58,7 @@ export const toGramsPerLitre = (value: number, unit: ConcentrationUnit): number 
 export const fromGramsPerLitre = (gPerL: number, unit: ConcentrationUnit): number => gPerL / GRAMS_PER_LITRE_PER[unit]
 
 /** Degrees Celsius from either scale. @example toCelsius(68, '°F') // 20 */
-export const toCelsius = (value: number, unit: TemperatureUnit): number => unit === '°F' ? (value - 32) * 5 / 9 : value
+export const toCelsius = (value: number, unit: TemperatureUnit): number => (unit === '°F' ? ((value - 32) * 5) / 9 : value)
 
 /** Degrees Celsius to either scale. */
-export const fromCelsius = (celsius: number, unit: TemperatureUnit): number => unit === '°F' ? celsius * 9 / 5 + 32 : celsius
+export const fromCelsius = (celsius: number, unit: TemperatureUnit): number => (unit === '°F' ? (celsius * 9) / 5 + 32 : celsius)

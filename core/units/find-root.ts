@@ -23,14 +23,21 @@ export function findRoot(f: (x: number) => number, low: number, high: number, to
   let fa = f(a)
   let fb = f(b)
   if (fa === 0) return { status: 'converged', x: a, residual: 0, iterations: 0 }
-  if (!(fa * fb <= 0)) return { status: 'no-sign-change', x: Math.abs(fa) < Math.abs(fb) ? a : b, residual: Math.abs(fa) < Math.abs(fb) ? fa : fb, iterations: 0 }
+  if (!(fa * fb <= 0))
+    return {
+      status: 'no-sign-change',
+      x: Math.abs(fa) < Math.abs(fb) ? a : b,
+      residual: Math.abs(fa) < Math.abs(fb) ? fa : fb,
+      iterations: 0
+    }
   let x = b
   let fx = fb
   for (let iterations = 1; iterations <= 200; iterations++) {
     const previous = x
     x = (fa * b - fb * a) / (fa - fb)
     fx = f(x)
-    if (fx === 0 || Math.abs(x - previous) < tolerance || Math.abs(b - a) < tolerance) return { status: 'converged', x, residual: fx, iterations }
+    if (fx === 0 || Math.abs(x - previous) < tolerance || Math.abs(b - a) < tolerance)
+      return { status: 'converged', x, residual: fx, iterations }
     if (fx * fb < 0) {
       a = b
       fa = fb

@@ -1,11 +1,23 @@
 export { LimitError, assertNever, within } from './limits'
-export { GRAMS_PER_LITRE_PER, KILOGRAMS_PER, LITRES_PER, fromCelsius, fromGramsPerLitre, fromKilograms, fromLitres, toCelsius, toGramsPerLitre, toKilograms, toLitres } from './factors'
+export {
+  GRAMS_PER_LITRE_PER,
+  KILOGRAMS_PER,
+  LITRES_PER,
+  fromCelsius,
+  fromGramsPerLitre,
+  fromKilograms,
+  fromLitres,
+  toCelsius,
+  toGramsPerLitre,
+  toKilograms,
+  toLitres
+} from './factors'
 export type { ConcentrationUnit, MassUnit, TemperatureUnit, VolumeUnit } from './factors'
 export { readNumber } from './typed-number'
 export type { NumberProblem } from './typed-number'
 export { readQuantity } from './read-quantity'
 export type { Gallon, Quantity, QuantityKind, QuantityProblem, SugarUnit, Unit } from './read-quantity'
-export { GRAMS_PER_TEASPOON, TEASPOON_ML, inSpoons } from './spoons'
-export type { SpoonMeasure, SpoonedPowder } from './spoons'
+export { TEASPOON_ML, inSpoons } from './spoons'
+export type { SpoonMeasure } from './spoons'
 export { findRoot } from './find-root'
 export type { Root } from './find-root'

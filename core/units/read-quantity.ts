@@ -1,4 +1,15 @@
-import { type ConcentrationUnit, KILOGRAMS_PER, LITRES_PER, type MassUnit, type TemperatureUnit, type VolumeUnit, toCelsius, toGramsPerLitre, toKilograms, toLitres } from './factors'
+import {
+  type ConcentrationUnit,
+  KILOGRAMS_PER,
+  LITRES_PER,
+  type MassUnit,
+  type TemperatureUnit,
+  type VolumeUnit,
+  toCelsius,
+  toGramsPerLitre,
+  toKilograms,
+  toLitres
+} from './factors'
 import { type NumberProblem, readNumber } from './typed-number'
 
 /** What a field asks for. The number that comes back is in the unit behind the arrow. */
@@ -34,20 +45,55 @@ export interface Quantity {
 
 const NAMES: Record<Exclude<QuantityKind, 'plain'>, Record<string, Unit>> = {
   volume: {
-    'l': 'L', 'litre': 'L', 'litres': 'L', 'liter': 'L', 'liters': 'L', 'ml': 'mL', 'cc': 'mL', 'hl': 'hL',
-    'usgal': 'US gal', 'galus': 'US gal', 'usgallon': 'US gal', 'usgallons': 'US gal',
-    'impgal': 'imp gal', 'ukgal': 'imp gal', 'imperialgallon': 'imp gal', 'imperialgallons': 'imp gal',
-    'usfloz': 'US fl oz', 'impfloz': 'imp fl oz', 'ukfloz': 'imp fl oz'
+    l: 'L',
+    litre: 'L',
+    litres: 'L',
+    liter: 'L',
+    liters: 'L',
+    ml: 'mL',
+    cc: 'mL',
+    hl: 'hL',
+    usgal: 'US gal',
+    galus: 'US gal',
+    usgallon: 'US gal',
+    usgallons: 'US gal',
+    impgal: 'imp gal',
+    ukgal: 'imp gal',
+    imperialgallon: 'imp gal',
+    imperialgallons: 'imp gal',
+    usfloz: 'US fl oz',
+    impfloz: 'imp fl oz',
+    ukfloz: 'imp fl oz'
   },
   mass: {
-    kg: 'kg', kilo: 'kg', kilos: 'kg', g: 'g', gram: 'g', grams: 'g', mg: 'mg',
-    lb: 'lb', lbs: 'lb', pound: 'lb', pounds: 'lb', oz: 'oz', ounce: 'oz', ounces: 'oz'
+    kg: 'kg',
+    kilo: 'kg',
+    kilos: 'kg',
+    g: 'g',
+    gram: 'g',
+    grams: 'g',
+    mg: 'mg',
+    lb: 'lb',
+    lbs: 'lb',
+    pound: 'lb',
+    pounds: 'lb',
+    oz: 'oz',
+    ounce: 'oz',
+    ounces: 'oz'
   },
-  temperature: { 'c': '°C', '°c': '°C', '°': '°C', 'f': '°F', '°f': '°F' },
+  temperature: { c: '°C', '°c': '°C', '°': '°C', f: '°F', '°f': '°F' },
   concentration: {
-    'g/l': 'g/L', 'gl': 'g/L', 'mg/l': 'mg/L', 'mgl': 'mg/L', 'ppm': 'ppm', '%': '%', 'g/hl': 'g/hL', 'lb/1000gal': 'lb/1000 US gal', 'lb/1000usgal': 'lb/1000 US gal'
+    'g/l': 'g/L',
+    gl: 'g/L',
+    'mg/l': 'mg/L',
+    mgl: 'mg/L',
+    ppm: 'ppm',
+    '%': '%',
+    'g/hl': 'g/hL',
+    'lb/1000gal': 'lb/1000 US gal',
+    'lb/1000usgal': 'lb/1000 US gal'
   },
-  sugar: { 'sg': 'SG', 'brix': '°Brix', '°brix': '°Brix', 'bx': '°Brix', '°bx': '°Brix', '°': '°Brix', 'b': '°Brix' }
+  sugar: { sg: 'SG', brix: '°Brix', '°brix': '°Brix', bx: '°Brix', '°bx': '°Brix', '°': '°Brix', b: '°Brix' }
 }
 const GALLON_WORDS = new Set(['gal', 'gals', 'gallon', 'gallons', 'g.'])
 const FLUID_OUNCE_WORDS = new Set(['floz', 'fluidounce', 'fluidounces'])
@@ -64,7 +110,12 @@ const FLUID_OUNCE_WORDS = new Set(['floz', 'fluidounce', 'fluidounces'])
  * @returns the quantity, or a precise complaint
  * @example readQuantity('2 lb 4 oz', 'mass', 'kg') // { ok: true, value: 1.0206, unit: 'lb', … }
  */
-export function readQuantity(text: string, kind: QuantityKind, unit: Unit, gallon?: Gallon): Quantity | { ok: false, problem: QuantityProblem } {
+export function readQuantity(
+  text: string,
+  kind: QuantityKind,
+  unit: Unit,
+  gallon?: Gallon
+): Quantity | { ok: false, problem: QuantityProblem } {
   const compound = kind === 'mass' ? /^(\d[\d.,]*)\s*(lbs?|pounds?)\s*(\d[\d.,]*)\s*(oz|ounces?)$/i.exec(text.trim()) : null
   if (compound) return readPoundsAndOunces(compound[1]!, compound[3]!)
   const match = /^([-+−–]?[\d.,'’\s\u00a0\u202f]*\d[.,]?)\s*([^\d\s].*)?$/u.exec(text.trim())
@@ -77,7 +128,10 @@ export function readQuantity(text: string, kind: QuantityKind, unit: Unit, gallo
   const found = asTyped === '' ? unit : unitNamed(asTyped, kind, gallon)
   if (found === 'which-gallon') return { ok: false, problem: { code: 'which-gallon', value: number.value } }
   if (found === undefined) {
-    return { ok: false, problem: { code: 'unknown-unit', unit: asTyped, known: kind === 'plain' ? [] : [...new Set(Object.values(NAMES[kind]))] } }
+    return {
+      ok: false,
+      problem: { code: 'unknown-unit', unit: asTyped, known: kind === 'plain' ? [] : [...new Set(Object.values(NAMES[kind]))] }
+    }
   }
   if (found === 'SG') return readGravity(number.value, number.decimals, text.trim(), asTyped !== '')
   return { ok: true, value: toOwnUnit(number.value, found), unit: found, typed: number.value, unitTyped: asTyped !== '' }
@@ -87,11 +141,17 @@ function unitNamed(word: string, kind: QuantityKind, gallon?: Gallon): Unit | 'w
   const key = word.toLowerCase().replace(/[\s.]/g, '')
   if (kind === 'plain') return key === '%' ? '%' : undefined
   if (kind === 'volume' && GALLON_WORDS.has(key)) return gallon === undefined ? 'which-gallon' : gallon === 'US' ? 'US gal' : 'imp gal'
-  if (kind === 'volume' && FLUID_OUNCE_WORDS.has(key)) return gallon === undefined ? 'which-gallon' : gallon === 'US' ? 'US fl oz' : 'imp fl oz'
+  if (kind === 'volume' && FLUID_OUNCE_WORDS.has(key))
+    return gallon === undefined ? 'which-gallon' : gallon === 'US' ? 'US fl oz' : 'imp fl oz'
   return NAMES[kind][key]
 }
 
-function readGravity(value: number, decimals: number, text: string, unitTyped: boolean): Quantity | { ok: false, problem: QuantityProblem } {
+function readGravity(
+  value: number,
+  decimals: number,
+  text: string,
+  unitTyped: boolean
+): Quantity | { ok: false, problem: QuantityProblem } {
   const withoutPoint = decimals === 0 && value >= 900 && value < 10_000
   if (!withoutPoint && decimals < 3) return { ok: false, problem: { code: 'too-few-digits', text } }
   const sg = withoutPoint ? value / 1000 : value
@@ -103,7 +163,13 @@ function readPoundsAndOunces(pounds: string, ounces: string): Quantity | { ok: f
   const oz = readNumber(ounces)
   if (!lb.ok) return lb
   if (!oz.ok) return oz
-  return { ok: true, value: lb.value * KILOGRAMS_PER.lb + oz.value * KILOGRAMS_PER.oz, unit: 'lb', typed: lb.value + oz.value / 16, unitTyped: true }
+  return {
+    ok: true,
+    value: lb.value * KILOGRAMS_PER.lb + oz.value * KILOGRAMS_PER.oz,
+    unit: 'lb',
+    typed: lb.value + oz.value / 16,
+    unitTyped: true
+  }
 }
 
 function toOwnUnit(value: number, unit: Unit): number {

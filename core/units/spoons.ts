@@ -3,26 +3,13 @@ import { within } from './limits'
 /** Millilitres in a level teaspoon (US customary, also the metric 5 mL spoon within 2 %). */
 export const TEASPOON_ML = 4.93
 
-/**
- * Grams in one level teaspoon of each powder: common practice, no source; grain size moves them by a fifth.
- * A person's own weighed spoons replace them.
- */
-export const GRAMS_PER_TEASPOON = {
-  'potassium-metabisulphite': 5.6,
-  'sodium-metabisulphite': 6.0,
-  'tartaric': 4.7,
-  'malic': 4.3,
-  'citric': 4.6,
-  'potassium-bicarbonate': 4.6,
-  'ammonium-phosphate': 4.8,
-  'complex-nutrient': 4.2,
-  'sugar': 4.2
-} as const
-export type SpoonedPowder = keyof typeof GRAMS_PER_TEASPOON
-
 /** Spoon sizes of an ordinary set, as a share of a teaspoon. */
 const SPOONS: readonly { share: number, name: string }[] = [
-  { share: 3, name: 'tbsp' }, { share: 1, name: 'tsp' }, { share: 0.5, name: '½ tsp' }, { share: 0.25, name: '¼ tsp' }, { share: 0.125, name: '⅛ tsp' }
+  { share: 3, name: 'tbsp' },
+  { share: 1, name: 'tsp' },
+  { share: 0.5, name: '½ tsp' },
+  { share: 0.25, name: '¼ tsp' },
+  { share: 0.125, name: '⅛ tsp' }
 ]
 
 export interface SpoonMeasure {
@@ -43,8 +30,8 @@ export interface SpoonMeasure {
 export function inSpoons(grams: number, gramsPerTeaspoon: number): SpoonMeasure {
   within('grams', grams, 0, 5000)
   within('gramsPerTeaspoon', gramsPerTeaspoon, 0.5, 20)
-  let eighths = Math.round(grams / gramsPerTeaspoon * 8)
-  const held = eighths / 8 * gramsPerTeaspoon
+  let eighths = Math.round((grams / gramsPerTeaspoon) * 8)
+  const held = (eighths / 8) * gramsPerTeaspoon
   const parts: string[] = []
   for (const spoon of SPOONS) {
     const size = spoon.share * 8

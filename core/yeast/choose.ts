@@ -23,7 +23,12 @@ export type YeastReason =
   | { code: 'not-of-this-style' }
   | { code: 'fits' }
 
-export interface YeastChoice { card: YeastCard, score: number, fit: 'good' | 'possible' | 'unsuited', reasons: YeastReason[] }
+export interface YeastChoice {
+  card: YeastCard
+  score: number
+  fit: 'good' | 'possible' | 'unsuited'
+  reasons: YeastReason[]
+}
 
 /** Below this a high need is hard to feed, mg N/L: common practice, no source. */
 const LOW_YAN = 150
@@ -40,7 +45,7 @@ export function chooseYeast(wish: YeastWish, cards: readonly YeastCard[] = YEAST
   within('potentialAbv', wish.potentialAbv, 5, 20)
   within('temperatureC.min', wish.temperatureC.min, 5, 40)
   within('temperatureC.max', wish.temperatureC.max, wish.temperatureC.min, 40)
-  return cards.map(card => judge(card, wish)).sort((a, b) => b.score - a.score || (a.card.key < b.card.key ? -1 : 1))
+  return cards.map((card) => judge(card, wish)).sort((a, b) => b.score - a.score || (a.card.key < b.card.key ? -1 : 1))
 }
 
 function judge(card: YeastCard, wish: YeastWish): YeastChoice {
@@ -53,9 +58,12 @@ function judge(card: YeastCard, wish: YeastWish): YeastChoice {
   const { potentialAbv, temperatureC: t } = wish
   if (potentialAbv > card.toleranceAbv) minus(100, { code: 'stops-sweet', potentialAbv, toleranceAbv: card.toleranceAbv })
   else if (potentialAbv > card.toleranceAbv - 0.5) minus(25, { code: 'near-tolerance', potentialAbv, toleranceAbv: card.toleranceAbv })
-  if (t.min < card.temperatureC.min) minus(15 + 6 * (card.temperatureC.min - t.min), { code: 'too-cold', coldestC: t.min, minC: card.temperatureC.min })
-  if (t.max > card.temperatureC.max) minus(15 + 6 * (t.max - card.temperatureC.max), { code: 'too-warm', warmestC: t.max, maxC: card.temperatureC.max })
-  if (card.nitrogenNeed === 'high' && (wish.yanMgPerL === undefined || wish.yanMgPerL < LOW_YAN)) minus(10, { code: 'wants-more-nitrogen', need: card.nitrogenNeed })
+  if (t.min < card.temperatureC.min)
+    minus(15 + 6 * (card.temperatureC.min - t.min), { code: 'too-cold', coldestC: t.min, minC: card.temperatureC.min })
+  if (t.max > card.temperatureC.max)
+    minus(15 + 6 * (t.max - card.temperatureC.max), { code: 'too-warm', warmestC: t.max, maxC: card.temperatureC.max })
+  if (card.nitrogenNeed === 'high' && (wish.yanMgPerL === undefined || wish.yanMgPerL < LOW_YAN))
+    minus(10, { code: 'wants-more-nitrogen', need: card.nitrogenNeed })
   if (card.sulphideRisk === 'high') minus(15, { code: 'sulphide-risk' })
   if (wish.malolacticWanted && card.malolactic === 'hindering') minus(25, { code: 'hinders-malolactic' })
   if (wish.malolacticWanted && card.malolactic === 'friendly') minus(-5, { code: 'suits-malolactic' })

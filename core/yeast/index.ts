@@ -1,4 +1,4 @@
-export { NUTRIENTS, YEASTS } from './cards'
+export { NUTRIENTS, YEASTS, nutrientOf, yeastOf } from './cards'
 export type { Need, NutrientCard, YeastCard } from './cards'
 export { chooseYeast } from './choose'
 export type { YeastChoice, YeastReason, YeastWish } from './choose'

@@ -16,7 +16,7 @@ const IN_ORDER: readonly NutrientCard[] = [NUTRIENTS[1]!, NUTRIENTS[0]!, NUTRIEN
  * @example nutrientsLeft({ 'complex-nutrient': 0.5 })[0].limitGPerL // 0.4
  */
 export function nutrientsLeft(givenGPerL: Readonly<Record<string, number>>): NutrientCard[] {
-  return IN_ORDER.map(card => ({ ...card, limitGPerL: Math.max(0, card.limitGPerL - (givenGPerL[card.key] ?? 0)) }))
+  return IN_ORDER.map((card) => ({ ...card, limitGPerL: Math.max(0, card.limitGPerL - (givenGPerL[card.key] ?? 0)) }))
 }
 
 export interface NutrientAddition {
@@ -34,7 +34,12 @@ export interface NutrientPlan {
   presentMgPerL: number
   missingMgPerL: number
   additions: NutrientAddition[]
-  findings: ({ code: 'yan-assumed', yanMgPerL: number } | { code: 'limit-reached', nutrient: string, limitGPerL: number, shortMgPerL: number } | { code: 'enough' } | { code: 'dissolve-first' })[]
+  findings: (
+    | { code: 'yan-assumed', yanMgPerL: number }
+    | { code: 'limit-reached', nutrient: string, limitGPerL: number, shortMgPerL: number }
+    | { code: 'enough' }
+    | { code: 'dissolve-first' }
+  )[]
 }
 
 /**
@@ -48,7 +53,13 @@ export interface NutrientPlan {
  * @throws LimitError
  * @example nutrientPlan(77, 24.4, 'medium', 140).missingMgPerL // 80
  */
-export function nutrientPlan(volumeL: number, brix: number, need: Need, yanMgPerL?: number, nutrients: readonly NutrientCard[] = IN_ORDER): NutrientPlan {
+export function nutrientPlan(
+  volumeL: number,
+  brix: number,
+  need: Need,
+  yanMgPerL?: number,
+  nutrients: readonly NutrientCard[] = IN_ORDER
+): NutrientPlan {
   within('volumeL', volumeL, 0.5, 100_000)
   within('brix', brix, 5, 40)
   const presentMgPerL = yanMgPerL === undefined ? ASSUMED_YAN : within('yanMgPerL', yanMgPerL, 0, 1000)
@@ -65,10 +76,25 @@ export function nutrientPlan(volumeL: number, brix: number, need: Need, yanMgPer
     const gPerL = Math.min(nutrient.limitGPerL, leftMgPerL / nutrient.nitrogenMgPerG)
     if (gPerL <= 0) continue
     leftMgPerL -= gPerL * nutrient.nitrogenMgPerG
-    const half = { nutrient: nutrient.key, gPerL: gPerL / 2, grams: gPerL / 2 * volumeL, nitrogenMgPerL: gPerL / 2 * nutrient.nitrogenMgPerG }
-    additions.push({ when: '24-h-after-pitching', ...half }, { when: 'one-third-of-sugar-gone', ...half, atSg: 1 + (scales.sg - 1) * 2 / 3 })
-    if (leftMgPerL > 1) findings.push({ code: 'limit-reached', nutrient: nutrient.key, limitGPerL: nutrient.limitGPerL, shortMgPerL: leftMgPerL })
+    const half = {
+      nutrient: nutrient.key,
+      gPerL: gPerL / 2,
+      grams: (gPerL / 2) * volumeL,
+      nitrogenMgPerL: (gPerL / 2) * nutrient.nitrogenMgPerG
+    }
+    additions.push(
+      { when: '24-h-after-pitching', ...half },
+      { when: 'one-third-of-sugar-gone', ...half, atSg: 1 + ((scales.sg - 1) * 2) / 3 }
+    )
+    if (leftMgPerL > 1)
+      findings.push({ code: 'limit-reached', nutrient: nutrient.key, limitGPerL: nutrient.limitGPerL, shortMgPerL: leftMgPerL })
   }
   findings.push({ code: 'dissolve-first' })
-  return { needMgPerL, presentMgPerL, missingMgPerL, additions: additions.sort((a, b) => a.when < b.when ? -1 : a.when > b.when ? 1 : 0), findings }
+  return {
+    needMgPerL,
+    presentMgPerL,
+    missingMgPerL,
+    additions: additions.sort((a, b) => (a.when < b.when ? -1 : a.when > b.when ? 1 : 0)),
+    findings
+  }
 }

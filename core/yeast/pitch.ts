@@ -1,7 +1,22 @@
 import { within } from '../units'
 
-/** Pitch 0.20 to 0.30 g/L; water ten times, nutrient 1.25 times the yeast's weight; 35 to 40 °C, dead above 43 °C; steps of at most 5 °C. Common practice, no source (craft 3.6). */
-export const PITCH = { gPerL: 0.25, minGPerL: 0.2, maxGPerL: 0.3, waterPerG: 10, nutrientPerG: 1.25, rehydrateC: 38, killsC: 43, largestGapC: 5.5, stepC: 5, restMin: 20, stepMin: 10 } as const
+/**
+ * Pitch 0.20 to 0.30 g/L; water ten times, nutrient 1.25 times the yeast's weight; 35 to 40 °C, dead above 43 °C; steps of at most
+ * 5 °C. Common practice, no source (craft 3.6).
+ */
+export const PITCH = {
+  gPerL: 0.25,
+  minGPerL: 0.2,
+  maxGPerL: 0.3,
+  waterPerG: 10,
+  nutrientPerG: 1.25,
+  rehydrateC: 38,
+  killsC: 43,
+  largestGapC: 5.5,
+  stepC: 5,
+  restMin: 20,
+  stepMin: 10
+} as const
 
 export interface PitchStep {
   /** Minutes from the start. */
@@ -17,7 +32,11 @@ export interface PitchPlan {
   waterMl: number
   rehydrationNutrientG: number
   steps: PitchStep[]
-  findings: ({ code: 'rate-unusual', gPerL: number, minGPerL: number, maxGPerL: number } | { code: 'must-cold', mustC: number } | { code: 'must-hot', mustC: number })[]
+  findings: (
+    | { code: 'rate-unusual', gPerL: number, minGPerL: number, maxGPerL: number }
+    | { code: 'must-cold', mustC: number }
+    | { code: 'must-hot', mustC: number }
+  )[]
 }
 
 /**
@@ -45,7 +64,7 @@ export function pitchPlan(volumeL: number, mustC: number, gPerL: number = PITCH.
   let atMin: number = PITCH.restMin
   while (Math.abs(celsius - mustC) > PITCH.largestGapC) {
     const next = celsius - Math.min(PITCH.stepC, celsius - mustC - PITCH.largestGapC + 0.5)
-    const ml = slurryMl * (celsius - next) / (next - mustC)
+    const ml = (slurryMl * (celsius - next)) / (next - mustC)
     slurryMl += ml
     celsius = next
     steps.push({ atMin, what: 'add-must', ml, celsius })
@@ -53,7 +72,8 @@ export function pitchPlan(volumeL: number, mustC: number, gPerL: number = PITCH.
   }
   steps.push({ atMin, what: 'pitch', celsius })
   const findings: PitchPlan['findings'] = []
-  if (gPerL < PITCH.minGPerL || gPerL > PITCH.maxGPerL) findings.push({ code: 'rate-unusual', gPerL, minGPerL: PITCH.minGPerL, maxGPerL: PITCH.maxGPerL })
+  if (gPerL < PITCH.minGPerL || gPerL > PITCH.maxGPerL)
+    findings.push({ code: 'rate-unusual', gPerL, minGPerL: PITCH.minGPerL, maxGPerL: PITCH.maxGPerL })
   if (mustC < 12) findings.push({ code: 'must-cold', mustC })
   if (mustC > 32) findings.push({ code: 'must-hot', mustC })
   return { yeastG, waterMl, rehydrationNutrientG: yeastG * PITCH.nutrientPerG, steps, findings }

@@ -6,7 +6,11 @@ const STEP_H = 12
 /** A starter is ready at this share of the must. */
 const READY_SHARE = 0.05
 
-export interface StarterStep { atHours: number, volumeL: number, addJuiceL: number }
+export interface StarterStep {
+  atHours: number
+  volumeL: number
+  addJuiceL: number
+}
 export interface StarterPlan {
   steps: StarterStep[]
   totalHours: number
@@ -41,7 +45,7 @@ export function starterPlan(yeastG: number, lotsL: readonly number[]): StarterPl
   return {
     steps,
     totalHours: last.atHours + STEP_H,
-    shares: lotsL.map(volumeL => ({ volumeL, starterL: last.volumeL * volumeL / totalL })),
+    shares: lotsL.map((volumeL) => ({ volumeL, starterL: (last.volumeL * volumeL) / totalL })),
     directGPerL: yeastG / totalL
   }
 }

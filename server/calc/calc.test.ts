@@ -11,27 +11,71 @@ const answer = (name: string, body: unknown) => {
 
 describe('the calculations over HTTP', () => {
   it.each([
-    ['sugar-scales', { value: 20, scale: 'brix' }, { sg: 1.083 }], ['hydrometer', { reading: 1.089, scale: 'sg', sampleC: 20, calibrationC: 20 }, { sg: 1.089 }],
-    ['titration', { sampleMl: 15, titrantMl: 6, normality: 0.2 }, { taGPerL: 6.003, taPercent: 0.6 }], ['alcohol', { originalSg: 1.09, currentSg: 0.996 }, { factor131: 12.34, factor129: 12.13 }],
-    ['sulphite-dose', { ph: 3.5, volumeL: 100, targetMolecularMgPerL: 0.8, salt: 'potassium' }, { targetFreeMgPerL: 40, addMgPerL: 40, grams: 6.93 }],
-    ['sulphite-dose', { ph: 3.5, volumeL: 100, targetFreeMgPerL: 30, freeMgPerL: 10, salt: 'sodium-metabisulphite', boundShare: 0.5 }, { addMgPerL: 40, grams: 5.93 }],
-    ['water-addition', { volumeL: 20, brix: 26, targetBrix: 24 }, { litres: 1.85 }], ['sugar-addition', { volumeL: 20, brix: 20, targetBrix: 22, with: 'sucrose' }, { grams: 554 }],
-    ['blend', { parts: [{ volumeL: 10, abv: 12 }, { volumeL: 30, abv: 14 }] }, { abv: 13.5, volumeL: 40 }], ['yeast-pitch', { volumeL: 80 }, { yeastG: 20, waterMl: 200 }],
-    ['first-sulphite', { juiceL: 76.7, health: 'sound', style: 'red' }, { mgPerL: 30, grams: 3.99 }], ['vessel-fit', { capacityL: 150, litres: 100, room: 'cap' }, { neededL: 125 }],
-    ['kit-water', { volumeL: 16, sg: 1.122, targetSg: 1.085 }, { expectSg: 1.092 }], ['arrival-yield', { stream: 'frozen', style: 'white', amount: 40 }, { mustL: 40 }], ['enzyme', { volumeL: 40 }, { grams: 1.2 }],
-    ['clock', { kind: 'settle', begunAt: '2026-10-01T08:00:00Z', now: '2026-10-02T02:00:00Z' }, { hoursGone: 18 }], ['test-ferment', {}, { juiceL: 3.25 }], ['free-so2', { method: 'aspiration', sampleMl: 20, titrantMl: 2, normality: 0.01 }, { freeMgPerL: 32 }], ['potential-alcohol', { brix: 20 }, { abv: 11.4 }]
+    ['sugar-scales', { value: 20, scale: 'brix' }, { sg: 1.083 }],
+    ['hydrometer', { reading: 1.089, scale: 'sg', sampleC: 20, calibrationC: 20 }, { sg: 1.089 }],
+    ['titration', { sampleMl: 15, titrantMl: 6, normality: 0.2 }, { taGPerL: 6.003, taPercent: 0.6 }],
+    ['alcohol', { originalSg: 1.09, currentSg: 0.996 }, { factor131: 12.34, factor129: 12.13 }],
+    [
+      'sulphite-dose',
+      { ph: 3.5, volumeL: 100, targetMolecularMgPerL: 0.8, salt: 'potassium' },
+      { targetFreeMgPerL: 40, addMgPerL: 40, grams: 6.93 }
+    ],
+    [
+      'sulphite-dose',
+      { ph: 3.5, volumeL: 100, targetFreeMgPerL: 30, freeMgPerL: 10, salt: 'sodium-metabisulphite', boundShare: 0.5 },
+      { addMgPerL: 40, grams: 5.93 }
+    ],
+    ['water-addition', { volumeL: 20, brix: 26, targetBrix: 24 }, { litres: 1.85 }],
+    ['sugar-addition', { volumeL: 20, brix: 20, targetBrix: 22, with: 'sucrose' }, { grams: 554 }],
+    [
+      'blend',
+      {
+        parts: [
+          { volumeL: 10, abv: 12 },
+          { volumeL: 30, abv: 14 }
+        ]
+      },
+      { abv: 13.5, volumeL: 40 }
+    ],
+    ['yeast-pitch', { volumeL: 80 }, { yeastG: 20, waterMl: 200 }],
+    ['first-sulphite', { juiceL: 76.7, health: 'sound', style: 'red' }, { mgPerL: 30, grams: 3.99 }],
+    ['vessel-fit', { capacityL: 150, litres: 100, room: 'cap' }, { neededL: 125 }],
+    ['kit-water', { volumeL: 16, sg: 1.122, targetSg: 1.085 }, { expectSg: 1.092 }],
+    ['arrival-yield', { stream: 'frozen', style: 'white', amount: 40 }, { mustL: 40 }],
+    ['enzyme', { volumeL: 40 }, { grams: 1.2 }],
+    ['clock', { kind: 'settle', begunAt: '2026-10-01T08:00:00Z', now: '2026-10-02T02:00:00Z' }, { hoursGone: 18 }],
+    ['test-ferment', {}, { juiceL: 3.25 }],
+    ['free-so2', { method: 'aspiration', sampleMl: 20, titrantMl: 2, normality: 0.01 }, { freeMgPerL: 32 }],
+    ['potential-alcohol', { brix: 20 }, { abv: 11.4 }]
   ])('%s %j', (name, body, wanted) => {
     for (const [field, value] of Object.entries(wanted)) expect(answer(name, body)[field], field).toBeCloseTo(value, value > 100 ? 0 : 1)
   })
   it('acids answers before, after and findings', () => {
-    const a = answer('acids', { ph: 3.71, taGPerL: 5.5, changes: [{ kind: 'tartaric', gPerL: 1.5 }, { kind: 'water', litresPerLitre: 0.05 }, { kind: 'blend', litresPerLitre: 0.1, with: { ph: 3.2, taGPerL: 8 } }] })
+    const a = answer('acids', {
+      ph: 3.71,
+      taGPerL: 5.5,
+      changes: [
+        { kind: 'tartaric', gPerL: 1.5 },
+        { kind: 'water', litresPerLitre: 0.05 },
+        { kind: 'blend', litresPerLitre: 0.1, with: { ph: 3.2, taGPerL: 8 } }
+      ]
+    })
     expect(a.before).toMatchObject({ ph: expect.closeTo(3.71, 5), taGPerL: expect.closeTo(5.5, 5) })
     expect(a.after!.ph).toBeLessThan(3.6)
     expect(a.findings).toBeInstanceOf(Array)
   })
   it('ripening answers lines and days, acid-ways the way of each move', () => {
     const now = '2026-09-05T12:00:00Z'
-    expect(answer('ripening', { samples: [{ at: '2026-09-01T12:00:00Z', brix: 20 }, { at: now, brix: 21 }], style: 'red', now }).crossings![0]).toMatchObject({ quantity: 'brix', day: expect.closeTo(4, 6) })
+    expect(
+      answer('ripening', {
+        samples: [
+          { at: '2026-09-01T12:00:00Z', brix: 20 },
+          { at: now, brix: 21 }
+        ],
+        style: 'red',
+        now
+      }).crossings![0]
+    ).toMatchObject({ quantity: 'brix', day: expect.closeTo(4, 6) })
     const ways = answer('acid-ways', { ph: 3.7, taGPerL: 5.5, steps: 3 })
     expect(Object.keys(ways)).toEqual(['tartaric', 'potassium-bicarbonate', 'water', 'malolactic', 'cold'])
     expect(ways.tartaric).toHaveLength(4)
@@ -43,14 +87,89 @@ describe('the calculations over HTTP', () => {
     expect(answer('targets', { ...must, available: { tartaric: 0.2 } }).missed).not.toHaveLength(0)
   })
   it.each([
-    ['sulphite-dose', { ph: 35, volumeL: 23, targetFreeMgPerL: 30, salt: 'potassium' }, 'ph'], ['sulphite-dose', { ph: 3.5, volumeL: 23, salt: 'potassium' }, 'targetMolecularMgPerL'],
-    ['sulphite-dose', { ph: '3.5', volumeL: 23, targetFreeMgPerL: 30 }, 'ph'], ['titration', { sampleMl: 0, titrantMl: 6, normality: 0.2 }, 'sampleMl'], ['sugar-scales', { value: 20, scale: 'bricks' }, 'scale'],
-    ['sugar-scales', { value: 20, scale: 'brix', more: 1 }, 'more'], ['blend', { parts: [{ volumeL: 1 }] }, 'parts'], ['acids', { ph: 3.5, taGPerL: 6, changes: [{ kind: 'tartaric', gPerL: 'x' }] }, 'changes.0.gPerL'], ['alcohol', null, 'body'], ['kit-water', { volumeL: 16, sg: 1.122, targetSg: 1.2 }, 'targetSg'], ['clock', { kind: 'settle', begunAt: 'noon', now: 'now' }, 'begunAt'], ['test-ferment', { massKg: 90 }, 'massKg']
+    ['sulphite-dose', { ph: 35, volumeL: 23, targetFreeMgPerL: 30, salt: 'potassium' }, 'ph'],
+    ['sulphite-dose', { ph: 3.5, volumeL: 23, salt: 'potassium' }, 'targetMolecularMgPerL'],
+    ['sulphite-dose', { ph: '3.5', volumeL: 23, targetFreeMgPerL: 30 }, 'ph'],
+    ['titration', { sampleMl: 0, titrantMl: 6, normality: 0.2 }, 'sampleMl'],
+    ['sugar-scales', { value: 20, scale: 'bricks' }, 'scale'],
+    ['sugar-scales', { value: 20, scale: 'brix', more: 1 }, 'more'],
+    ['blend', { parts: [{ volumeL: 1 }] }, 'parts'],
+    ['acids', { ph: 3.5, taGPerL: 6, changes: [{ kind: 'tartaric', gPerL: 'x' }] }, 'changes.0.gPerL'],
+    ['alcohol', null, 'body'],
+    ['kit-water', { volumeL: 16, sg: 1.122, targetSg: 1.2 }, 'targetSg'],
+    ['clock', { kind: 'settle', begunAt: 'noon', now: 'now' }, 'begunAt'],
+    ['test-ferment', { massKg: 90 }, 'massKg']
   ])('%s %j is refused at %s', (name, body, field) => {
     const result = run(name, body)
     expect(result.ok ? 'taken' : result.refusal.field).toBe(field)
   })
+  it('figures that lead to nothing finite are refused, not answered with null', () => {
+    const result = run('ripening', {
+      samples: [
+        { at: '2026-09-01T12:00:00Z', brix: 1e308 },
+        { at: '2026-09-05T12:00:00Z', brix: -1e308 }
+      ],
+      style: 'red',
+      now: '2026-09-06T12:00:00Z'
+    })
+    expect(result).toMatchObject({ ok: false, refusal: { field: 'body' } })
+  })
+  it('acids and the finder answer with bands, a verdict, its reasons and the course', () => {
+    const acids = answer('acids', {
+      ph: 3.75,
+      taGPerL: 5.2,
+      abv: 13,
+      malicGPerL: 0.1,
+      style: 'red',
+      changes: [{ kind: 'cold', celsius: -2 }]
+    })
+    const { bands } = acids.after as unknown as {
+      bands: { ph: { low: number, mid: number, high: number }, acidsGPerL: Record<string, { low: number }> }
+    }
+    expect(bands.ph.low).toBeLessThan(bands.ph.mid)
+    expect(bands.acidsGPerL.tartaric!.low).toBeGreaterThan(0)
+    const must = answer('acids', { ph: 3.5, taGPerL: 6.5, brix: 24, style: 'red', changes: [{ kind: 'ferment', toAbv: 13 }] })
+    expect(must.after!.acidsGPerL).toMatchObject({ succinic: expect.closeTo(1.1, 0) })
+    const found = answer('targets', { brix: 24.6, ph: 3.71, taGPerL: 5.5, style: 'red', malolactic: true, cold: true }) as unknown as {
+      verdict: string
+      reasons: unknown[]
+      course: { ph: { mid: number } }
+    }
+    expect(found).toMatchObject({ verdict: 'add', course: { ph: { mid: expect.closeTo(3.6, 1) } } })
+    expect(found.reasons).not.toHaveLength(0)
+    expect(answer('targets', { brix: 23, ph: 3.5, taGPerL: 8, style: 'red' })).toMatchObject({ verdict: 'leave', additions: [] })
+    expect(
+      answer('blend', {
+        parts: [
+          { volumeL: 1, ph: 3.2, taGPerL: 8 },
+          { volumeL: 1, ph: 3.7, taGPerL: 5 }
+        ]
+      }).bands!.ph
+    ).toMatchObject({ low: expect.any(Number) })
+  })
+  it.each([
+    [{ ph: 3.5, taGPerL: 6, brix: 23 }, 'windows'],
+    [{ ph: 3.5, taGPerL: 6, brix: 23, windows: { ph: { min: 3.6, max: 3.3 } } }, 'windows.ph.min']
+  ])('targets %j is refused at %s', (body, field) => {
+    const result = run('targets', body)
+    expect(result.ok ? 'taken' : result.refusal.field).toBe(field)
+  })
   it('every body has a JSON Schema', () => {
     for (const c of CALCULATIONS.values()) expect(z.toJSONSchema(c.schema, { io: 'input' }), c.name).toMatchObject({ type: 'object' })
+  })
+})
+
+describe('a refusal says where, as it was sent, and why, in words', () => {
+  it.each([
+    ['blend', { parts: [{ volumeL: 10, ph: 3.4, taGPerL: 6 }, { volumeL: 0, ph: 3.5, taGPerL: 6 }] }, 'parts.1.volumeL', /must lie between/],
+    ['potential-alcohol', {}, 'brix', /^is missing$/],
+    ['potential-alcohol', { brix: 'much' }, 'brix', /^must be a number$/],
+    ['potential-alcohol', { brix: 22, colour: 'red' }, 'colour', /no such field/],
+    ['potential-alcohol', { brix: 90 }, 'brix', /it must lie between 0 and/]
+  ])('%s with %j: %s', (name, body, field, reason) => {
+    const answer = run(name, body)
+    expect(answer.ok ? undefined : answer.refusal.field).toBe(field)
+    expect(answer.ok ? '' : answer.refusal.reason).toMatch(reason)
+    expect(answer.ok ? '' : answer.refusal.reason).not.toMatch(/Invalid|expected|pattern|regular/)
   })
 })

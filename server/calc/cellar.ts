@@ -6,33 +6,72 @@ import { calculation } from './calculation'
 const n = z.number()
 const style = z.enum(['red', 'rose', 'white'])
 const salt = z.enum(['potassium-metabisulphite', 'sodium-metabisulphite', 'potassium', 'sodium'])
-const saltOf = (s: z.output<typeof salt>): SulphiteSalt => s.startsWith('potassium') ? 'potassium-metabisulphite' : 'sodium-metabisulphite'
-const defined = <T extends object>(o: T) => Object.fromEntries(Object.entries(o).filter(([, v]) => v !== undefined)) as { [K in keyof T]: Exclude<T[K], undefined> }
+const saltOf = (s: z.output<typeof salt>): SulphiteSalt =>
+  s.startsWith('potassium') ? 'potassium-metabisulphite' : 'sodium-metabisulphite'
+const defined = <T extends object>(o: T) =>
+  Object.fromEntries(Object.entries(o).filter(([, v]) => v !== undefined)) as { [K in keyof T]: Exclude<T[K], undefined> }
 
 /** Sulphite, yeast and nutrient. */
 export const CELLAR = [
-  calculation('sulphite-dose', 'Sulphite for a molecular or a free level at this pH, as grams of a salt.',
-    z.strictObject({
-      ph: n, volumeL: n, freeMgPerL: n.optional(), totalMgPerL: n.optional(), targetMolecularMgPerL: n.optional(), targetFreeMgPerL: n.optional(),
-      abv: n.optional(), celsius: n.optional(), salt: salt.default('potassium-metabisulphite'), boundShare: n.optional(), potency: n.optional(), scaleStepG: n.optional(), limitTotalMgPerL: n.optional()
-    }).refine(b => b.targetMolecularMgPerL !== undefined || b.targetFreeMgPerL !== undefined, { path: ['targetMolecularMgPerL'], message: 'one of targetMolecularMgPerL and targetFreeMgPerL is needed' }),
-    b => sulphiteDose({ ...defined(b), salt: saltOf(b.salt) })),
-  calculation('sulphite-tablets', 'Tablets of a stated weight and salt for an addition.',
+  calculation(
+    'sulphite-dose',
+    'Sulphite for a molecular or a free level at this pH, as grams of a salt.',
+    z
+      .strictObject({
+        ph: n,
+        volumeL: n,
+        freeMgPerL: n.optional(),
+        totalMgPerL: n.optional(),
+        targetMolecularMgPerL: n.optional(),
+        targetFreeMgPerL: n.optional(),
+        abv: n.optional(),
+        celsius: n.optional(),
+        salt: salt.default('potassium-metabisulphite'),
+        boundShare: n.optional(),
+        potency: n.optional(),
+        scaleStepG: n.optional(),
+        limitTotalMgPerL: n.optional()
+      })
+      .refine((b) => b.targetMolecularMgPerL !== undefined || b.targetFreeMgPerL !== undefined, {
+        path: ['targetMolecularMgPerL'],
+        message: 'one of targetMolecularMgPerL and targetFreeMgPerL is needed'
+      }),
+    (b) => sulphiteDose({ ...defined(b), salt: saltOf(b.salt) })
+  ),
+  calculation(
+    'sulphite-tablets',
+    'Tablets of a stated weight and salt for an addition.',
     z.strictObject({ addMgPerL: n, volumeL: n, weightG: n, salt }),
-    b => tabletsFor(b.addMgPerL, b.volumeL, { weightG: b.weightG, salt: saltOf(b.salt) })),
-  calculation('sulphite-school', 'What a school of sulphiting aims at, and what it gives up.',
+    (b) => tabletsFor(b.addMgPerL, b.volumeL, { weightG: b.weightG, salt: saltOf(b.salt) })
+  ),
+  calculation(
+    'sulphite-school',
+    'What a school of sulphiting aims at, and what it gives up.',
     z.strictObject({ school: z.enum(['by-ph', 'tablets', 'double', 'minimal', 'none']), ph: n, molecularMgPerL: n.default(0.8) }),
-    b => schoolAdvice(b.school, b.ph, b.molecularMgPerL)),
-  calculation('yeast-choice', 'Generic yeasts ranked for a must, with reasons.',
+    (b) => schoolAdvice(b.school, b.ph, b.molecularMgPerL)
+  ),
+  calculation(
+    'yeast-choice',
+    'Generic yeasts ranked for a must, with reasons.',
     z.strictObject({ style, potentialAbv: n, minC: n, maxC: n, yanMgPerL: n.optional(), malolacticWanted: z.boolean().optional() }),
-    ({ minC, maxC, ...b }) => chooseYeast({ ...defined(b), temperatureC: { min: minC, max: maxC } })),
-  calculation('yeast-pitch', 'Yeast, rehydration water and nutrient, and the acclimatisation as a timed list.',
+    ({ minC, maxC, ...b }) => chooseYeast({ ...defined(b), temperatureC: { min: minC, max: maxC } })
+  ),
+  calculation(
+    'yeast-pitch',
+    'Yeast, rehydration water and nutrient, and the acclimatisation as a timed list.',
     z.strictObject({ volumeL: n, mustC: n.default(20), gPerL: n.optional() }),
-    b => pitchPlan(b.volumeL, b.mustC, b.gPerL)),
-  calculation('yeast-starter', 'A starter built up from little yeast and shared over lots.',
+    (b) => pitchPlan(b.volumeL, b.mustC, b.gPerL)
+  ),
+  calculation(
+    'yeast-starter',
+    'A starter built up from little yeast and shared over lots.',
     z.strictObject({ yeastG: n, lotsL: z.array(n).min(1).max(50) }),
-    b => starterPlan(b.yeastG, b.lotsL)),
-  calculation('nutrient-plan', 'Nutrient by nitrogen: need, what is missing, and the additions with their time.',
+    (b) => starterPlan(b.yeastG, b.lotsL)
+  ),
+  calculation(
+    'nutrient-plan',
+    'Nutrient by nitrogen: need, what is missing, and the additions with their time.',
     z.strictObject({ volumeL: n, brix: n, need: z.enum(['low', 'medium', 'high']), yanMgPerL: n.optional() }),
-    b => nutrientPlan(b.volumeL, b.brix, b.need, b.yanMgPerL))
+    (b) => nutrientPlan(b.volumeL, b.brix, b.need, b.yanMgPerL)
+  )
 ]

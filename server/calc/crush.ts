@@ -1,9 +1,8 @@
 import { z } from 'zod'
-import { ACID_MOVES, type AcidReadings, fitAcids, movePath } from '../../core/acids'
-import { MUST_WINDOWS } from '../../core/advice'
+import { type AcidReadings, bandedWays } from '../../core/acids'
 import { vesselFit } from '../../core/cellar'
 import { ripening } from '../../core/harvest'
-import { clockAt, enzymeAdvice, kitWater, testFerment, yieldOfArrival } from '../../core/must'
+import { MUST_WINDOWS, clockAt, enzymeAdvice, kitWater, testFerment, yieldOfArrival } from '../../core/must'
 import { firstDose } from '../../core/sulphite'
 import { calculation } from './calculation'
 
@@ -11,38 +10,91 @@ const n = z.number()
 const instant = z.iso.datetime()
 const style = z.enum(['red', 'rose', 'white'])
 const salt = z.enum(['potassium-metabisulphite', 'sodium-metabisulphite']).default('potassium-metabisulphite')
-const defined = <T extends object>(o: T) => Object.fromEntries(Object.entries(o).filter(([, v]) => v !== undefined)) as { [K in keyof T]: Exclude<T[K], undefined> }
+const defined = <T extends object>(o: T) =>
+  Object.fromEntries(Object.entries(o).filter(([, v]) => v !== undefined)) as { [K in keyof T]: Exclude<T[K], undefined> }
 
 /** Harvest and crush day. */
 export const CRUSH = [
-  calculation('ripening', 'Straight lines through a block’s samples, their bands, and the days on which windows are reached or limits passed.',
-    z.strictObject({ samples: z.array(z.strictObject({ at: instant, brix: n.optional(), ph: n.optional(), ta: n.optional() })).min(1).max(500), style, now: instant }),
-    b => ripening(b.samples.map(defined), b.style, MUST_WINDOWS[b.style], b.now)),
-  calculation('arrival-yield', 'Juice, must and wine to expect from what arrives, with bands; kg for fresh grapes and test ferments, else L.',
+  calculation(
+    'ripening',
+    'Straight lines through a block’s samples, their bands, and the days on which windows are reached or limits passed.',
+    z.strictObject({
+      samples: z
+        .array(z.strictObject({ at: instant, brix: n.optional(), ph: n.optional(), ta: n.optional() }))
+        .min(1)
+        .max(500),
+      style,
+      now: instant
+    }),
+    (b) => ripening(b.samples.map(defined), b.style, MUST_WINDOWS[b.style], b.now)
+  ),
+  calculation(
+    'arrival-yield',
+    'Juice, must and wine to expect from what arrives, with bands; kg for fresh grapes and test ferments, else L.',
     z.strictObject({ stream: z.enum(['fresh', 'frozen', 'juice', 'kit', 'test']), style, amount: n }),
-    b => yieldOfArrival(b.stream, b.style, b.amount)),
-  calculation('vessel-fit', 'Whether a must goes into a vessel with room for its cap or foam.',
+    (b) => yieldOfArrival(b.stream, b.style, b.amount)
+  ),
+  calculation(
+    'vessel-fit',
+    'Whether a must goes into a vessel with room for its cap or foam.',
     z.strictObject({ capacityL: n, litres: n, room: z.enum(['cap', 'foam', 'none']) }),
-    b => vesselFit(b.capacityL, b.litres, b.room)),
-  calculation('first-sulphite', 'The first sulphite by the expected juice and the health of the fruit.',
+    (b) => vesselFit(b.capacityL, b.litres, b.room)
+  ),
+  calculation(
+    'first-sulphite',
+    'The first sulphite by the expected juice and the health of the fruit.',
     z.strictObject({ juiceL: n, health: z.enum(['sound', 'some-rot', 'poor']), style, salt, ph: n.optional() }),
-    b => firstDose(b.juiceL, b.health, b.style, b.salt, b.ph)),
-  calculation('enzyme', 'Pectic enzyme for a must, and what speaks against it now.',
-    z.strictObject({ volumeL: n, hoursSinceSulphite: n.optional(), bentonite: z.boolean().optional(), mustC: n.optional(), fermenting: z.boolean().optional() }),
-    b => enzymeAdvice(defined(b))),
-  calculation('clock', 'Where a wait of crush day stands.',
-    z.strictObject({ kind: z.enum(['settle', 'cold-soak', 'enzyme-after-sulphite', 'yeast-after-sulphite', 'thaw']), begunAt: instant, now: instant }),
-    b => clockAt(b.kind, b.begunAt, b.now)),
-  calculation('kit-water', 'Water for a kit to its gravity from the sweet side, in stages; too much is said to be too much.',
+    (b) => firstDose(b.juiceL, b.health, b.style, b.salt, b.ph)
+  ),
+  calculation(
+    'enzyme',
+    'Pectic enzyme for a must, and what speaks against it now.',
+    z.strictObject({
+      volumeL: n,
+      hoursSinceSulphite: n.optional(),
+      bentonite: z.boolean().optional(),
+      mustC: n.optional(),
+      fermenting: z.boolean().optional()
+    }),
+    (b) => enzymeAdvice(defined(b))
+  ),
+  calculation(
+    'clock',
+    'Where a wait of crush day stands.',
+    z.strictObject({
+      kind: z.enum(['settle', 'cold-soak', 'enzyme-after-sulphite', 'yeast-after-sulphite', 'thaw']),
+      begunAt: instant,
+      now: instant
+    }),
+    (b) => clockAt(b.kind, b.begunAt, b.now)
+  ),
+  calculation(
+    'kit-water',
+    'Water for a kit to its gravity from the sweet side, in stages; too much is said to be too much.',
     z.strictObject({ volumeL: n, sg: n, targetSg: n, stage: z.int().default(1), lineL: n.optional() }),
-    b => kitWater(b.volumeL, b.sg, b.targetSg, b.stage, b.lineL)),
-  calculation('test-ferment', 'The week of a test ferment with its additions.',
-    z.strictObject({ massKg: n.default(5), salt }),
-    b => testFerment(b.massKg, b.salt)),
-  calculation('acid-ways', 'The ways over the map of acids from one must: pH and TA along tartaric, carbonate, water, malolactic and cold.',
-    z.strictObject({ ph: n, taGPerL: n, malicGPerL: n.optional(), abv: n.optional(), steps: z.int().min(1).max(60).default(12) }),
-    ({ steps, ...readings }) => {
-      const start = fitAcids(defined(readings) as AcidReadings).composition
-      return Object.fromEntries(ACID_MOVES.map(move => [move, movePath(start, move, steps)]))
-    })
+    (b) => kitWater(b.volumeL, b.sg, b.targetSg, b.stage, b.lineL)
+  ),
+  calculation('test-ferment', 'The week of a test ferment with its additions.', z.strictObject({ massKg: n.default(5), salt }), (b) =>
+    testFerment(b.massKg, b.salt)
+  ),
+  calculation(
+    'acid-ways',
+    'The ways over the map of acids from one must or wine: pH and TA along tartaric, carbonate, water, malolactic and cold, with 80 % bands.',
+    z.strictObject({
+      ph: n,
+      taGPerL: n,
+      malicGPerL: n.optional(),
+      abv: n.optional(),
+      brix: n.optional(),
+      style: style.optional(),
+      finalAbv: n.optional(),
+      steps: z.int().min(1).max(60).default(12)
+    }),
+    ({ steps, finalAbv, ...readings }) =>
+      bandedWays(
+        defined(readings) as AcidReadings,
+        steps,
+        finalAbv === undefined ? undefined : { finalAbv, style: readings.style ?? 'white' }
+      )
+  )
 ]

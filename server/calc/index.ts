@@ -7,4 +7,4 @@ import { MUST } from './must'
 export { runCalculation } from './calculation'
 
 /** All calculations by name. */
-export const CALCULATIONS: ReadonlyMap<string, Calculation> = new Map([...MEASURING, ...MUST, ...CELLAR, ...CRUSH].map(c => [c.name, c]))
+export const CALCULATIONS: ReadonlyMap<string, Calculation> = new Map([...MEASURING, ...MUST, ...CELLAR, ...CRUSH].map((c) => [c.name, c]))

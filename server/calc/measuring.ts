@@ -8,31 +8,62 @@ const n = z.number()
 
 /** Instruments and what they read. */
 export const MEASURING = [
-  calculation('sugar-scales', 'One sugar reading on all scales at 20 °C.',
+  calculation(
+    'sugar-scales',
+    'One sugar reading on all scales at 20 °C.',
     z.strictObject({ value: n, scale: z.enum(['sg', 'brix', 'plato', 'baume', 'oechsle', 'kmw', 'sugarGPerL']) }),
-    b => sugarScales(b.value, b.scale)),
-  calculation('hydrometer', 'A hydrometer reading corrected for the temperature of the sample.',
+    (b) => sugarScales(b.value, b.scale)
+  ),
+  calculation(
+    'hydrometer',
+    'A hydrometer reading corrected for the temperature of the sample.',
     z.strictObject({ reading: n, scale: z.enum(['sg', 'brix']).default('sg'), sampleC: n, calibrationC: n.default(20) }),
-    b => correctHydrometer(b.reading, b.scale, b.sampleC, b.calibrationC)),
-  calculation('refractometer', 'A refractometer during fermentation, corrected for alcohol and for its zero.',
+    (b) => correctHydrometer(b.reading, b.scale, b.sampleC, b.calibrationC)
+  ),
+  calculation(
+    'refractometer',
+    'A refractometer during fermentation, corrected for alcohol and for its zero.',
     z.strictObject({ originalBrix: n, currentBrix: n, offsetBrix: n.default(0) }),
-    b => correctRefractometer(b.originalBrix, b.currentBrix, b.offsetBrix)),
-  calculation('alcohol', 'Alcohol made between two gravities, % vol, by each school; nothing added in between.',
+    (b) => correctRefractometer(b.originalBrix, b.currentBrix, b.offsetBrix)
+  ),
+  calculation(
+    'alcohol',
+    'Alcohol made between two gravities, % vol, by each school; nothing added in between.',
     z.strictObject({ originalSg: n, currentSg: n }),
-    b => actualAlcohol(b.originalSg, b.currentSg)),
-  calculation('potential-alcohol', 'Alcohol a must can give, % vol, by the schools.',
-    z.strictObject({ brix: n }),
-    b => potentialAlcohol(b.brix)),
-  calculation('residual-sugar', 'Sugar left, g/L, from gravity and alcohol by the true extract.',
+    (b) => actualAlcohol(b.originalSg, b.currentSg)
+  ),
+  calculation('potential-alcohol', 'Alcohol a must can give, % vol, by the schools.', z.strictObject({ brix: n }), (b) =>
+    potentialAlcohol(b.brix)
+  ),
+  calculation(
+    'residual-sugar',
+    'Sugar left, g/L, from gravity and alcohol by the true extract.',
     z.strictObject({ sg: n, abv: n, sugarFreeGPerL: n.optional() }),
-    b => ({ sugarGPerL: residualSugar(b.sg, b.abv, b.sugarFreeGPerL) })),
-  calculation('titration', 'Titratable acidity as tartaric from a titration with base.',
+    (b) => ({ sugarGPerL: residualSugar(b.sg, b.abv, b.sugarFreeGPerL) })
+  ),
+  calculation(
+    'titration',
+    'Titratable acidity as tartaric from a titration with base.',
     z.strictObject({ sampleMl: n, titrantMl: n, normality: n, stepMl: n.optional() }),
-    b => titrate(b.sampleMl, b.titrantMl, b.normality, b.stepMl)),
-  calculation('titrant', 'True strength of a base against potassium hydrogen phthalate.',
+    (b) => titrate(b.sampleMl, b.titrantMl, b.normality, b.stepMl)
+  ),
+  calculation(
+    'titrant',
+    'True strength of a base against potassium hydrogen phthalate.',
     z.strictObject({ phthalateG: n, titrantMl: n }),
-    b => ({ normality: standardiseTitrant(b.phthalateG, b.titrantMl) })),
-  calculation('free-so2', 'Free SO₂ from an iodine or an aspiration titration.',
-    z.strictObject({ method: z.enum(['iodine', 'aspiration']), sampleMl: n, titrantMl: n, normality: n, style: z.enum(['red', 'rose', 'white']).default('red'), stepMl: n.optional() }),
-    b => freeSo2FromTitration(b.method, b.sampleMl, b.titrantMl, b.normality, b.style, b.stepMl))
+    (b) => ({ normality: standardiseTitrant(b.phthalateG, b.titrantMl) })
+  ),
+  calculation(
+    'free-so2',
+    'Free SO₂ from an iodine or an aspiration titration.',
+    z.strictObject({
+      method: z.enum(['iodine', 'aspiration']),
+      sampleMl: n,
+      titrantMl: n,
+      normality: n,
+      style: z.enum(['red', 'rose', 'white']).default('red'),
+      stepMl: n.optional()
+    }),
+    (b) => freeSo2FromTitration(b.method, b.sampleMl, b.titrantMl, b.normality, b.style, b.stepMl)
+  )
 ]

@@ -5,7 +5,22 @@ import { calculation } from './calculation'
 
 const n = z.number()
 const range = z.strictObject({ min: n, max: n })
-const wine = { ph: n, taGPerL: n, malicGPerL: n.optional(), lacticGPerL: n.optional(), abv: n.optional(), endPointPh: n.optional() }
+const style = z.enum(['red', 'rose', 'white'])
+const uncertainty = z
+  .strictObject({ ph: n.min(0).max(1), taGPerL: n.min(0).max(5), malicGPerL: n.min(0).max(5) })
+  .describe('80 % half-widths of the readings; a home meter, titration and strip when left out')
+const wine = {
+  ph: n,
+  taGPerL: n,
+  malicGPerL: n.optional(),
+  lacticGPerL: n.optional(),
+  abv: n.optional(),
+  endPointPh: n.optional(),
+  so2MgPerL: n.optional(),
+  brix: n.optional().describe('of the fruit, before water or sugar'),
+  style: style.optional(),
+  malolactic: z.enum(['before', 'under-way', 'after']).optional()
+}
 
 const salt = z.enum(['potassium-bicarbonate', 'potassium-carbonate', 'calcium-carbonate'])
 const changeSchema = z.discriminatedUnion('kind', [
@@ -15,44 +30,129 @@ const changeSchema = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('water'), litresPerLitre: n }),
   z.strictObject({ kind: z.literal('sugar'), gPerL: n }),
   z.strictObject({ kind: z.literal('malolactic'), toMalicGPerL: n.default(0) }),
-  z.strictObject({ kind: z.literal('cold'), celsius: n, holdingFactor: n.optional() }),
+  z.strictObject({ kind: z.literal('ferment'), toAbv: n }).describe('what the ferment itself does to the acids'),
+  z.strictObject({
+    kind: z.literal('cold'),
+    celsius: n,
+    weeks: n.optional(),
+    holdingFactor: n.optional(),
+    finalAbv: n.optional().describe('of the wine a must will be when it stands cold')
+  }),
   z.strictObject({ kind: z.literal('blend'), litresPerLitre: n, with: z.strictObject(wine) })
 ])
 
-const toChange = (change: z.output<typeof changeSchema>): AcidChange =>
-  (change.kind === 'blend' ? { ...change, with: fitAcids(defined(change.with)).composition } : defined(change)) as AcidChange
+function toChange(change: z.output<typeof changeSchema>, of: z.output<typeof style> | undefined): AcidChange {
+  if (change.kind === 'blend') return { ...change, with: fitAcids(defined(change.with)).composition }
+  const own = change.kind === 'ferment' || change.kind === 'cold' ? { ...change, style: of } : change
+  return defined(own) as AcidChange
+}
 
 /** Leaves out what was not given, so that optional fields keep their defaults. */
 const defined = <T extends object>(o: T): T & { [K in keyof T]: Exclude<T[K], undefined> } =>
   Object.fromEntries(Object.entries(o).filter(([, v]) => v !== undefined)) as T & { [K in keyof T]: Exclude<T[K], undefined> }
 
-const material = z.enum(['tartaric', 'malic', 'citric', 'potassium-bicarbonate', 'potassium-carbonate', 'calcium-carbonate', 'water', 'sucrose'])
+const material = z.enum([
+  'tartaric',
+  'malic',
+  'citric',
+  'potassium-bicarbonate',
+  'potassium-carbonate',
+  'calcium-carbonate',
+  'water',
+  'sucrose'
+])
 
 /** From fruit to a corrected must. */
 export const MUST = [
-  calculation('acids', 'pH, TA and acids before and after a sequence of changes, by the equilibrium model.',
-    z.strictObject({ ...wine, changes: z.array(changeSchema).max(50).default([]) }),
-    ({ changes, ...readings }) => predictAcids(defined(readings), changes.map(toChange))),
-  calculation('targets', 'The smallest set of additions that brings a must into the wanted windows, in stages.',
+  calculation(
+    'acids',
+    'pH, TA and acids before and after a sequence of changes, by the equilibrium model, with their 80 % bands.',
+    z.strictObject({ ...wine, changes: z.array(changeSchema).max(50).default([]), uncertainty: uncertainty.optional() }),
+    ({ changes, uncertainty: of, ...readings }) =>
+      predictAcids(
+        defined(readings),
+        changes.map((c) => toChange(c, readings.style)),
+        of
+      )
+  ),
+  calculation(
+    'targets',
+    'What to add to a must or wine so that it ends in its windows, in stages; or to leave it, and why.',
+    z
+      .strictObject({
+        brix: n.optional().describe('left out for a wine'),
+        ph: n,
+        taGPerL: n,
+        malicGPerL: n.optional(),
+        lacticGPerL: n.optional(),
+        volumeL: n.default(1),
+        abv: n.optional().describe('% vol that it has; for a must above 15 °Brix the alcohol that it is expected to reach'),
+        style: style.optional(),
+        malolactic: z.boolean().optional(),
+        cold: z.boolean().optional(),
+        uncertainty: uncertainty.optional(),
+        windows: z
+          .strictObject({ brix: range.optional(), ph: range.optional(), ta: range.optional() })
+          .optional()
+          .describe('those of the style when left out'),
+        available: z
+          .union([z.array(material), z.partialRecord(material, z.union([n.min(0), z.literal(true)]))])
+          .default(['tartaric', 'potassium-bicarbonate', 'water', 'sucrose'])
+      })
+      .refine((b) => b.windows || b.style, { path: ['windows'], message: 'one of windows and style is needed' }),
+    ({ windows, available, volumeL, style: of, malolactic, cold, uncertainty: readings, ...must }) =>
+      findTargets({
+        ...defined({ style: of, malolactic, cold, uncertainty: readings, windows: windows && defined(windows) }),
+        must: defined(must),
+        volumeL,
+        available: Array.isArray(available) ? Object.fromEntries(available.map((m) => [m, true as const])) : available
+      })
+  ),
+  calculation(
+    'sugar-addition',
+    'Sugar, honey or concentrate to raise a must to a Brix, by mass balance.',
     z.strictObject({
-      brix: n, ph: n, taGPerL: n, malicGPerL: n.optional(), volumeL: n.default(1),
-      windows: z.strictObject({ brix: range.optional(), ph: range.optional(), ta: range.optional() }),
-      available: z.union([z.array(material), z.partialRecord(material, z.union([n.min(0), z.literal(true)]))]).default(['tartaric', 'potassium-bicarbonate', 'water', 'sucrose'])
+      volumeL: n,
+      brix: n,
+      targetBrix: n,
+      with: z.enum(['sucrose', 'dextrose', 'honey', 'concentrate']).default('sucrose'),
+      concentrateBrix: n.optional()
     }),
-    ({ windows, available, volumeL, ...must }) => findTargets({
-      must: defined(must), windows: defined(windows), volumeL,
-      available: Array.isArray(available) ? Object.fromEntries(available.map(m => [m, true as const])) : available
-    })),
-  calculation('sugar-addition', 'Sugar, honey or concentrate to raise a must to a Brix, by mass balance.',
-    z.strictObject({ volumeL: n, brix: n, targetBrix: n, with: z.enum(['sucrose', 'dextrose', 'honey', 'concentrate']).default('sucrose'), concentrateBrix: n.optional() }),
-    b => addSugar(b.volumeL, b.brix, b.targetBrix, b.with, b.concentrateBrix)),
-  calculation('water-addition', 'Water to thin a must, kit or concentrate to a Brix, staged from the sweet side.',
+    (b) => addSugar(b.volumeL, b.brix, b.targetBrix, b.with, b.concentrateBrix)
+  ),
+  calculation(
+    'water-addition',
+    'Water to thin a must, kit or concentrate to a Brix, staged from the sweet side.',
     z.strictObject({ volumeL: n, brix: n, targetBrix: n }),
-    b => addWater(b.volumeL, b.brix, b.targetBrix)),
-  calculation('yield', 'Must, juice and wine to expect from fruit.',
+    (b) => addWater(b.volumeL, b.brix, b.targetBrix)
+  ),
+  calculation(
+    'yield',
+    'Must, juice and wine to expect from fruit.',
     z.strictObject({ massKg: n, style: z.enum(['red', 'rose', 'white']).default('red') }),
-    b => yieldOfFruit(b.massKg, b.style)),
-  calculation('blend', 'What a blend should measure; pH and TA by the equilibrium model.',
-    z.strictObject({ parts: z.array(z.strictObject({ volumeL: n, sg: n.optional(), brix: n.optional(), abv: n.optional(), ph: n.optional(), taGPerL: n.optional(), malicGPerL: n.optional(), freeSo2MgPerL: n.optional(), totalSo2MgPerL: n.optional() })).min(2).max(50) }),
-    b => blendOf(b.parts.map(defined)))
+    (b) => yieldOfFruit(b.massKg, b.style)
+  ),
+  calculation(
+    'blend',
+    'What a blend should measure; pH and TA by the equilibrium model.',
+    z.strictObject({
+      parts: z
+        .array(
+          z.strictObject({
+            volumeL: n,
+            sg: n.optional(),
+            brix: n.optional(),
+            abv: n.optional(),
+            ph: n.optional(),
+            taGPerL: n.optional(),
+            malicGPerL: n.optional(),
+            freeSo2MgPerL: n.optional(),
+            totalSo2MgPerL: n.optional()
+          })
+        )
+        .min(2)
+        .max(50)
+    }),
+    (b) => blendOf(b.parts.map(defined))
+  )
 ]

@@ -1,11 +1,11 @@
-import { expect, openDemo, ownCellar, test } from './fixtures'
+import { choose, expect, openDemo, ownCellar, test, withoutWorkers } from './fixtures'
 
 test('every field of a reading complains at its place, keeps what was typed and changes nothing by itself', async ({ page }) => {
   await openDemo(page, '/bench/measure?lot=lot-tempranillo')
   const sugar = page.getByRole('textbox', { name: 'Sugar' })
   const ph = page.getByRole('textbox', { name: 'pH' })
   const ta = page.getByRole('textbox', { name: 'Titratable acidity (TA)' })
-  await page.getByLabel('Unit of Sugar').selectOption('SG')
+  await choose(page, 'Unit of Sugar', 'SG')
   await sugar.fill('1,0')
   await ph.fill('35')
   await ta.fill('0.62')
@@ -16,7 +16,12 @@ test('every field of a reading complains at its place, keeps what was typed and 
   await expect(page.getByText('If your kit reads in per cent, multiply by ten.', { exact: false })).toBeVisible()
   await expect(page.getByText('“warm” is not a number.', { exact: false })).toBeVisible()
   await expect(sugar).toBeFocused()
-  for (const [field, value] of [[sugar, '1,0'], [ph, '35'], [ta, '0.62']] as const) await expect(field).toHaveValue(value)
+  for (const [field, value] of [
+    [sugar, '1,0'],
+    [ph, '35'],
+    [ta, '0.62']
+  ] as const)
+    await expect(field).toHaveValue(value)
 
   await sugar.fill('1890')
   await ph.focus()
@@ -37,7 +42,9 @@ test('an unusual value is taken when the person says so', async ({ page }) => {
   await expect(page.getByRole('list').getByText('pH 4.2 (Pocket pH meter).', { exact: true })).toBeVisible()
 })
 
-test('a lot without a volume or a name does not start, and a red does not go into a vessel without room for its skins', async ({ page }) => {
+test('a lot without a volume or a name does not start, and a red does not go into a vessel without room for its skins', async ({
+  page
+}) => {
   await ownCellar(page)
   await page.getByRole('button', { name: 'Start the lot' }).click()
   await expect(page.getByText('A lot needs a name, so that it can be found again.')).toBeVisible()
@@ -72,9 +79,17 @@ test('the sulphite bench refuses what cannot be, and speaks up at a high pH and 
 
 test('a damaged, a foreign and a newer file change nothing and say why', async ({ page }) => {
   await openDemo(page, '/stores')
-  const give = (body: string) => page.getByLabel('Bring in a cellar file').setInputFiles({ name: 'cellar.json', mimeType: 'application/json', buffer: Buffer.from(body) })
+  const give = (body: string) =>
+    page
+      .getByLabel('Bring in a cellar file')
+      .setInputFiles({ name: 'cellar.json', mimeType: 'application/json', buffer: Buffer.from(body) })
   const before = await page.getByText(/\d+ entries, 4 lots/).textContent()
-  for (const [body, words] of [['{"format":"presk-cel', 'not a whole JSON document'], ['{"a":1}', 'not written by Presk'], ['{"format":"presk-cellar","version":9}', 'from a newer Presk'], ['{"format":"presk-cellar","version":1,"exportedAt":"x","name":"","entries":[]}', 'damaged at exportedAt']] as const) {
+  for (const [body, words] of [
+    ['{"format":"presk-cel', 'not a whole JSON document'],
+    ['{"a":1}', 'not written by Presk'],
+    ['{"format":"presk-cellar","version":9}', 'from a newer Presk'],
+    ['{"format":"presk-cellar","version":1,"exportedAt":"x","name":"","entries":[]}', 'damaged: exportedAt']
+  ] as const) {
     await give(body)
     await expect(page.getByText(words, { exact: false })).toBeVisible()
   }
@@ -82,6 +97,7 @@ test('a damaged, a foreign and a newer file change nothing and say why', async (
 })
 
 test('where a browser stores nothing one can still reckon, log and export, and is told that it forgets', async ({ page }) => {
+  await withoutWorkers(page)
   await page.addInitScript(() => Object.defineProperty(window, 'indexedDB', { value: undefined }))
   await page.goto('/?cellar=demo')
   await expect(page.getByText('This browser does not let Presk store anything here', { exact: false })).toBeVisible()

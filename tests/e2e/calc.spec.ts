@@ -1,9 +1,13 @@
 import { expect, test } from './fixtures'
 
-test('the calculations answer over HTTP, and refuse plainly', async ({ request }) => {
+test('the calculations answer over HTTP, and refuse plainly', async ({ request, baseURL }) => {
   const list = await (await request.get('/api/calc')).json()
-  expect(list.calculations.map((c: { name: string }) => c.name)).toEqual(expect.arrayContaining(['sugar-scales', 'acids', 'targets', 'sulphite-dose', 'blend']))
-  const dose = await request.post('/api/calc/sulphite-dose', { data: { ph: 3.5, volumeL: 100, targetMolecularMgPerL: 0.8, salt: 'potassium-metabisulphite' } })
+  expect(list.calculations.map((c: { name: string }) => c.name)).toEqual(
+    expect.arrayContaining(['sugar-scales', 'acids', 'targets', 'sulphite-dose', 'blend'])
+  )
+  const dose = await request.post('/api/calc/sulphite-dose', {
+    data: { ph: 3.5, volumeL: 100, targetMolecularMgPerL: 0.8, salt: 'potassium-metabisulphite' }
+  })
   expect(dose.status()).toBe(200)
   expect((await dose.json()).targetFreeMgPerL).toBeCloseTo(40, 0)
 
@@ -13,6 +17,17 @@ test('the calculations answer over HTTP, and refuse plainly', async ({ request }
   const text = await request.post('/api/calc/titration', { data: 'not json', headers: { 'content-type': 'application/json' } })
   expect([text.status(), (await text.json()).field]).toEqual([400, 'body'])
   expect((await request.post('/api/calc/blend', { data: { parts: 'x'.repeat(70_000) } })).status()).toBe(413)
+  // A body of unknown length is cut off at the limit as well.
+  const chunked = await fetch(`${baseURL}/api/calc/blend`, {
+    method: 'POST',
+    body: new Blob(['x'.repeat(300_000)]).stream(),
+    duplex: 'half'
+  } as RequestInit)
+  expect(chunked.status).toBe(413)
+  const wrongWay = await request.get('/api/calc/blend')
+  expect([wrongWay.status(), wrongWay.headers()['allow'], (await wrongWay.json()).allowed]).toEqual([405, 'POST', ['POST']])
+  const nowhere = await request.get('/api/nothing/here')
+  expect([nowhere.status(), (await nowhere.json()).calculations]).toEqual([404, '/api/calc'])
   const unknown = await request.post('/api/calc/alchemy', { data: {} })
   expect(unknown.status()).toBe(404)
   expect((await unknown.json()).calculations).toContain('alcohol')

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs'
 import type { Locator, Page } from '@playwright/test'
-import { expect, expectAccessible, openDemo, ownCellar, test } from './fixtures'
+import { choose, expect, expectAccessible, openDemo, ownCellar, test } from './fixtures'
 
 /** Counts what a person does: a tap, or a value typed into a field. */
 class Hands {
@@ -24,14 +24,19 @@ const station = (page: Page, name: RegExp) => page.getByRole('listitem').filter(
 async function bin(page: Page): Promise<void> {
   await page.goto('/cellar')
   await box(page, 'What you call it').fill('Big bin')
-  await page.getByLabel('Kind').selectOption('Fermenting bin')
+  await choose(page, 'Kind', 'Fermenting bin')
   await box(page, 'Holds').fill('150')
   await button(page, 'Add it').click()
   await expect(page.getByRole('link', { name: 'Big bin, empty' })).toBeVisible()
 }
 
-for (const size of [{ width: 1280, height: 800 }, { width: 390, height: 844 }]) {
-  test(`the red of the demo goes from arrival to pitched yeast in 25 taps and entries at ${size.width} × ${size.height}`, async ({ page }) => {
+for (const size of [
+  { width: 1280, height: 800 },
+  { width: 390, height: 844 }
+]) {
+  test(`the red of the demo goes from arrival to pitched yeast in 25 taps and entries at ${size.width} × ${size.height}`, async ({
+    page
+  }) => {
     test.slow()
     await page.setViewportSize(size)
     await page.clock.install({ time: new Date('2026-10-03T08:00:00') })
@@ -57,13 +62,13 @@ for (const size of [{ width: 1280, height: 800 }, { width: 390, height: 844 }]) 
 
     await page.clock.fastForward('01:00:00')
     await hands.tap(link(page, 'Try it on the map'))
-    await expect(page.getByRole('slider', { name: 'Try tartaric acid' })).toHaveAttribute('aria-valuetext', /0\.8\d? g\/L/)
+    await expect(page.getByRole('slider', { name: 'Try tartaric acid' })).toHaveAttribute('aria-valuetext', /1\.[89]\d? g\/L/)
     await page.getByText('Show the working').first().click()
     await hands.tap(button(page, 'Exactly as planned'))
     await hands.tap(button(page, 'Log it'))
     await page.clock.fastForward('01:00:00')
-    await hands.enter(box(page, 'pH'), '3.65')
-    await hands.enter(box(page, 'Titratable acidity (TA)'), '5.9')
+    await hands.enter(box(page, 'pH'), '3.57')
+    await hands.enter(box(page, 'Titratable acidity (TA)'), '6.6')
     await hands.tap(button(page, 'Log for Tempranillo'))
 
     await expect(page.getByRole('heading', { name: 'Finish the correction' })).toBeVisible()
@@ -80,7 +85,8 @@ for (const size of [{ width: 1280, height: 800 }, { width: 390, height: 844 }]) 
     await expect(page.getByRole('heading', { name: /192 mL of water at 38 °C/ })).toBeVisible()
     await page.reload()
     await page.clock.fastForward('01:10:00')
-    await expect(page.getByRole('heading', { name: /^Pitch, at 22/ })).toBeVisible()
+    // 17 °C was the sample's; nobody has measured the must, so 20 °C is taken.
+    await expect(page.getByRole('heading', { name: /^Pitch, at 25/ })).toBeVisible()
     await hands.tap(button(page, '19.2 g are in the must'))
     await expect(page.getByText('The yeast is in: crush day is over for this lot.')).toBeVisible()
     expect(hands.done).toBeLessThanOrEqual(25)
@@ -166,7 +172,7 @@ test('a kit is watered in stages to its gravity; too much water is called too mu
 test('a shortage shows up when a fourth lot is expected, before its crush day', async ({ page }) => {
   await ownCellar(page)
   await page.goto('/stores/supplies')
-  await page.getByLabel('What', { exact: true }).selectOption('yeast')
+  await choose(page, 'What', 'Yeast')
   await box(page, 'How much').fill('46')
   await button(page, 'Put it in').click()
   const expectFruit = async (name: string, kg: string) => {
@@ -275,7 +281,11 @@ test('a block is watched, sampled and argued over before its harvest', async ({ 
   await box(page, 'Fruit to expect').fill('60')
   await button(page, 'Watch it').click()
   await expect(page.getByRole('heading', { name: 'Sample it' })).toBeVisible()
-  for (const [brix, ph, ta] of [['19', '3.42', '9.5'], ['20', '3.5', '8.7'], ['21', '3.58', '7.9']] as const) {
+  for (const [brix, ph, ta] of [
+    ['19', '3.42', '9.5'],
+    ['20', '3.5', '8.7'],
+    ['21', '3.58', '7.9']
+  ] as const) {
     await box(page, 'Sugar').fill(brix)
     await box(page, 'pH').fill(ph)
     await box(page, 'TA').fill(ta)
@@ -288,7 +298,7 @@ test('a block is watched, sampled and argued over before its harvest', async ({ 
   await expect(page.getByRole('row', { name: /pH 3\.80 is passed/ })).toContainText('Sun 20 Sept')
   await button(page, /^Note it as coming on Mon 14 Sept/).click()
   await expect(page.getByText(/Noted as coming on Mon 14 Sept/)).toBeVisible()
-  await page.getByLabel('About').selectOption('Weather')
+  await choose(page, 'About', 'Weather')
   await box(page, 'In a few words').fill('Rain from Thursday')
   await button(page, 'Note it').click()
   await expect(page.getByText('Weather: Rain from Thursday')).toBeVisible()
@@ -310,7 +320,10 @@ test('a test ferment has its week as a protocol', async ({ page }) => {
   await button(page, 'In, as planned').click()
   await expect(page.getByRole('heading', { name: 'The end test' })).toBeVisible()
   await link(page, 'Lots').first().click()
-  await page.getByRole('link', { name: /Smoke trial/ }).first().click()
+  await page
+    .getByRole('link', { name: /Smoke trial/ })
+    .first()
+    .click()
   await expect(page.getByText(/Yeast pitched: yeast of the test/)).toBeVisible()
 })
 
@@ -339,7 +352,11 @@ test('crush day is done from the keyboard alone', async ({ page }) => {
   await expect(page.getByRole('heading', { name: 'Measure the must' })).toBeVisible()
   await tabTo(/^Measure$/)
   await page.keyboard.press('Enter')
-  for (const [field, value] of [[/^Sugar$/, '24'], [/^pH$/, '3.5'], [/^Titratable acidity/, '6.5']] as const) {
+  for (const [field, value] of [
+    [/^Sugar$/, '24'],
+    [/^pH$/, '3.5'],
+    [/^Titratable acidity/, '6.5']
+  ] as const) {
     await tabTo(field)
     await page.keyboard.type(value)
   }

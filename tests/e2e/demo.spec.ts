@@ -1,26 +1,69 @@
-import { expect, expectAccessible, openDemo, test } from './fixtures'
+import { expect, expectAccessible, openDemo, test, withoutWorkers } from './fixtures'
 
-const PAGES = ['/', '/lots', '/lots/lot-grenache', '/lots/new', '/bench', '/bench/measure?lot=lot-tempranillo', '/bench/sulphite?lot=lot-tempranillo', '/bench/correct?lot=lot-tempranillo', '/bench/sweeten', '/bench/yeast?lot=lot-tempranillo', '/bench/alcohol?lot=lot-grenache', '/bench/blend', '/bench/free-so2?lot=lot-grenache', '/cellar', '/stores', '/stores/supplies', '/harvest', '/crush', '/crush/lot-tempranillo', '/crush/lot-tempranillo?step=true-volume', '/crush/lot-albarino', '/crush/lot-albarino?step=enzyme', '/crush/lot-albarino/yeast']
+const PAGES = [
+  '/',
+  '/lots',
+  '/lots/lot-grenache',
+  '/lots/lot-grenache?log=transfer',
+  '/lots/new',
+  '/bench',
+  '/bench/measure?lot=lot-tempranillo',
+  '/bench/sulphite?lot=lot-tempranillo',
+  '/bench/correct?lot=lot-tempranillo',
+  '/bench/sweeten',
+  '/bench/yeast?lot=lot-tempranillo',
+  '/bench/alcohol?lot=lot-grenache',
+  '/bench/blend',
+  '/bench/free-so2?lot=lot-grenache',
+  '/cellar',
+  '/stores',
+  '/stores/supplies',
+  '/stores/cards',
+  '/harvest',
+  '/crush',
+  '/crush/lot-tempranillo',
+  '/crush/lot-tempranillo?step=true-volume',
+  '/crush/lot-albarino',
+  '/crush/lot-albarino?step=enzyme',
+  '/crush/lot-albarino/yeast'
+]
 
-for (const theme of ['light', 'dark'] as const) {
-  test(`every view passes the accessibility checker in the ${theme} theme`, async ({ page }) => {
-    test.slow()
-    await page.emulateMedia({ colorScheme: theme, reducedMotion: 'reduce' })
-    await page.goto('/')
-    await expect(page.getByRole('button', { name: 'Start my first lot' })).toBeVisible()
-    await expectAccessible(page, 'welcome')
-    await openDemo(page)
-    for (const path of PAGES) {
-      await page.goto(path)
-      await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
-      await expectAccessible(page, path)
-    }
+const LOOKS = [
+  { theme: 'light', width: 1280, height: 800, contrastOnly: false },
+  { theme: 'light', width: 390, height: 844, contrastOnly: false },
+  { theme: 'dark', width: 1280, height: 800, contrastOnly: true }
+] as const
+/** Every third page is a test, so that they run side by side. */
+const PARTS = [0, 1, 2].map((part) => PAGES.filter((_, i) => i % 3 === part))
+for (const { theme, width, height, contrastOnly } of LOOKS) {
+  test.describe(`the accessibility checker in the ${theme} theme at ${width} × ${height} has nothing against`, () => {
+    test.use({ viewport: { width, height }, colorScheme: theme, contextOptions: { reducedMotion: 'reduce' } })
+    test('the first visit', async ({ page }) => {
+      await page.goto('/')
+      await expect(page.getByRole('button', { name: 'Start my first lot' })).toBeVisible()
+      await expectAccessible(page, 'welcome', contrastOnly)
+    })
+    PARTS.forEach((pages, i) =>
+      test(`the views of the demo, part ${i + 1}`, async ({ page }) => {
+        await openDemo(page)
+        for (const path of pages) {
+          await page.goto(path)
+          await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
+          await expectAccessible(page, path, contrastOnly)
+        }
+      })
+    )
   })
 }
 
 test('the four demo lots can each be measured, dosed, logged and found again', async ({ page }) => {
   await openDemo(page)
-  for (const [id, name] of [['lot-tempranillo', 'Tempranillo'], ['lot-albarino', 'Albariño'], ['lot-barbera-kit', 'Barbera kit'], ['lot-grenache', 'Grenache']] as const) {
+  for (const [id, name] of [
+    ['lot-tempranillo', 'Tempranillo'],
+    ['lot-albarino', 'Albariño'],
+    ['lot-barbera-kit', 'Barbera kit'],
+    ['lot-grenache', 'Grenache']
+  ] as const) {
     await page.goto(`/bench/measure?lot=${id}`)
     await page.getByRole('textbox', { name: 'pH' }).fill('3.66')
     await page.getByRole('button', { name: `Log for ${name}` }).click()
@@ -69,6 +112,7 @@ test('two tabs of one cellar stay in step', async ({ page, context }) => {
 })
 
 test('a full disk is said plainly, the entry stays in the form, nothing stored is lost', async ({ page }) => {
+  await withoutWorkers(page)
   await openDemo(page, '/lots/lot-grenache')
   await page.evaluate(() => {
     IDBObjectStore.prototype.add = () => {
@@ -92,7 +136,7 @@ test('an unknown page and an unknown lot lead back, and the cellar can be export
   await page.getByRole('button', { name: 'Export the cellar' }).click()
   expect((await waiting).suggestedFilename()).toMatch(/\.presk\.json$/)
   // The router says in the console that there is no such page; nothing else may be wrong.
-  watch.problems = watch.problems.filter(p => !p.includes('Page not found') && !p.includes('404'))
+  watch.problems = watch.problems.filter((p) => !p.includes('Page not found') && !p.includes('404'))
 })
 
 test('every answer of the server carries a strict content policy', async ({ request }) => {
@@ -103,23 +147,26 @@ test('every answer of the server carries a strict content policy', async ({ requ
   }
 })
 
-test('once opened, the cellar opens again without a network, and logs', async ({ page, context, watch }) => {
-  await openDemo(page)
-  // The worker has everything once it is ready; from the next page on it answers.
-  await page.evaluate(async () => {
-    await navigator.serviceWorker.ready
+test.describe('with its service worker', () => {
+  test.use({ serviceWorkers: 'allow' })
+  test('once opened, the cellar opens again without a network, and logs', async ({ page, context, watch }) => {
+    await openDemo(page)
+    // The worker has everything once it is ready; from the next page on it answers.
+    await page.evaluate(async () => {
+      await navigator.serviceWorker.ready
+    })
+    await page.reload()
+    await expect.poll(() => page.evaluate(() => navigator.serviceWorker.controller !== null)).toBe(true)
+    await context.setOffline(true)
+    await page.goto('/crush')
+    await expect(page.getByRole('heading', { name: 'First sulphite' })).toBeVisible()
+    await page.goto('/lots/lot-grenache')
+    await page.getByRole('textbox', { name: 'In a few words' }).fill('No signal down here')
+    await page.getByRole('button', { name: 'Log', exact: true }).click()
+    await expect(page.getByText('Note: No signal down here')).toBeVisible()
+    await page.goto('/harvest')
+    await expect(page.getByRole('img', { name: /^Sugar: 4 samples/ })).toBeVisible()
+    expect(watch.problems.filter((p) => !p.includes('ERR_INTERNET_DISCONNECTED'))).toEqual([])
+    watch.problems.length = 0
   })
-  await page.reload()
-  await expect.poll(() => page.evaluate(() => navigator.serviceWorker.controller !== null)).toBe(true)
-  await context.setOffline(true)
-  await page.goto('/crush')
-  await expect(page.getByRole('heading', { name: 'First sulphite' })).toBeVisible()
-  await page.goto('/lots/lot-grenache')
-  await page.getByRole('textbox', { name: 'In a few words' }).fill('No signal down here')
-  await page.getByRole('button', { name: 'Log', exact: true }).click()
-  await expect(page.getByText('Note: No signal down here')).toBeVisible()
-  await page.goto('/harvest')
-  await expect(page.getByRole('img', { name: /^Sugar: 4 samples/ })).toBeVisible()
-  expect(watch.problems.filter(p => !p.includes('ERR_INTERNET_DISCONNECTED'))).toEqual([])
-  watch.problems.length = 0
 })

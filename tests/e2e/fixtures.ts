@@ -1,32 +1,50 @@
 import AxeBuilder from '@axe-core/playwright'
-import { type Page, test as base, expect } from '@playwright/test'
+import { type Locator, type Page, test as base, expect } from '@playwright/test'
 
-interface Watch { outside: string[], problems: string[] }
+interface Watch {
+  outside: string[]
+  problems: string[]
+}
 
 /** Every test watches: no request leaves the machine, nothing wrong in the console. */
 export const test = base.extend<{ watch: Watch }>({
-  watch: [async ({ context }, use) => {
-    const w: Watch = { outside: [], problems: [] }
-    context.on('request', (r) => {
-      const u = new URL(r.url())
-      if (/^(https?|wss?):$/.test(u.protocol) && !['localhost', '127.0.0.1'].includes(u.hostname)) w.outside.push(r.url())
-    })
-    context.on('console', (m) => {
-      if (m.type() === 'error' || m.text().includes('[Icon]') || m.text().includes('[Vue warn]')) w.problems.push(`${m.type()}: ${m.text()}`)
-    })
-    context.on('weberror', e => w.problems.push(String(e.error())))
-    await use(w)
-    expect(w.outside, 'requests to other hosts').toEqual([])
-    expect(w.problems, 'errors in the console').toEqual([])
-  }, { auto: true }]
+  watch: [
+    async ({ context }, use) => {
+      const w: Watch = { outside: [], problems: [] }
+      context.on('request', (r) => {
+        const u = new URL(r.url())
+        if (/^(https?|wss?):$/.test(u.protocol) && !['localhost', '127.0.0.1'].includes(u.hostname)) w.outside.push(r.url())
+      })
+      context.on('console', (m) => {
+        if (m.type() === 'error' || m.text().includes('[Icon]') || m.text().includes('[Vue warn]'))
+          w.problems.push(`${m.type()}: ${m.text()}`)
+      })
+      context.on('weberror', (e) => w.problems.push(String(e.error())))
+      await use(w)
+      expect(w.outside, 'requests to other hosts').toEqual([])
+      expect(w.problems, 'errors in the console').toEqual([])
+    },
+    { auto: true }
+  ]
 })
 export { expect }
 
-/** Findings of the accessibility checker that matter, on the page as it stands. */
-export async function expectAccessible(page: Page, where: string): Promise<void> {
-  const { violations } = await new AxeBuilder({ page }).analyze()
-  const serious = violations.filter(v => v.impact === 'serious' || v.impact === 'critical')
-    .map(v => `${where}: ${v.id} on ${v.nodes.map(n => n.target.join(' ')).slice(0, 3).join(' | ')} — ${v.nodes[0]?.any[0]?.message ?? ''}`)
+/**
+ * Findings of the accessibility checker that matter, on the page as it stands.
+ * @param contrastOnly the structure is the same in both themes: the second needs its colours checked alone
+ */
+export async function expectAccessible(page: Page, where: string, contrastOnly = false): Promise<void> {
+  const axe = new AxeBuilder({ page })
+  const { violations } = await (contrastOnly ? axe.withRules(['color-contrast']) : axe).analyze()
+  const serious = violations
+    .filter((v) => v.impact === 'serious' || v.impact === 'critical')
+    .map(
+      (v) =>
+        `${where}: ${v.id} on ${v.nodes
+          .map((n) => n.target.join(' '))
+          .slice(0, 3)
+          .join(' | ')} — ${v.nodes[0]?.any[0]?.message ?? ''}`
+    )
   expect(serious).toEqual([])
 }
 
@@ -41,4 +59,31 @@ export async function openDemo(page: Page, path = '/'): Promise<void> {
   await page.goto('/?cellar=demo')
   await expect(page.getByRole('navigation', { name: 'Shelf of vessels' })).toBeVisible()
   if (path !== '/') await page.goto(path)
+}
+
+/** Chooses from a list, as a person would: opens it, and takes the item. */
+export async function choose(within: Page | Locator, name: string, option: string): Promise<void> {
+  await within.getByRole('combobox', { name, exact: true }).click()
+  const page = 'page' in within ? within.page() : within
+  await page.getByRole('option', { name: option, exact: true }).click()
+}
+
+/** Types a date and a time into its parts, one after the other. */
+export async function typeWhen(page: Page, when: Date): Promise<void> {
+  const parts = {
+    day: when.getDate(),
+    month: when.getMonth() + 1,
+    year: when.getFullYear(),
+    hour: when.getHours(),
+    minute: when.getMinutes()
+  }
+  for (const [part, value] of Object.entries(parts)) {
+    await page.getByRole('spinbutton', { name: new RegExp(`^${part}`, 'i') }).click()
+    await page.keyboard.type(String(value).padStart(2, '0'))
+  }
+}
+
+/** A browser in which the ledger runs on the page itself, so that a test can get at its storage. */
+export async function withoutWorkers(page: Page): Promise<void> {
+  await page.addInitScript(() => Object.defineProperty(window, 'Worker', { value: undefined }))
 }

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs'
 import type { Page } from '@playwright/test'
-import { expect, ownCellar, test } from './fixtures'
+import { choose, expect, ownCellar, test } from './fixtures'
 
 /** From the steps of a new lot to its measuring, whatever stands before it. */
 async function toMeasuring(page: Page): Promise<void> {
@@ -35,7 +35,10 @@ async function tempranillo(page: Page): Promise<void> {
   await expect(page.getByText(/8\.2 g of potassium metabisulphite went in \(the plan said 7\.99 g\)/)).toBeVisible()
 }
 
-for (const size of [{ width: 1280, height: 800 }, { width: 390, height: 844 }]) {
+for (const size of [
+  { width: 1280, height: 800 },
+  { width: 390, height: 844 }
+]) {
   test(`a must comes in, is measured, sulphited and remembered at ${size.width} × ${size.height}`, async ({ page }) => {
     await page.setViewportSize(size)
     await ownCellar(page)
@@ -58,11 +61,11 @@ test('a second and third lot stand beside it, and the whole cellar moves to an e
   await page.getByRole('textbox', { name: 'Name' }).fill('Albariño')
   await page.getByRole('textbox', { name: 'Volume' }).fill('40')
   await page.getByRole('radio', { name: 'A new vessel' }).check()
-  await page.getByLabel('Kind').selectOption('Steel tank')
+  await choose(page, 'Kind', 'Steel tank')
   await page.getByRole('textbox', { name: 'Holds' }).fill('50')
   await page.getByRole('button', { name: 'Start the lot' }).click()
   await toMeasuring(page)
-  await page.getByLabel('Unit of Sugar').selectOption('SG')
+  await choose(page, 'Unit of Sugar', 'SG')
   await page.getByRole('textbox', { name: 'Sugar' }).fill('1089')
   await page.getByRole('textbox', { name: 'Sample temperature' }).fill('8')
   await page.getByRole('textbox', { name: 'pH' }).fill('3,18')
@@ -95,7 +98,8 @@ test('a second and third lot stand beside it, and the whole cellar moves to an e
   await elsewhere.getByLabel('Bring in a cellar file').setInputFiles(path)
   await expect(elsewhere.getByRole('status').filter({ hasText: 'holds 3 lots' })).toBeVisible()
   await elsewhere.getByRole('button', { name: 'Take them in' }).click()
-  for (const name of ['Tempranillo', 'Albariño', 'Barbera kit']) await expect(elsewhere.getByRole('link', { name: new RegExp(`^${name},`) })).toBeVisible()
+  for (const name of ['Tempranillo', 'Albariño', 'Barbera kit'])
+    await expect(elsewhere.getByRole('link', { name: new RegExp(`^${name},`) })).toBeVisible()
   const again = elsewhere.waitForEvent('download')
   await elsewhere.getByRole('button', { name: 'Export the cellar' }).click()
   const back = JSON.parse(readFileSync(await (await again).path(), 'utf8'))
@@ -109,7 +113,7 @@ test('the whole job with the keyboard alone', async ({ page }) => {
   const tabTo = async (name: string | RegExp, role: 'button' | 'textbox' | 'link' | 'combobox' = 'textbox') => {
     const target = page.getByRole(role, { name }).first()
     for (let i = 0; i < 60; i++) {
-      if (await target.evaluate(el => el === document.activeElement)) return
+      if (await target.evaluate((el) => el === document.activeElement)) return
       await page.keyboard.press('Tab')
     }
     throw new Error(`Tab does not reach ${name}`)

@@ -1,25 +1,29 @@
 <script setup lang="ts">
-import type { LotState } from '~~/core/ledger'
+import type { LotView } from '~~/core/ledger'
 
-defineProps<{ lot: LotState | undefined }>()
+/** For which lot the bench reckons. It remembers the lot that was worked on last. */
+const props = defineProps<{ lot: LotView | undefined }>()
 const cellar = useCellarStore()
 const route = useRoute()
-const choose = (event: Event) => {
-  const id = (event.target as HTMLSelectElement).value
-  void navigateTo({ path: route.path, query: id ? { lot: id } : {} })
-}
+
+const items = computed(() => [{ value: '', label: 'no lot, free-standing' }, ...cellar.lots.map((l) => ({ value: l.id, label: l.name }))])
+const chosen = computed({
+  get: () => props.lot?.id ?? '',
+  set: (id: string) => {
+    rememberBenchLot(id)
+    void navigateTo({ path: route.path, query: id ? { lot: id } : { lot: 'none' } })
+  }
+})
 </script>
 
 <template>
-  <label class="picker"><span>for</span>
-    <select :value="lot?.id ?? ''" aria-label="Lot" @change="choose">
-      <option value="">no lot, free-standing</option>
-      <option v-for="l in cellar.lots" :key="l.id" :value="l.id">{{ l.name }}</option>
-    </select>
-  </label>
+  <div class="picker"><span>for</span><SelectField v-model="chosen" label="Lot" quiet :items="items" class="w-64 max-w-[70vw]" /></div>
 </template>
 
 <style scoped>
-.picker { display: inline-flex; align-items: baseline; gap: 10px; }
-select { font-family: var(--font-display); font-size: 1.2rem; font-weight: 600; color: var(--skin); border-bottom: 2px solid var(--skin); background: var(--ground); min-height: 44px; padding-right: 4px; max-width: 70vw; }
+.picker {
+  display: inline-flex;
+  align-items: center;
+  gap: 10px;
+}
 </style>

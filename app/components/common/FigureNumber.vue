@@ -12,7 +12,7 @@ defineProps<{
   age?: string | undefined
   size?: 'normal' | 'hero' | 'small'
 }>()
-const MARK = { 'measured': '●', 'estimated': '◐', 'forecast': '○', 'worked out': '=' } as const
+const MARK = { measured: '●', estimated: '◐', forecast: '○', 'worked out': '=' } as const
 </script>
 
 <template>
@@ -24,7 +24,8 @@ const MARK = { 'measured': '●', 'estimated': '◐', 'forecast': '○', 'worked
     </div>
     <div v-else class="value none"><span class="figure" aria-label="not known">–</span></div>
     <div v-if="shown && origin" class="origin">
-      <span aria-hidden="true">{{ MARK[origin] }}</span> {{ origin }}<template v-if="uncertainty"> ± {{ uncertainty }}</template><template v-if="age">, {{ age }}</template>
+      <span aria-hidden="true">{{ MARK[origin] }}</span> {{ origin }}<template v-if="uncertainty"> ± {{ uncertainty }}</template
+      ><template v-if="age">, {{ age }}</template>
     </div>
     <div v-else-if="!shown" class="origin">not measured</div>
     <slot />
@@ -32,14 +33,42 @@ const MARK = { 'measured': '●', 'estimated': '◐', 'forecast': '○', 'worked
 </template>
 
 <style scoped>
-.number { min-width: 0; }
-.label { font-size: 0.92rem; color: var(--ink-soft); }
-.value { display: flex; align-items: baseline; gap: 6px; white-space: nowrap; }
-.value .figure { font-size: 2.4rem; line-height: 1.08; }
-.hero .value .figure { font-size: clamp(3.6rem, 11vw, 5.2rem); line-height: 1; }
-.small .value .figure { font-size: 1.55rem; }
-.unit { color: var(--ink-soft); font-size: 1rem; }
-.hero .unit { font-size: 1.4rem; }
-.none { color: var(--ink-soft); }
-.origin { font-size: 0.85rem; color: var(--ink-soft); }
+.number {
+  min-width: 0;
+}
+.label {
+  font-size: 0.92rem;
+  color: var(--ink-soft);
+}
+.value {
+  display: flex;
+  align-items: baseline;
+  gap: 6px;
+  white-space: nowrap;
+}
+.value .figure {
+  font-size: 2.4rem;
+  line-height: 1.08;
+}
+.hero .value .figure {
+  font-size: clamp(3.6rem, 11vw, 5.2rem);
+  line-height: 1;
+}
+.small .value .figure {
+  font-size: 1.55rem;
+}
+.unit {
+  color: var(--ink-soft);
+  font-size: 1rem;
+}
+.hero .unit {
+  font-size: 1.4rem;
+}
+.none {
+  color: var(--ink-soft);
+}
+.origin {
+  font-size: 0.85rem;
+  color: var(--ink-soft);
+}
 </style>

@@ -3,11 +3,11 @@ defineProps<{ tone?: 'stop' | 'ask' }>()
 </script>
 
 <template>
-  <p class="finding" :class="tone ?? 'ask'"><span aria-hidden="true" class="sign">{{ tone === 'stop' ? '✕' : '!' }}</span><span><slot /></span></p>
+  <UAlert
+    :color="tone === 'stop' ? 'error' : 'warning'"
+    variant="soft"
+    :icon="tone === 'stop' ? 'i-lucide-octagon-alert' : 'i-lucide-circle-alert'"
+  >
+    <template #description><slot /></template>
+  </UAlert>
 </template>
-
-<style scoped>
-.finding { display: flex; gap: 10px; font-size: 0.98rem; }
-.sign { flex: none; width: 24px; height: 24px; border-radius: 6px; display: grid; place-items: center; font-weight: 700; background: var(--caution-wash); color: var(--caution); }
-.stop .sign { background: var(--stop-wash); color: var(--stop); }
-</style>

@@ -4,5 +4,8 @@ const supplies = useSupplies()
 </script>
 
 <template>
-  <FindingNote v-if="supplies.short.value.length" tone="stop">Not enough for all lots: {{ supplies.sayShort(supplies.short.value) }}. <NuxtLink to="/stores/supplies" class="textlink">See supplies</NuxtLink></FindingNote>
+  <FindingNote v-if="supplies.short.value.length" tone="stop"
+  >Not enough for all lots: {{ supplies.sayShort(supplies.short.value) }}.
+    <NuxtLink to="/stores/supplies" class="textlink">See supplies</NuxtLink></FindingNote
+  >
 </template>

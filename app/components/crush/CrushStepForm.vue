@@ -1,17 +1,22 @@
 <script setup lang="ts">
-import type { CrushStep } from '~~/core/advice'
-import type { LotState } from '~~/core/ledger'
+import type { CrushStep } from '~~/core/stages'
+import type { LotView } from '~~/core/ledger'
 import { CORRECT, STEP, hoursWords, sayStep } from '~/wording/crush'
 import { sayWhen } from '~/composables/useStory'
 
 /** One step of crush day, opened: what it is for, and the way to do it here. */
-const props = defineProps<{ lot: LotState, step: CrushStep }>()
+const props = defineProps<{ lot: LotView, step: CrushStep }>()
 const now = useNow()
 const { leaveOut } = useStepLog(() => props.lot)
 const words = computed(() => sayStep(props.step))
 const done = computed(() => props.step.status === 'done' || props.step.status === 'left-out')
-const clockStep = computed(() => props.step.code === 'thaw' || props.step.code === 'settle' || props.step.code === 'cold-soak' ? props.step as CrushStep & { code: 'thaw' | 'settle' | 'cold-soak' } : undefined)
+const clockStep = computed(() =>
+  props.step.code === 'thaw' || props.step.code === 'settle' || props.step.code === 'cold-soak'
+    ? (props.step as CrushStep & { code: 'thaw' | 'settle' | 'cold-soak' })
+    : undefined
+)
 const back = computed(() => `lot=${props.lot.id}&back=crush`)
+const f = useFormat()
 </script>
 
 <template>
@@ -19,7 +24,7 @@ const back = computed(() => `lot=${props.lot.id}&back=crush`)
     <h2>{{ words.title }}</h2>
     <p v-if="step.status === 'left-out'" class="soft">Left out{{ step.at ? `, ${sayWhen(step.at, now)}` : '' }}.</p>
     <p v-else-if="step.status === 'done' && !clockStep" class="soft">Done{{ step.at ? `, ${sayWhen(step.at, now)}` : '' }}.</p>
-    <p v-if="!done || clockStep" class="soft">{{ words.why }}</p>
+    <p v-if="!done || clockStep" class="soft">{{ f.degrees(words.why) }}</p>
 
     <template v-if="step.status !== 'left-out' || step.code === 'packets'">
       <StepClock v-if="clockStep" :lot="lot" :step="clockStep" />
@@ -29,25 +34,77 @@ const back = computed(() => `lot=${props.lot.id}&back=crush`)
       <StepKitWater v-else-if="step.code === 'water-kit'" :lot="lot" />
       <StepPackets v-else-if="step.code === 'packets'" :lot="lot" />
       <template v-else-if="step.code === 'measure'">
-        <div class="row"><FigureNumber v-if="lot.sg" label="Gravity" :shown="{ text: lot.sg.value.toFixed(3), unit: 'SG' }" :origin="lot.sg.origin" size="small" /><FigureNumber v-if="lot.ph" label="pH" :shown="{ text: lot.ph.value.toFixed(2), unit: 'pH' }" :origin="lot.ph.origin" size="small" /><FigureNumber v-if="lot.ta" label="TA" :shown="{ text: lot.ta.value.toFixed(1), unit: 'g/L' }" :origin="lot.ta.origin" size="small" /></div>
-        <p v-if="lot.stream === 'kit' && !done" class="soft">A syrup that lifts the hydrometer off its scale is thinned first: as much water as there is syrup, if that stays well short of the mark. Log it as an addition of water, stir, then measure.</p>
-        <div><UButton :to="`/bench/measure?${back}`" size="xl" :variant="done ? 'outline' : 'solid'">{{ done ? 'Measure again' : 'Measure' }}</UButton></div>
+        <div class="row">
+          <FigureNumber
+            v-if="lot.sg"
+            label="Gravity"
+            :shown="{ text: lot.sg.value.toFixed(3), unit: 'SG' }"
+            :origin="lot.sg.origin"
+            size="small"
+          /><FigureNumber
+            v-if="lot.ph"
+            label="pH"
+            :shown="{ text: lot.ph.value.toFixed(2), unit: 'pH' }"
+            :origin="lot.ph.origin"
+            size="small"
+          /><FigureNumber
+            v-if="lot.ta"
+            label="TA"
+            :shown="{ text: lot.ta.value.toFixed(1), unit: 'g/L' }"
+            :origin="lot.ta.origin"
+            size="small"
+          />
+        </div>
+        <p v-if="lot.stream === 'kit' && !done" class="soft">
+          A syrup that lifts the hydrometer off its scale is thinned first: as much water as there is syrup, if that stays well short of the
+          mark. Log it as an addition of water, stir, then measure.
+        </p>
+        <div>
+          <UButton :to="`/bench/measure?${back}`" size="xl" :variant="done ? 'outline' : 'solid'">{{
+            done ? 'Measure again' : 'Measure'
+          }}</UButton>
+        </div>
       </template>
       <template v-else-if="step.code === 'correct' && !done">
-        <div><UButton v-if="step.phase" :to="step.phase === 'measure-again' ? `/bench/measure?${back}` : `/bench/correct?${back}&find=1`" size="xl">{{ CORRECT[step.phase].action }}</UButton><p v-else class="soft">It must be measured first.</p></div>
+        <div>
+          <UButton
+            v-if="step.phase"
+            :to="step.phase === 'measure-again' ? `/bench/measure?${back}` : `/bench/correct?${back}&find=1`"
+            size="xl"
+          >{{ CORRECT[step.phase].action }}</UButton
+          >
+          <p v-else class="soft">It must be measured first.</p>
+        </div>
         <CautionNote code="limits" />
       </template>
       <template v-else-if="step.code === 'pitch' && !done">
-        <FindingNote v-if="step.status === 'waiting'">Sulphite is still strong in it: wait {{ hoursWords((Date.parse(step.opensAt!) - Date.parse(now)) / 3_600_000) }} more, until {{ sayWhen(step.opensAt!, now) }}. After 12 hours it has failed to start before; after 24 spoilage gains.</FindingNote>
-        <FindingNote v-if="step.over" tone="stop">More than a day since the sulphite. Every hour now belongs to wild yeast: pitch.</FindingNote>
-        <div><UButton :to="`/crush/${lot.id}/yeast`" size="xl" :variant="step.status === 'waiting' ? 'outline' : 'solid'">Prepare the yeast</UButton></div>
+        <FindingNote v-if="step.status === 'waiting'"
+        >Sulphite is still strong in it: wait {{ hoursWords((Date.parse(step.opensAt!) - Date.parse(now)) / 3_600_000) }} more, until
+          {{ sayWhen(step.opensAt!, now) }}. After 12 hours it has failed to start before; after 24 spoilage gains.</FindingNote
+        >
+        <FindingNote v-if="step.over" tone="stop"
+        >More than a day since the sulphite. Every hour now belongs to wild yeast: pitch.</FindingNote
+        >
+        <div>
+          <UButton :to="`/crush/${lot.id}/yeast`" size="xl" :variant="step.status === 'waiting' ? 'outline' : 'solid'"
+          >Prepare the yeast</UButton
+          >
+        </div>
       </template>
     </template>
-    <p v-if="!done && step.status !== 'running' && STEP[step.code].leaveOut"><button type="button" class="textlink small out" @click="leaveOut(step.code)">{{ STEP[step.code].leaveOut }}</button></p>
+    <p v-if="!done && step.status !== 'running' && STEP[step.code].leaveOut">
+      <UButton variant="link" @click="leaveOut(step.code)">{{ STEP[step.code].leaveOut }}</UButton>
+    </p>
   </section>
 </template>
 
 <style scoped>
-.step { display: grid; gap: 14px; }
-.out { min-height: 44px; color: var(--ink-soft); }
+.step {
+  display: grid;
+  gap: 14px;
+}
+.out {
+  min-height: 44px;
+  color: var(--ink-soft);
+}
 </style>

@@ -1,46 +1,79 @@
 <script setup lang="ts">
-import type { CrushStep } from '~~/core/advice'
-import type { LotState } from '~~/core/ledger'
+import type { CrushStep } from '~~/core/stages'
+import { isMust, type LotView } from '~~/core/ledger'
 import { CLOCKS } from '~~/core/must'
 import { hoursWords } from '~/wording/crush'
 import { sayWhen } from '~/composables/useStory'
 
 /** Thawing, settling and cold soak: begun by a tap, then a clock with its own end and its own temperature. */
-const props = defineProps<{ lot: LotState, step: CrushStep & { code: 'thaw' | 'settle' | 'cold-soak' } }>()
+const props = defineProps<{ lot: LotView, step: CrushStep & { code: 'thaw' | 'settle' | 'cold-soak' } }>()
 const now = useNow()
 const f = useFormat()
 const { saving, write } = useStepLog(() => props.lot)
 const at = ref<string>()
-const BEGIN = { 'thaw': 'It is thawing now', 'settle': 'It is settling now', 'cold-soak': 'The soak has begun' } as const
+const BEGIN = { thaw: 'It is thawing now', settle: 'It is settling now', 'cold-soak': 'The soak has begun' } as const
 const clock = computed(() => CLOCKS[props.step.code])
 const begun = computed(() => props.step.at !== undefined && props.step.opensAt !== undefined)
-const begin = () => write([{ type: 'operation', lotId: props.lot.id, what: props.step.code, ...(at.value && { at: at.value }) }], BEGIN[props.step.code])
+const begin = () =>
+  write([{ type: 'operation', lotId: props.lot.id, what: props.step.code, ...(at.value && { at: at.value }) }], BEGIN[props.step.code])
 const gone = computed(() => (Date.parse(now.value) - Date.parse(props.step.at!)) / 3_600_000)
-const warm = computed(() => clock.value.celsius && props.lot.temperature && props.lot.temperature.value > clock.value.celsius.max + 0.5 ? props.lot.temperature.value : undefined)
+const warm = computed(() =>
+  clock.value.celsius && props.lot.temperature && props.lot.temperature.value > clock.value.celsius.max + 0.5
+    ? props.lot.temperature.value
+    : undefined
+)
 </script>
 
 <template>
   <div class="grid gap-4">
     <template v-if="begun">
       <div class="clock" role="img" :aria-label="`${hoursWords(Math.max(0, gone))} gone of ${clock.minH} to ${clock.maxH} hours`">
-        <span class="gone" :style="{ width: `${Math.min(100, gone / clock.maxH * 100)}%` }" />
-        <span class="open" :style="{ left: `${clock.minH / clock.maxH * 100}%` }" />
+        <span class="gone" :style="{ width: `${Math.min(100, (gone / clock.maxH) * 100)}%` }" />
+        <span class="open" :style="{ left: `${(clock.minH / clock.maxH) * 100}%` }" />
       </div>
-      <p><b class="figure">{{ hoursWords(Math.max(0, gone)) }}</b> gone, since {{ sayWhen(step.at!, now) }}. It can end from <b>{{ sayWhen(step.opensAt!, now) }}</b> and should by <b>{{ sayWhen(step.closesAt!, now) }}</b>.</p>
-      <div v-if="step.code === 'settle' && step.status === 'done' && lot.stage === 'must'"><UButton :to="`/lots/${lot.id}?log=move`" size="lg" variant="outline">Rack it off the solids</UButton></div>
-      <FindingNote v-if="step.over" tone="stop">Its time is up. Longer than {{ clock.maxH }} hours invites wild yeast: go on to the next step now.</FindingNote>
+      <p>
+        <b class="figure">{{ hoursWords(Math.max(0, gone)) }}</b> gone, since {{ sayWhen(step.at!, now) }}. It can end from
+        <b>{{ sayWhen(step.opensAt!, now) }}</b> and should by <b>{{ sayWhen(step.closesAt!, now) }}</b
+        >.
+      </p>
+      <div v-if="step.code === 'settle' && step.status === 'done' && isMust(lot)">
+        <UButton :to="`/lots/${lot.id}?log=move`" size="lg" variant="outline">Rack it off the solids</UButton>
+      </div>
+      <FindingNote v-if="step.over" tone="stop"
+      >Its time is up. Longer than {{ clock.maxH }} hours invites wild yeast: go on to the next step now.</FindingNote
+      >
     </template>
     <template v-else>
-      <div><UButton size="xl" :loading="saving" @click="begin">{{ BEGIN[step.code] }}</UButton></div>
+      <div>
+        <UButton size="xl" :loading="saving" @click="begin">{{ BEGIN[step.code] }}</UButton>
+      </div>
       <WhenField v-model="at" />
     </template>
-    <FindingNote v-if="warm !== undefined">Last read at {{ f.words(f.temperature(warm)) }}: this wants at most {{ f.words(f.temperature(clock.celsius!.max)) }}. Frozen bottles in it help.</FindingNote>
+    <FindingNote v-if="warm !== undefined"
+    >Last read at {{ f.words(f.temperature(warm)) }}: this wants at most {{ f.words(f.temperature(clock.celsius!.max)) }}. Frozen bottles
+      in it help.</FindingNote
+    >
     <CautionNote v-if="step.code === 'cold-soak'" code="dryIce" />
   </div>
 </template>
 
 <style scoped>
-.clock { position: relative; height: 18px; border-radius: 9px; background: var(--line); overflow: hidden; }
-.gone { position: absolute; inset: 0 auto 0 0; background: var(--skin); }
-.open { position: absolute; inset: 0 auto 0 0; width: 3px; background: var(--ink); }
+.clock {
+  position: relative;
+  height: 18px;
+  border-radius: 9px;
+  background: var(--line);
+  overflow: hidden;
+}
+.gone {
+  position: absolute;
+  inset: 0 auto 0 0;
+  background: var(--skin);
+}
+.open {
+  position: absolute;
+  inset: 0 auto 0 0;
+  width: 3px;
+  background: var(--ink);
+}
 </style>

@@ -1,38 +1,91 @@
 <script setup lang="ts">
-import type { LotState } from '~~/core/ledger'
+import type { LotView } from '~~/core/ledger'
 import { kitWater } from '~~/core/must'
 import { correctHydrometer } from '~~/core/hydrometry'
 
 /** Water for a kit by its gravity, in stages from the sweet side. The mark on the pail is told as what it is: a hint. */
-const props = defineProps<{ lot: LotState }>()
+const props = defineProps<{ lot: LotView }>()
 const f = useFormat()
 const { saving, write } = useStepLog(() => props.lot)
 /** The second stage follows a first that is open; water that was poured before any plan is none. */
-const stage = computed(() => props.lot.staged.has('water') ? 2 : 1)
+const stage = computed(() => (props.lot.staged.has('water') ? 2 : 1))
 /** Water is in, and the gravity is only an estimate until it is read again. */
 const unread = computed(() => props.lot.sg?.origin === 'estimated')
-const water = computed(() => props.lot.sg && !unread.value ? withinLimits(() => kitWater(props.lot.volume.value, Math.max(0.99, props.lot.sg!.value), props.lot.kit!.targetSg, stage.value, props.lot.kit!.lineL)) : undefined)
-const poured = useQuantityField({ kind: 'volume', unit: f.volumeUnit.value, units: ['L', 'US gal', 'imp gal'], required: true, limits: { min: 0.01, max: 10_000, words: 'Say how much water went in.' } })
-const gravity = useQuantityField({ kind: 'sugar', unit: 'SG', units: ['SG', '°Brix'], required: true, quantity: unit => unit === 'SG' ? 'sg' : 'brix' })
+const water = computed(() =>
+  props.lot.sg && !unread.value
+    ? withinLimits(() =>
+        kitWater(props.lot.volume.value, Math.max(0.99, props.lot.sg!.value), props.lot.kit!.targetSg, stage.value, props.lot.kit!.lineL)
+      )
+    : undefined
+)
+const poured = useQuantityField({
+  kind: 'volume',
+  unit: f.volumeUnit.value,
+  units: ['L', 'US gal', 'imp gal'],
+  required: true,
+  limits: { min: 0.01, max: 10_000, words: 'Say how much water went in.' }
+})
+const gravity = useQuantityField({
+  kind: 'sugar',
+  unit: 'SG',
+  units: ['SG', '°Brix'],
+  required: true,
+  quantity: (unit) => (unit === 'SG' ? 'sg' : 'brix')
+})
 const sample = useQuantityField({ kind: 'temperature', unit: f.temperatureUnit.value, units: ['°C', '°F'], quantity: () => 'temperature' })
-const plan = computed(() => water.value?.verdict === 'add' ? water.value : undefined)
+const plan = computed(() => (water.value?.verdict === 'add' ? water.value : undefined))
 
-const pour = (litres: number) => write([{ type: 'addition', lotId: props.lot.id, material: 'water', unit: 'L', planned: Number(plan.value!.stageL.toPrecision(4)), actual: litres, purpose: 'to the gravity', stage: { number: Math.min(2, stage.value), of: 2 } }], `Water logged for ${props.lot.name}. Stir, then measure.`)
+const pour = (litres: number) =>
+  write(
+    [
+      {
+        type: 'addition',
+        lotId: props.lot.id,
+        material: 'water',
+        unit: 'L',
+        planned: Number(plan.value!.stageL.toPrecision(4)),
+        actual: litres,
+        purpose: 'to the gravity',
+        stage: { number: Math.min(2, stage.value), of: 2 }
+      }
+    ],
+    `Water logged for ${props.lot.name}. Stir, then measure.`
+  )
 async function pourOther() {
   poured.touch()
-  if (poured.value !== undefined && await pour(poured.value)) poured.clear()
+  if (poured.value !== undefined && (await pour(poured.value))) poured.clear()
 }
 async function read() {
   gravity.touch()
   if (gravity.value === undefined || !gravity.parsed.ok || !sample.ok) return
-  const scale = gravity.parsed.unit === 'SG' ? 'sg' as const : 'brix' as const
+  const scale = gravity.parsed.unit === 'SG' ? ('sg' as const) : ('brix' as const)
   const sampleC = sample.value
-  if (await write([{ type: 'reading', lotId: props.lot.id, quantity: scale, typed: gravity.text.trim(), value: gravity.value, ...(sampleC !== undefined && { sampleC, calibrationC: 20 }) }], `Gravity logged for ${props.lot.name}`)) {
+  if (
+    await write(
+      [
+        {
+          type: 'reading',
+          lotId: props.lot.id,
+          quantity: scale,
+          typed: gravity.text.trim(),
+          value: gravity.value,
+          ...(sampleC !== undefined && { sampleC, calibrationC: 20 })
+        }
+      ],
+      `Gravity logged for ${props.lot.name}`
+    )
+  ) {
     gravity.clear()
     sample.clear()
   }
 }
-const corrected = computed(() => gravity.value !== undefined && gravity.parsed.ok && sample.value !== undefined ? withinLimits(() => correctHydrometer(gravity.value!, gravity.parsed.ok && gravity.parsed.unit === 'SG' ? 'sg' : 'brix', sample.value!, 20).sg) : undefined)
+const corrected = computed(() =>
+  gravity.value !== undefined && gravity.parsed.ok && sample.value !== undefined
+    ? withinLimits(
+        () => correctHydrometer(gravity.value!, gravity.parsed.ok && gravity.parsed.unit === 'SG' ? 'sg' : 'brix', sample.value!, 20).sg
+      )
+    : undefined
+)
 const asShown = computed(() => plan.value && f.volume(plan.value.stageL))
 </script>
 
@@ -44,23 +97,70 @@ const asShown = computed(() => plan.value && f.volume(plan.value.stageL))
       <FigureNumber label="In the vessel" :shown="f.volume(lot.volume.value)" :origin="lot.volume.origin" />
     </div>
     <template v-if="plan">
-      <FindingNote tone="stop">Too much water cannot be taken out. {{ plan.last ? 'Pour the last of it slowly.' : 'Three quarters now, stir to the bottom, measure; then the rest.' }}</FindingNote>
-      <FigureNumber :label="plan.last ? 'Water, the rest' : `Water, of ${f.words(f.volume(plan.litres))} in all`" :shown="asShown" origin="worked out" size="hero" />
-      <p class="soft">Stirred through it should then measure {{ plan.expectSg.toFixed(3) }}.<template v-if="plan.last"> It comes to {{ f.words(f.volume(plan.newVolumeL)) }}.</template></p>
-      <div class="acts"><UButton size="xl" :loading="saving" @click="pour(Number(plan.stageL.toPrecision(3)))">{{ f.words(asShown!) }} went in</UButton></div>
-      <form novalidate class="line" @submit.prevent="pourOther"><QuantityField label="Or another amount" :field="poured" /><UButton type="submit" size="xl" variant="outline">Log that</UButton></form>
-      <WorkingNote :steps="[{ what: 'Water in all', formula: `mass of must × (°Brix now − °Brix wanted) ÷ °Brix wanted, ${lot.sg!.value.toFixed(3)} to ${lot.kit!.targetSg.toFixed(3)}`, result: f.words(f.volume(plan.litres)) }, { what: 'This stage', formula: plan.last ? 'all that is left' : 'three quarters', result: f.words(f.volume(plan.stageL)) }]" source="mass balance: Brix is grams in 100 g; densities of ICUMSA SPS-4. Staging: common practice" />
+      <FindingNote tone="stop"
+      >Too much water cannot be taken out.
+        {{ plan.last ? 'Pour the last of it slowly.' : 'Three quarters now, stir to the bottom, measure; then the rest.' }}</FindingNote
+      >
+      <FigureNumber
+        :label="plan.last ? 'Water, the rest' : `Water, of ${f.words(f.volume(plan.litres))} in all`"
+        :shown="asShown"
+        origin="worked out"
+        size="hero"
+      />
+      <p class="soft">
+        Stirred through it should then measure {{ plan.expectSg.toFixed(3) }}.<template v-if="plan.last">
+          It comes to {{ f.words(f.volume(plan.newVolumeL)) }}.</template
+        >
+      </p>
+      <div class="acts">
+        <UButton size="xl" :loading="saving" @click="pour(Number(plan.stageL.toPrecision(3)))">{{ f.words(asShown!) }} went in</UButton>
+      </div>
+      <form novalidate class="fieldline" @submit.prevent="pourOther">
+        <QuantityField label="Or another amount" :field="poured" /><UButton type="submit" size="xl" variant="outline">Log that</UButton>
+      </form>
+      <WorkingNote
+        :steps="[
+          {
+            what: 'Water in all',
+            formula: `mass × (°Brix now − °Brix wanted) ÷ °Brix wanted, ${lot.sg!.value.toFixed(3)} to ${lot.kit!.targetSg.toFixed(3)}`,
+            result: f.words(f.volume(plan.litres)),
+          },
+          { what: 'This stage', formula: plan.last ? 'all that is left' : 'three quarters', result: f.words(f.volume(plan.stageL)) },
+        ]"
+        source="mass balance: Brix is grams in 100 g; densities of ICUMSA SPS-4. Staging: common practice"
+      />
     </template>
     <template v-else-if="water?.verdict === 'too-thin'">
-      <FindingNote v-if="!lot.added.has('water')" tone="stop"><b>It measures too little before any water.</b> {{ water.sg.toFixed(3) }} instead of at least {{ water.targetSg.toFixed(3) }}: stirred to the bottom? Read it again, and look at the leaflet. No water now.</FindingNote>
-      <FindingNote v-else tone="stop"><b>Too much water is in it.</b> {{ water.sg.toFixed(3) }} instead of {{ water.targetSg.toFixed(3) }}: about {{ f.words(f.volume(water.overWaterL)) }} too many. This is not how it should be; the wine will be thinner and weaker.</FindingNote>
-      <p v-if="lot.added.has('water')">Read it once more, stirred to the bottom: syrup lies there. If it stands, {{ f.words(f.powder(water.sugarBackG)) }} of sugar would bring the gravity back, not the flavour. Grape concentrate brings both.</p>
-      <div class="acts"><UButton :to="`/bench/sweeten?lot=${lot.id}`" size="lg" variant="outline">Work out sugar or concentrate</UButton></div>
+      <FindingNote v-if="!lot.added.has('water')" tone="stop"
+      ><b>It measures too little before any water.</b> {{ water.sg.toFixed(3) }} instead of at least {{ water.targetSg.toFixed(3) }}:
+        stirred to the bottom? Read it again, and look at the leaflet. No water now.</FindingNote
+      >
+      <FindingNote v-else tone="stop"
+      ><b>Too much water is in it.</b> {{ water.sg.toFixed(3) }} instead of {{ water.targetSg.toFixed(3) }}: about
+        {{ f.words(f.volume(water.overWaterL)) }} too many. This is not how it should be; the wine will be thinner and weaker.</FindingNote
+      >
+      <p v-if="lot.added.has('water')">
+        Read it once more, stirred to the bottom: syrup lies there. If it stands, {{ f.words(f.powder(water.sugarBackG)) }} of sugar would
+        bring the gravity back, not the flavour. Grape concentrate brings both.
+      </p>
+      <div class="acts">
+        <UButton :to="`/bench/sweeten?lot=${lot.id}`" size="lg" variant="outline">Work out sugar or concentrate</UButton>
+      </div>
     </template>
-    <p v-else-if="water?.verdict === 'on-target'">It measures what it should, {{ water.sg.toFixed(3) }} for {{ water.targetSg.toFixed(3) }}. No more water.</p>
-    <p v-if="water?.lineHint" class="soft">The mark at {{ f.words(f.volume(water.lineHint.lineL)) }} is a hint: filled to it, it would measure about {{ water.lineHint.sgAtLine.toFixed(3) }}, {{ f.words(f.volume(Math.abs(water.lineHint.differenceL))) }} {{ water.lineHint.differenceL > 0 ? 'past' : 'short of' }} the gravity.</p>
-    <form v-if="unread || water?.verdict === 'too-thin'" novalidate class="line" @submit.prevent="read">
-      <QuantityField label="Gravity, stirred to the bottom" :field="gravity" :hint="corrected === undefined ? 'syrup hides at the bottom' : `at 20 °C ${corrected.toFixed(3)}`" />
+    <p v-else-if="water?.verdict === 'on-target'">
+      It measures what it should, {{ water.sg.toFixed(3) }} for {{ water.targetSg.toFixed(3) }}. No more water.
+    </p>
+    <p v-if="water?.lineHint" class="soft">
+      The mark at {{ f.words(f.volume(water.lineHint.lineL)) }} is a hint: filled to it, it would measure about
+      {{ water.lineHint.sgAtLine.toFixed(3) }}, {{ f.words(f.volume(Math.abs(water.lineHint.differenceL))) }}
+      {{ water.lineHint.differenceL > 0 ? 'past' : 'short of' }} the gravity.
+    </p>
+    <form v-if="unread || water?.verdict === 'too-thin'" novalidate class="fieldline" @submit.prevent="read">
+      <QuantityField
+        label="Gravity, stirred to the bottom"
+        :field="gravity"
+        :hint="corrected === undefined ? 'syrup hides at the bottom' : `${f.degrees('at 20 °C')} ${corrected.toFixed(3)}`"
+      />
       <QuantityField label="Sample temperature" :field="sample" />
       <UButton type="submit" size="xl" :loading="saving">Log the gravity</UButton>
     </form>
@@ -68,8 +168,9 @@ const asShown = computed(() => plan.value && f.volume(plan.value.stageL))
 </template>
 
 <style scoped>
-.line { display: flex; flex-wrap: wrap; gap: 14px; align-items: flex-start; }
-.line > :not(:last-child) { flex: 0 1 230px; }
-.line > :last-child { margin-top: 26px; }
-.acts { display: flex; flex-wrap: wrap; gap: 12px; }
+.acts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 12px;
+}
 </style>

@@ -1,31 +1,47 @@
 <script setup lang="ts">
-import type { LotState } from '~~/core/ledger'
+import type { LotView } from '~~/core/ledger'
 import { fromLitres } from '~~/core/units'
 
-const props = defineProps<{ lot: LotState }>()
+const props = defineProps<{ lot: LotView }>()
 const f = useFormat()
 const { saving, write } = useStepLog(() => props.lot)
-const volume = useQuantityField({ kind: 'volume', unit: f.volumeUnit.value, units: ['L', 'US gal', 'imp gal'], required: true, quantity: () => 'volume' })
+const volume = useQuantityField({
+  kind: 'volume',
+  unit: f.volumeUnit.value,
+  units: ['L', 'US gal', 'imp gal'],
+  required: true,
+  quantity: () => 'volume'
+})
 const capacity = useCellarStore()
-const room = computed(() => [...props.lot.contents.keys()].reduce((sum, id) => sum + (capacity.state.vessels.get(id)?.capacityL ?? Infinity), 0))
+const room = computed(() =>
+  [...props.lot.contents.keys()].reduce((sum, id) => sum + (capacity.state.vessels.get(id)?.capacityL ?? Infinity), 0)
+)
 const overfull = computed(() => volume.value !== undefined && volume.value > room.value * 1.001)
 async function log() {
   volume.touch()
   if (volume.value === undefined || overfull.value) return
-  await write([{ type: 'reading', lotId: props.lot.id, quantity: 'volume', typed: volume.text.trim(), value: volume.value }], `Volume logged for ${props.lot.name}`)
+  await write(
+    [{ type: 'reading', lotId: props.lot.id, quantity: 'volume', typed: volume.text.trim(), value: volume.value }],
+    `Volume logged for ${props.lot.name}`
+  )
 }
 </script>
 
 <template>
   <form novalidate class="grid gap-4" @submit.prevent="log">
-    <p class="soft">So far {{ f.words(f.volume(lot.volume.value)) }} of juice {{ lot.volume.origin === 'estimated' ? 'are expected' : 'were measured' }}{{ lot.massKg ? ` from ${f.words(f.mass(lot.massKg))} of fruit` : '' }}. Count the juice alone, without skins.</p>
-    <div class="line"><QuantityField label="Juice in the vessel" :field="volume" :hint="`expected ${fromLitres(lot.volume.value, f.volumeUnit.value).toPrecision(3)}`" /><UButton type="submit" size="xl" :loading="saving">Log the volume</UButton></div>
-    <FindingNote v-if="overfull" tone="stop">Its vessel holds only {{ f.words(f.volume(room)) }}. Move a part of it first, or read again.</FindingNote>
+    <p class="soft">
+      So far {{ f.words(f.volume(lot.volume.value)) }} of juice {{ lot.volume.origin === 'estimated' ? 'are expected' : 'were measured'
+      }}{{ lot.massKg ? ` from ${f.words(f.mass(lot.massKg))} of fruit` : '' }}. Count the juice alone, without skins.
+    </p>
+    <div class="fieldline">
+      <QuantityField
+        label="Juice in the vessel"
+        :field="volume"
+        :hint="`expected ${fromLitres(lot.volume.value, f.volumeUnit.value).toPrecision(3)}`"
+      /><UButton type="submit" size="xl" :loading="saving">Log the volume</UButton>
+    </div>
+    <FindingNote v-if="overfull" tone="stop"
+    >Its vessel holds only {{ f.words(f.volume(room)) }}. Move a part of it first, or read again.</FindingNote
+    >
   </form>
 </template>
-
-<style scoped>
-.line { display: flex; flex-wrap: wrap; gap: 14px; align-items: flex-start; }
-.line > :first-child { flex: 0 1 260px; }
-.line > :last-child { margin-top: 26px; }
-</style>

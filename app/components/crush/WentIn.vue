@@ -15,8 +15,8 @@ const { weigh } = useWeighing()
 const f = useFormat()
 const weighed = computed<Weighed>(() => weigh(props.material, props.grams))
 const byStock = computed(() => weighed.value.stockMl !== undefined)
-const amount = computed(() => byStock.value ? { text: weighed.value.stockMl!.toFixed(1), unit: 'mL' } : weighed.value.shown)
-const planned = computed(() => byStock.value ? weighed.value.stockMl! : props.grams)
+const amount = computed(() => (byStock.value ? { text: weighed.value.stockMl!.toFixed(1), unit: 'mL' } : weighed.value.shown))
+const planned = computed(() => (byStock.value ? weighed.value.stockMl! : props.grams))
 const other = useQuantityField({ kind: 'plain', unit: '', limits: { min: 0.001, max: 100_000, words: 'Say how much went in.' } })
 const open = ref(false)
 /** What the button says went in is what is logged, digit for digit. */
@@ -30,13 +30,19 @@ function logOther() {
 <template>
   <div class="went">
     <FigureNumber :label="label" :shown="amount" origin="worked out" size="hero" />
-    <p v-if="byStock" class="soft">of a stock solution: 10 g made up to 100 mL. It holds {{ f.words(weighed.shown) }}, too little for your scale.</p>
-    <p v-else-if="weighed.spoons" class="soft">about {{ weighed.spoons.words }}, level{{ weighed.spoons.own ? ', of your spoons' : '' }}, if the scale is wet</p>
+    <p v-if="byStock" class="soft">
+      of a stock solution: 10 g made up to 100 mL. It holds {{ f.words(weighed.shown) }}, too little for your scale.
+    </p>
+    <p v-else-if="weighed.spoons" class="soft">
+      about {{ weighed.spoons.words }}, level{{ weighed.spoons.own ? ', of your spoons' : '' }}, if the scale is wet
+    </p>
     <div class="acts">
-      <UButton size="xl" :disabled="disabled" :loading="saving" @click="emit('log', asShown(), byStock)">{{ f.words(amount) }} went in</UButton>
-      <button v-if="!open" type="button" class="textlink" :disabled="disabled" @click="open = true">Another amount</button>
+      <UButton size="xl" :disabled="disabled" :loading="saving" @click="emit('log', asShown(), byStock)"
+      >{{ f.words(amount) }} went in</UButton
+      >
+      <UButton v-if="!open" variant="link" :disabled="disabled" @click="open = true">Another amount</UButton>
     </div>
-    <form v-if="open" novalidate class="other" @submit.prevent="logOther">
+    <form v-if="open" novalidate class="fieldline" @submit.prevent="logOther">
       <QuantityField label="What went in" :field="other" :unit-label="byStock ? 'mL' : 'g'" />
       <UButton type="submit" size="xl" variant="outline" :disabled="disabled">Log that</UButton>
     </form>
@@ -44,10 +50,17 @@ function logOther() {
 </template>
 
 <style scoped>
-.went { display: grid; gap: 10px; }
-.acts { display: flex; flex-wrap: wrap; align-items: center; gap: 12px 22px; }
-.acts .textlink { min-height: 44px; }
-.other { display: flex; flex-wrap: wrap; gap: 12px; align-items: flex-start; }
-.other > :first-child { flex: 0 1 220px; }
-.other > :last-child { margin-top: 26px; }
+.went {
+  display: grid;
+  gap: 10px;
+}
+.acts {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 12px 22px;
+}
+.acts .textlink {
+  min-height: 44px;
+}
 </style>

@@ -3,10 +3,18 @@ import type { PacketStep } from '~~/core/ledger'
 import { PACKET_STEP } from '~/wording/crush'
 
 /** What a kit says of itself: its gravity, the mark on its pail, its packets. */
-export interface KitTyped { packets: { name: string, step: PacketStep }[] }
+export interface KitTyped {
+  packets: { name: string, step: PacketStep }[]
+}
 const props = defineProps<{ target: ReturnType<typeof useQuantityField>, line: ReturnType<typeof useQuantityField> }>()
 const packets = defineModel<KitTyped['packets']>({ required: true })
-const USUAL: KitTyped['packets'] = [{ name: 'Bentonite', step: 'before-yeast' }, { name: 'Yeast', step: 'yeast' }, { name: 'Sulphite and sorbate', step: 'stabilise' }, { name: 'Finings', step: 'clear' }]
+const USUAL: KitTyped['packets'] = [
+  { name: 'Bentonite', step: 'before-yeast' },
+  { name: 'Yeast', step: 'yeast' },
+  { name: 'Sulphite and sorbate', step: 'stabilise' },
+  { name: 'Finings', step: 'clear' }
+]
+const STEPS = Object.entries(PACKET_STEP).map(([value, label]) => ({ value: value as PacketStep, label }))
 const fields = computed(() => props)
 </script>
 
@@ -20,21 +28,46 @@ const fields = computed(() => props)
       <legend>Packets, in their order</legend>
       <ol class="packets">
         <li v-for="(p, i) in packets" :key="i">
-          <input v-model="p.name" type="text" maxlength="80" :aria-label="`Packet ${i + 1}`" autocomplete="off">
-          <select v-model="p.step" :aria-label="`When packet ${i + 1} goes in`"><option v-for="(label, key) in PACKET_STEP" :key="key" :value="key">{{ label }}</option></select>
-          <button type="button" class="textlink small" :aria-label="`Leave packet ${i + 1} out`" @click="packets.splice(i, 1)">Remove</button>
+          <UInput v-model="p.name" maxlength="80" :aria-label="`Packet ${i + 1}`" autocomplete="off" />
+          <USelect v-model="p.step" :items="STEPS" :aria-label="`When packet ${i + 1} goes in`" />
+          <UButton variant="link" :aria-label="`Leave packet ${i + 1} out`" @click="packets.splice(i, 1)">Remove</UButton>
         </li>
       </ol>
-      <div class="acts"><UButton v-if="!packets.length" variant="outline" size="lg" @click="packets = USUAL.map(p => ({ ...p }))">The usual four</UButton><UButton variant="outline" size="lg" icon="i-lucide-plus" @click="packets.push({ name: '', step: 'before-yeast' })">A packet</UButton></div>
+      <div class="acts">
+        <UButton v-if="!packets.length" variant="outline" size="lg" @click="packets = USUAL.map((p) => ({ ...p }))">The usual four</UButton
+        ><UButton variant="outline" size="lg" icon="i-lucide-plus" @click="packets.push({ name: '', step: 'before-yeast' })"
+        >A packet</UButton
+        >
+      </div>
     </fieldset>
   </div>
 </template>
 
 <style scoped>
-.pair { display: grid; grid-template-columns: repeat(auto-fit, minmax(220px, 1fr)); gap: 16px 20px; }
-.packets li { display: grid; grid-template-columns: minmax(0, 1fr) minmax(0, 12rem) auto; gap: 10px; align-items: center; padding: 4px 0; }
-.packets input, .packets select { min-height: 48px; padding: 0 12px; border: 1.5px solid var(--line-strong); border-radius: var(--radius-control); background: var(--sheet); min-width: 0; }
-.packets button { min-height: 44px; }
-.acts { display: flex; flex-wrap: wrap; gap: 10px; margin-top: 8px; }
-@media (max-width: 520px) { .packets li { grid-template-columns: minmax(0, 1fr) auto; } .packets input { grid-column: 1 / -1; } }
+.pair {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(220px, 1fr));
+  gap: 16px 20px;
+}
+.packets li {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 12rem) auto;
+  gap: 10px;
+  align-items: center;
+  padding: 4px 0;
+}
+.acts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px;
+  margin-top: 8px;
+}
+@media (max-width: 520px) {
+  .packets li {
+    grid-template-columns: minmax(0, 1fr) auto;
+  }
+  .packets li > :first-child {
+    grid-column: 1 / -1;
+  }
+}
 </style>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import type { LotState } from '~~/core/ledger'
+import type { LotView } from '~~/core/ledger'
 
-const props = defineProps<{ lot: LotState }>()
+const props = defineProps<{ lot: LotView }>()
 
 // The charts are large: they come only where a curve is shown.
 const Chart = defineAsyncComponent(() => import('vue3-apexcharts'))
@@ -10,14 +10,27 @@ const f = useFormat()
 const settings = useSettingsStore()
 
 const css = (name: string) => getComputedStyle(document.documentElement).getPropertyValue(name).trim()
-const points = (quantity: 'sg' | 'temperature', show: (v: number) => number) => (props.lot.series[quantity] ?? []).map(p => ({ x: Date.parse(p.at), y: show(p.value) }))
-const gravity = computed(() => (props.lot.sg?.origin === 'measured' ? [] : props.lot.sg ? [{ x: Date.parse(props.lot.sg.at), y: props.lot.sg.value }] : []))
+const points = (quantity: 'sg' | 'temperature', show: (v: number) => number) =>
+  (props.lot.series[quantity] ?? []).map((p) => ({ x: Date.parse(p.at), y: show(p.value) }))
+const gravity = computed(() =>
+  props.lot.sg?.origin === 'measured' ? [] : props.lot.sg ? [{ x: Date.parse(props.lot.sg.at), y: props.lot.sg.value }] : []
+)
 const build = () => [
-  { name: 'Gravity', type: 'line', data: [...points('sg', v => v), ...gravity.value] },
-  { name: `Temperature, ${settings.values.temperature}`, type: 'line', data: points('temperature', v => Number(f.temperature(v).text.replace('−', '-'))) }
+  { name: 'Gravity', type: 'line', data: [...points('sg', (v) => v), ...gravity.value] },
+  {
+    name: `Temperature, ${settings.values.temperature}`,
+    type: 'line',
+    data: points('temperature', (v) => Number(f.temperature(v).text.replace('−', '-')))
+  }
 ]
 /** Drawing is slow, so it is done when a point has come or changed, and not with every entry of the lot. */
-const stamp = computed(() => JSON.stringify([settings.values.temperature, gravity.value, ...(['sg', 'temperature'] as const).map(q => props.lot.series[q]?.map(p => p.entryId + p.value))]))
+const stamp = computed(() =>
+  JSON.stringify([
+    settings.values.temperature,
+    gravity.value,
+    ...(['sg', 'temperature'] as const).map((q) => props.lot.series[q]?.map((p) => p.entryId + p.value))
+  ])
+)
 const series = shallowRef(build())
 watch(stamp, () => {
   series.value = build()
@@ -26,7 +39,14 @@ const options = computed(() => {
   const dark = colorMode.value === 'dark'
   const [ink, line, skin, soft] = ['--ink-soft', '--line', '--skin', '--line-strong'].map(css)
   return {
-    chart: { toolbar: { show: false }, zoom: { enabled: false }, animations: { enabled: false }, fontFamily: 'inherit', foreColor: ink, background: 'transparent' },
+    chart: {
+      toolbar: { show: false },
+      zoom: { enabled: false },
+      animations: { enabled: false },
+      fontFamily: 'inherit',
+      foreColor: ink,
+      background: 'transparent'
+    },
     theme: { mode: dark ? 'dark' : 'light' },
     colors: [skin, soft],
     stroke: { width: [3, 2], dashArray: [0, 5], curve: 'straight' },
@@ -50,12 +70,25 @@ const words = computed(() => {
 
 <template>
   <figure class="curves">
-    <figcaption><h2>Curves</h2><span class="soft small">{{ words }}</span></figcaption>
-    <ClientOnly><div aria-hidden="true"><component :is="Chart" :key="colorMode.value" type="line" height="240" :options="options" :series="series" /></div></ClientOnly>
+    <figcaption>
+      <h2>Curves</h2>
+      <span class="soft small">{{ words }}</span>
+    </figcaption>
+    <ClientOnly
+    ><div aria-hidden="true">
+      <component :is="Chart" :key="colorMode.value" type="line" height="240" :options="options" :series="series" /></div
+    ></ClientOnly>
   </figure>
 </template>
 
 <style scoped>
-figcaption { display: flex; flex-wrap: wrap; align-items: baseline; gap: 4px 16px; }
-.curves { min-height: 280px; }
+figcaption {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: baseline;
+  gap: 4px 16px;
+}
+.curves {
+  min-height: 280px;
+}
 </style>

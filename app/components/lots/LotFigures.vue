@@ -1,29 +1,30 @@
 <script setup lang="ts">
-import { type Figure, type LotState, freeSo2At } from '~~/core/ledger'
+import { type Figure, isMust, type LotView } from '~~/core/ledger'
 import type { Shown } from '~/composables/useFormat'
 import { type FigureKey, sayDerivation } from '~/wording/derivations'
 
-const props = defineProps<{ lot: LotState }>()
+const props = defineProps<{ lot: LotView }>()
 
 const f = useFormat()
 const now = useNow()
 const route = useRoute()
 const story = useStory()
 
-const freeNow = computed(() => props.lot.freeSo2 && freeSo2At(props.lot.freeSo2, now.value))
 const rows = computed<{ key: FigureKey, label: string, figure: Figure | undefined, shown: (v: number) => Shown, band?: number }[]>(() => {
   const { lot } = props
   const all = [
     { key: 'volume' as const, label: 'Volume', figure: lot.volume, shown: f.volume },
-    { key: 'sg' as const, label: lot.stage === 'must' ? 'Sugar' : 'Gravity', figure: lot.sg, shown: lot.stage === 'must' ? f.sugar : f.gravity },
+    { key: 'sg' as const, label: isMust(lot) ? 'Sugar' : 'Gravity', figure: lot.sg, shown: isMust(lot) ? f.sugar : f.gravity },
     { key: 'ph' as const, label: 'pH', figure: lot.ph, shown: f.ph, band: 2 },
     { key: 'ta' as const, label: 'TA', figure: lot.ta, shown: f.acid, band: 1 },
-    { key: 'freeSo2' as const, label: 'Free SO₂', figure: freeNow.value, shown: f.so2, band: 0 }
+    { key: 'freeSo2' as const, label: 'Free SO₂', figure: lot.freeSo2, shown: f.so2, band: 0 }
   ]
   return [
     ...all,
-    ...lot.abv ? [{ key: 'abv' as const, label: 'Alcohol', figure: lot.abv, shown: f.percentAlcohol, band: 1 }] : [],
-    ...lot.nitrogenGiven ? [{ key: 'nitrogenGiven' as const, label: 'Nitrogen given', figure: lot.nitrogenGiven, shown: f.nitrogen, band: 0 }] : []
+    ...(lot.abv ? [{ key: 'abv' as const, label: 'Alcohol', figure: lot.abv, shown: f.percentAlcohol, band: 1 }] : []),
+    ...(lot.nitrogenGiven
+      ? [{ key: 'nitrogenGiven' as const, label: 'Nitrogen given', figure: lot.nitrogenGiven, shown: f.nitrogen, band: 0 }]
+      : [])
   ]
 })
 /** Said when a reading is older than two days: the wine has moved on since. */
@@ -31,12 +32,20 @@ const age = (figure?: Figure) => {
   const days = figure ? Math.floor((Date.parse(now.value) - Date.parse(figure.at)) / 86_400_000) : 0
   return days > 2 && figure?.origin === 'measured' ? `${days} days ago` : undefined
 }
-const band = (row: { figure: Figure | undefined, band?: number, key: FigureKey }) => !row.figure ? undefined
-  : row.key === 'volume' ? row.figure.origin === 'estimated' ? f.volume(row.figure.uncertainty).text : undefined
-    : row.band === undefined ? undefined : row.figure.uncertainty.toFixed(row.band)
+const band = (row: { figure: Figure | undefined, band?: number, key: FigureKey }) =>
+  !row.figure
+    ? undefined
+    : row.key === 'volume'
+      ? row.figure.origin === 'estimated'
+        ? f.volume(row.figure.uncertainty).text
+        : undefined
+      : row.band === undefined
+        ? undefined
+        : row.figure.uncertainty.toFixed(row.band)
 
-const open = computed(() => rows.value.find(r => r.key === route.query.working && r.figure))
-const toggle = (key: FigureKey) => navigateTo({ query: { ...route.query, working: route.query.working === key ? undefined : key } }, { replace: true })
+const open = computed(() => rows.value.find((r) => r.key === route.query.working && r.figure))
+const toggle = (key: FigureKey) =>
+  navigateTo({ query: { ...route.query, working: route.query.working === key ? undefined : key } }, { replace: true })
 const behind = computed(() => {
   const ids = open.value?.figure?.from
   return ids ? story.told(new Set(ids)).reverse() : []
@@ -46,26 +55,80 @@ const behind = computed(() => {
 <template>
   <div>
     <div class="numbers">
-      <button v-for="row in rows" :key="row.key" type="button" class="number" :disabled="!row.figure" :aria-expanded="row.figure ? open?.key === row.key : undefined" @click="toggle(row.key)">
-        <FigureNumber :label="row.label" :shown="row.figure && row.shown(row.figure.value)" :origin="row.figure?.origin" :uncertainty="band(row)" :age="age(row.figure)" />
-      </button>
+      <UButton
+        v-for="row in rows"
+        :key="row.key"
+        variant="ghost"
+        color="neutral"
+        class="number justify-start text-left font-normal"
+        :disabled="!row.figure"
+        :aria-expanded="row.figure ? open?.key === row.key : undefined"
+        @click="toggle(row.key)"
+      >
+        <FigureNumber
+          :label="row.label"
+          :shown="row.figure && row.shown(row.figure.value)"
+          :origin="row.figure?.origin"
+          :uncertainty="band(row)"
+          :age="age(row.figure)"
+        />
+      </UButton>
     </div>
     <section v-if="open" class="how sheet" :aria-label="`How ${open.label} came about`">
       <h2>How {{ open.label === 'pH' || open.label === 'TA' ? open.label : open.label.toLowerCase() }} came about</h2>
       <p>{{ sayDerivation(open.key, open.figure!, lot, f.words(open.shown(open.figure!.value))) }}</p>
-      <ol v-if="behind.length"><li v-for="line in behind" :key="line.id"><span class="soft small">{{ line.when }}</span><span>{{ line.text }}</span></li></ol>
+      <ol v-if="behind.length">
+        <li v-for="line in behind" :key="line.id">
+          <span class="soft small">{{ line.when }}</span
+          ><span>{{ line.text }}</span>
+        </li>
+      </ol>
       <p class="soft small">Tap the figure again to close.</p>
     </section>
   </div>
 </template>
 
 <style scoped>
-.numbers { display: grid; grid-template-columns: repeat(3, minmax(0, 1fr)); gap: 10px 16px; margin-left: -8px; }
-.number { display: grid; align-content: start; text-align: left; padding: 6px 8px; border-radius: var(--radius-control); cursor: pointer; }
-.number:disabled { cursor: default; }
-.number:not(:disabled):hover, .number[aria-expanded=true] { background: var(--sheet); box-shadow: inset 0 0 0 1.5px var(--line); }
-.how { margin-top: 14px; padding: 16px; display: grid; gap: 10px; }
-.how h2 { font-size: 1.15rem; }
-li { display: grid; grid-template-columns: 8.5rem minmax(0, 1fr); gap: 2px 14px; border-top: 1.5px solid var(--line); padding: 6px 0; }
-@media (max-width: 640px) { .numbers { grid-template-columns: repeat(2, minmax(0, 1fr)); } li { grid-template-columns: minmax(0, 1fr); } }
+.numbers {
+  display: grid;
+  grid-template-columns: repeat(3, minmax(0, 1fr));
+  gap: 10px 16px;
+  margin-left: -8px;
+}
+.number {
+  align-items: start;
+  padding: 6px 8px;
+}
+.number:disabled {
+  cursor: default;
+}
+.number:not(:disabled):hover,
+.number[aria-expanded='true'] {
+  background: var(--sheet);
+  box-shadow: inset 0 0 0 1.5px var(--line);
+}
+.how {
+  margin-top: 14px;
+  padding: 16px;
+  display: grid;
+  gap: 10px;
+}
+.how h2 {
+  font-size: 1.15rem;
+}
+li {
+  display: grid;
+  grid-template-columns: 8.5rem minmax(0, 1fr);
+  gap: 2px 14px;
+  border-top: 1.5px solid var(--line);
+  padding: 6px 0;
+}
+@media (max-width: 640px) {
+  .numbers {
+    grid-template-columns: repeat(2, minmax(0, 1fr));
+  }
+  li {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
 </style>

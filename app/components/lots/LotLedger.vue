@@ -1,10 +1,9 @@
 <script setup lang="ts">
-import type { Fact } from '~~/core/ledger'
+import type { Fact, LotView } from '~~/core/ledger'
 import type { StoryLine } from '~/composables/useStory'
-import { sayLedgerProblem } from '~/wording/problems'
 import { sayFact } from '~/wording/sentences'
 
-const props = defineProps<{ lotId: string }>()
+const props = defineProps<{ lot: LotView }>()
 
 const cellar = useCellarStore()
 const story = useStory()
@@ -12,25 +11,40 @@ const f = useFormat()
 const toast = useToast()
 const shownCount = ref(40)
 /** One more than is shown, to know whether there are more. */
-const lines = computed(() => story.linesOf(props.lotId, shownCount.value + 1))
-const opened = ref<string>()
+const lines = computed(() => story.linesOf(props.lot.id, shownCount.value + 1))
+/** The entry that is put right, as it stood when that was begun. */
+const opened = shallowRef<Fact>()
 
 async function strike(id: string) {
-  const before = lines.value.find(l => l.id === id)?.standing.fact
-  if (!await cellar.strike([id], 'Struck by hand')) {
-    // Something later rests on it: the reason is said, and nothing was changed.
-    if (cellar.refused.length > 0) toast.add({ title: `Not struck: ${cellar.refused.map(sayLedgerProblem).join(' ')}`, color: 'error' })
+  const before = lines.value.find((l) => l.id === id)?.standing.fact
+  if (!(await cellar.strike([id], 'Struck by hand'))) {
+    // Something later rests on it: the reason is said above the page, and nothing was changed.
     return
   }
-  toast.add({ title: 'Struck out. It stays in the ledger, marked.', color: 'neutral', ...(before && { actions: [{ label: 'Undo', onClick: () => void cellar.undoCorrection(before) }] }) })
+  toast.add({
+    title: 'Struck out. It stays in the ledger, marked.',
+    color: 'neutral',
+    ...(before && { actions: [{ label: 'Undo', onClick: () => void cellar.undoCorrection(before) }] })
+  })
+}
+
+function corrected(before: Fact) {
+  opened.value = undefined
+  toast.add({
+    title: 'Corrected. What stood there before stays visible.',
+    color: 'primary',
+    actions: [{ label: 'Undo', onClick: () => void cellar.undoCorrection(before) }]
+  })
+}
+async function bringBack(fact: Fact) {
+  if (await cellar.undoCorrection(fact)) toast.add({ title: 'It stands again.', color: 'neutral' })
 }
 
 /** The versions an entry had before the one that stands, oldest first. */
 function earlier(line: StoryLine): { text: string, reason: string }[] {
-  const { fact, corrections } = line.standing
+  const { original, corrections } = line.standing
   if (corrections.length === 0) return []
-  const original = cellar.entries.find(e => e.id === fact.id && e.type !== 'correction') as Fact | undefined
-  const versions: Fact[] = [...(original ? [original] : []), ...corrections.flatMap(c => c.replacement ? [c.replacement] : [])]
+  const versions: Fact[] = [original, ...corrections.flatMap((c) => (c.replacement ? [c.replacement] : []))]
   return corrections.map((c, i) => ({ text: versions[i] ? sayFact(versions[i], f, story.names) : '', reason: c.reason }))
 }
 </script>
@@ -42,31 +56,102 @@ function earlier(line: StoryLine): { text: string, reason: string }[] {
       <li v-for="line in lines.slice(0, shownCount)" :key="line.id" :class="{ struck: line.struck }">
         <time :datetime="line.at" class="soft small">{{ line.when }}</time>
         <span class="text">
-          <s v-if="line.struck">{{ line.text }}</s><template v-else>{{ line.text }}</template>
-          <span v-for="(v, i) in earlier(line)" :key="i" class="version small">{{ line.struck && i === earlier(line).length - 1 ? 'Struck' : `Before: ${v.text}` }} {{ v.reason && v.reason !== 'Struck by hand' ? `(${v.reason})` : '' }}</span>
+          <s v-if="line.struck">{{ line.text }}</s
+          ><template v-else>{{ line.text }}</template>
+          <span v-for="(v, i) in earlier(line)" :key="i" class="version small"
+          >{{ line.struck && i === earlier(line).length - 1 ? 'Struck' : `Before: ${v.text}` }}
+            {{ v.reason && v.reason !== 'Struck by hand' ? `(${v.reason})` : '' }}</span
+          >
         </span>
-        <img v-if="line.standing.fact.type === 'observation' && line.standing.fact.photo && !line.struck" :src="line.standing.fact.photo" :alt="`Picture: ${line.text}`" class="photo">
-        <span v-if="line.struck" class="small soft">struck</span>
+        <img
+          v-if="line.standing.fact.type === 'observation' && line.standing.fact.photo && !line.struck"
+          :src="line.standing.fact.photo"
+          :alt="`Picture: ${line.text}`"
+          class="photo"
+        />
+        <span v-if="line.struck" class="acts"
+        ><span class="small soft">struck</span
+        ><UButton variant="ghost" color="neutral" :aria-label="`Bring back: ${line.text}`" @click="bringBack(line.standing.fact)"
+        >Bring back</UButton
+        ></span
+        >
         <span v-else class="acts">
-          <button type="button" class="act small" :aria-label="`Correct: ${line.text}`" :aria-expanded="opened === line.id" @click="opened = opened === line.id ? undefined : line.id">Correct</button>
-          <button v-if="line.standing.fact.type !== 'lot-started'" type="button" class="act small" :aria-label="`Strike out: ${line.text}`" @click="strike(line.id)">Strike</button>
+          <UButton
+            variant="ghost"
+            color="neutral"
+            :aria-label="`Correct: ${line.text}`"
+            :aria-expanded="opened?.id === line.id"
+            @click="opened = opened?.id === line.id ? undefined : line.standing.fact"
+          >Correct</UButton
+          >
+          <UButton
+            v-if="line.standing.fact.type !== 'lot-started'"
+            variant="ghost"
+            color="neutral"
+            :aria-label="`Strike out: ${line.text}`"
+            @click="strike(line.id)"
+          >Strike</UButton
+          >
         </span>
-        <LotCorrection v-if="opened === line.id" :fact="line.standing.fact" class="form" @done="opened = undefined" />
+        <EntryForm
+          v-if="opened?.id === line.id"
+          :type="opened.type"
+          :lot="lot"
+          :fact="opened"
+          send="Put it right"
+          class="form sheet"
+          @done="corrected(opened)"
+          @leave="opened = undefined"
+        />
       </li>
     </ol>
-    <button v-if="lines.length > shownCount" type="button" class="textlink" @click="shownCount += 200">Show older entries</button>
+    <UButton v-if="lines.length > shownCount" variant="link" @click="shownCount += 200">Show older entries</UButton>
   </div>
 </template>
 
 <style scoped>
-.lines { margin-top: 8px; }
-li { display: grid; grid-template-columns: 9.5rem minmax(0, 1fr) auto; gap: 2px 16px; align-items: center; border-top: 1.5px solid var(--line); min-height: 46px; padding: 4px 0; }
-.text { overflow-wrap: anywhere; }
-.photo { grid-column: 2; grid-row: 2; max-height: 180px; border-radius: 10px; margin: 4px 0 8px; }
-.version { display: block; color: var(--ink-soft); }
-.struck .text { color: var(--ink-soft); }
-.act { min-height: 44px; padding: 0 8px; color: var(--ink-soft); border-radius: 8px; cursor: pointer; }
-.act:hover { color: var(--stop); text-decoration: underline; }
-.form { grid-column: 1 / -1; }
-@media (max-width: 560px) { li { grid-template-columns: minmax(0, 1fr) auto; } time { grid-column: 1 / -1; padding-top: 6px; } .acts { display: grid; } }
+.lines {
+  margin-top: 8px;
+}
+li {
+  display: grid;
+  grid-template-columns: 9.5rem minmax(0, 1fr) auto;
+  gap: 2px 16px;
+  align-items: center;
+  border-top: 1.5px solid var(--line);
+  min-height: 46px;
+  padding: 4px 0;
+}
+.text {
+  overflow-wrap: anywhere;
+}
+.photo {
+  grid-column: 2;
+  grid-row: 2;
+  max-height: 180px;
+  border-radius: 10px;
+  margin: 4px 0 8px;
+}
+.version {
+  display: block;
+  color: var(--ink-soft);
+}
+.struck .text {
+  color: var(--ink-soft);
+}
+.form {
+  grid-column: 1 / -1;
+}
+@media (max-width: 560px) {
+  li {
+    grid-template-columns: minmax(0, 1fr) auto;
+  }
+  time {
+    grid-column: 1 / -1;
+    padding-top: 6px;
+  }
+  .acts {
+    display: grid;
+  }
+}
 </style>

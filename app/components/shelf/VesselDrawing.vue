@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { PROFILES, type VesselKind, levelFor, vesselHeightDm } from '~~/core/cellar'
+import { PROFILES, type VesselKind, levelFor, drawnHeightDm } from '~~/core/cellar'
 
 const props = defineProps<{
   kind: VesselKind
@@ -14,8 +14,8 @@ const props = defineProps<{
 /** Blown glass and bent staves have no corners. */
 const ROUND = new Set<VesselKind>(['demijohn', 'barrel'])
 const clip = useId()
-const height = computed(() => vesselHeightDm(props.kind, props.capacityL) * props.pxPerDm)
-const radius = computed(() => Math.max(...PROFILES[props.kind].map(p => p[1])) * height.value)
+const height = computed(() => drawnHeightDm(props.kind, props.capacityL) * props.pxPerDm)
+const radius = computed(() => Math.max(...PROFILES[props.kind].map((p) => p[1])) * height.value)
 const width = computed(() => radius.value * 2 + 4)
 
 const at = ([x, y]: readonly [number, number]) => `${x.toFixed(1)} ${y.toFixed(1)}`
@@ -35,7 +35,7 @@ const outline = computed(() => {
   return ROUND.has(props.kind) ? smooth([...right, ...left]) : `M${[...right, ...left].map(at).join('L')}Z`
 })
 const level = computed(() => levelFor(props.kind, props.litres / props.capacityL) * height.value)
-const hoops = computed(() => props.kind === 'barrel' ? [0.14, 0.32, 0.68, 0.86] : props.kind === 'tank' ? [0.86] : [])
+const hoops = computed(() => (props.kind === 'barrel' ? [0.14, 0.32, 0.68, 0.86] : props.kind === 'tank' ? [0.86] : []))
 </script>
 
 <template>
@@ -46,12 +46,37 @@ const hoops = computed(() => props.kind === 'barrel' ? [0.14, 0.32, 0.68, 0.86] 
       <rect x="0" :y="height + 2 - level" :width="width" :height="level + 2" :fill="colour" class="wine" />
       <rect x="0" :y="height + 2 - level" :width="width" height="2.5" fill="#fff" opacity="0.4" />
     </g>
-    <line v-for="h in hoops" :key="h" :x1="width / 2 - radius" :x2="width / 2 + radius" :y1="height * (1 - h) + 2" :y2="height * (1 - h) + 2" stroke="var(--ink)" stroke-width="1.2" opacity="0.5" :clip-path="`url(#${clip})`" />
-    <path :d="outline" fill="none" stroke="var(--ink)" stroke-width="2" stroke-linejoin="round" :stroke-dasharray="assumed ? '6 5' : undefined" />
+    <line
+      v-for="h in hoops"
+      :key="h"
+      :x1="width / 2 - radius"
+      :x2="width / 2 + radius"
+      :y1="height * (1 - h) + 2"
+      :y2="height * (1 - h) + 2"
+      stroke="var(--ink)"
+      stroke-width="1.2"
+      opacity="0.5"
+      :clip-path="`url(#${clip})`"
+    />
+    <path
+      :d="outline"
+      fill="none"
+      stroke="var(--ink)"
+      stroke-width="2"
+      stroke-linejoin="round"
+      :stroke-dasharray="assumed ? '6 5' : undefined"
+    />
   </svg>
 </template>
 
 <style scoped>
-.vessel { display: block; overflow: visible; }
-.wine { transition: y var(--quick), height var(--quick); }
+.vessel {
+  display: block;
+  overflow: visible;
+}
+.wine {
+  transition:
+    y var(--quick),
+    height var(--quick);
+}
 </style>

@@ -1,9 +1,8 @@
 <script setup lang="ts">
-import type { Entry, EntryOf, InstrumentState, Restatement, Standard } from '~~/core/ledger'
-import { checkAgainst, restatedBy } from '~~/core/ledger'
+import { fact } from '~~/core/drafts'
+import { type Draft, type EntryOf, type InstrumentState, type Restatement, type Standard, checkAgainst } from '~~/core/ledger'
 import { readNumber } from '~~/core/units'
-import { newId } from '~/data/ids'
-import { materialName } from '~/wording/terms'
+import { materialName } from '~/wording/materials'
 import { sayWhen } from '~/composables/useStory'
 import type { InstrumentWords } from '~/wording/instruments'
 
@@ -14,20 +13,22 @@ const emit = defineEmits<{ done: [] }>()
 const cellar = useCellarStore()
 const now = useNow()
 const logged = useLogged()
-const id = useId()
 const points = ref([{ known: props.words.standards[0], shown: '' }])
 const adjusted = ref(true)
 const problem = ref<string>()
 const preview = shallowRef<Restatement>()
 const second = () => points.value.push({ known: props.words.standards[1] ?? '', shown: '' })
 
-function draft(): EntryOf<'instrument-checked'> | undefined {
+function draft(): Draft<EntryOf<'instrument-checked'>> | undefined {
   const standards: Standard[] = []
   for (const [i, point] of points.value.entries()) {
     const [known, shown] = [readNumber(point.known), readNumber(point.shown)]
     if (!known.ok || !shown.ok) {
       const wrong = known.ok ? point.shown : point.known
-      problem.value = wrong.trim() === '' ? `Say what is known and what it showed${points.value.length > 1 ? `, both times` : ''}.` : `“${wrong.trim()}” is not a number.`
+      problem.value =
+        wrong.trim() === ''
+          ? `Say what is known and what it showed${points.value.length > 1 ? `, both times` : ''}.`
+          : `“${wrong.trim()}” is not a number.`
       return undefined
     }
     if (i > 0 && known.value === standards[0]!.known) {
@@ -37,58 +38,126 @@ function draft(): EntryOf<'instrument-checked'> | undefined {
     standards.push({ known: known.value, shown: shown.value })
   }
   const found = withinLimits(() => checkAgainst(standards as [Standard, Standard]))
-  problem.value = found ? undefined : 'Between these two it shows less than four fifths or more than six fifths of the difference. That is past correcting: read again, or clean or replace it.'
-  const at = new Date().toISOString()
-  return found && { id: newId(), device: 'preview', at, written: at, type: 'instrument-checked', instrumentId: props.instrument.id, ...found, adjusted: adjusted.value, standards }
+  problem.value = found
+    ? undefined
+    : 'Between these two it shows less than four fifths or more than six fifths of the difference. That is past correcting: read again, or clean or replace it.'
+  return (
+    found &&
+    fact('instrument-checked', {
+      instrumentId: props.instrument.id,
+      offset: found.offset,
+      slope: found.slope,
+      adjusted: adjusted.value,
+      standards
+    })
+  )
 }
 
-function look() {
+async function look() {
   const entry = draft()
-  preview.value = entry && restatedBy(cellar.entries, entry as Entry)
+  preview.value = entry && (await cellar.restate(entry))
 }
 
 async function log() {
   const entry = draft()
   if (!entry) return
-  const { id: _id, device: _device, at: _at, written: _written, ...check } = entry
-  if (!await cellar.log([check])) return
+  if (!(await cellar.log([entry]))) return
   logged(`${props.instrument.name} checked`)
   emit('done')
 }
 
-const lotName = (lotId: string) => cellar.state.lots.get(lotId)?.name ?? ''
-const figure = (quantity: string, value: number) => quantity === 'ph' ? value.toFixed(2) : quantity === 'ta' || quantity === 'abv' || quantity === 'brix' ? value.toFixed(1) : quantity === 'sg' ? value < 1.3 ? value.toFixed(3) : value.toFixed(1) : value.toFixed(0)
+const lotName = (lotId: string) => cellar.lotOf(lotId)?.name ?? ''
+const figure = (quantity: string, value: number) =>
+  quantity === 'ph'
+    ? value.toFixed(2)
+    : quantity === 'ta' || quantity === 'abv' || quantity === 'brix'
+      ? value.toFixed(1)
+      : quantity === 'sg'
+        ? value < 1.3
+          ? value.toFixed(3)
+          : value.toFixed(1)
+        : value.toFixed(0)
 const NAMES: Record<string, string> = { sg: 'gravity', ph: 'pH', ta: 'TA', freeSo2: 'free SO₂', abv: 'alcohol', temperature: 'temperature' }
+const f = useFormat()
 </script>
 
 <template>
   <form novalidate class="sheet check" @submit.prevent="log">
-    <p class="soft small">{{ words.how.charAt(0).toUpperCase() + words.how.slice(1) }}.</p>
+    <p class="soft small">{{ f.degrees(words.how.charAt(0).toUpperCase() + words.how.slice(1)) }}.</p>
     <div v-for="(p, i) in points" :key="i" class="pair">
-      <div class="text"><label :for="`${id}-known-${i}`">Known value{{ i ? ', second' : '' }}, {{ words.unit }}</label><input :id="`${id}-known-${i}`" v-model="p.known" inputmode="decimal" autocomplete="off" @input="preview = undefined"></div>
-      <div class="text" :class="{ wrong: problem }"><label :for="`${id}-shown-${i}`">It showed{{ i ? ', second' : '' }}</label><input :id="`${id}-shown-${i}`" v-model="p.shown" inputmode="decimal" autocomplete="off" :aria-invalid="problem ? 'true' : undefined" :aria-describedby="problem ? `${id}-problem` : undefined" @input="preview = undefined"></div>
+      <TextField
+        v-model="p.known"
+        :label="`Known value${i ? ', second' : ''}, ${words.unit}`"
+        inputmode="decimal"
+        @input="preview = undefined"
+      />
+      <TextField
+        v-model="p.shown"
+        :label="`It showed${i ? ', second' : ''}`"
+        inputmode="decimal"
+        :error="problem && i === points.length - 1 ? problem : undefined"
+        @input="preview = undefined"
+      />
     </div>
-    <button v-if="points.length === 1" type="button" class="textlink small more" @click="second">Checked at a second value too</button>
-    <label class="tick"><input v-model="adjusted" type="checkbox"> and it was set right just now</label>
-    <p v-if="problem" :id="`${id}-problem`" class="message" role="alert">{{ problem }}</p>
+    <UButton v-if="points.length === 1" variant="link" @click="second">Checked at a second value too</UButton>
+    <UCheckbox v-model="adjusted" label="and it was set right just now" />
     <div v-if="preview" class="preview" role="status">
       <p v-if="!preview.readings.length">No reading was made with it since its last check: nothing changes.</p>
       <template v-else>
         <h3>{{ preview.readings.length }} {{ preview.readings.length === 1 ? 'reading changes' : 'readings change' }}</h3>
-        <ul><li v-for="r in preview.readings.slice(0, 12)" :key="r.entryId">{{ lotName(r.lotId) }}, {{ sayWhen(r.at, now) }}: {{ NAMES[r.quantity] ?? r.quantity }} {{ figure(r.quantity, r.was) }} is {{ figure(r.quantity, r.is) }}</li></ul>
-        <template v-if="preview.figures.length"><h3>So these stand otherwise now</h3><ul><li v-for="x in preview.figures" :key="x.lotId + x.quantity">{{ lotName(x.lotId) }}: {{ NAMES[x.quantity] }} {{ figure(x.quantity, x.was) }} becomes {{ figure(x.quantity, x.is) }}</li></ul></template>
-        <template v-if="preview.additions.length"><h3>And these additions rested on them</h3><ul><li v-for="a in preview.additions" :key="a.entryId">{{ lotName(a.lotId) }}, {{ sayWhen(a.at, now) }}: {{ Number(a.actual.toPrecision(3)) }} {{ a.unit }} of {{ materialName(a.material) }}, measured out for {{ NAMES[a.quantity] ?? a.quantity }} {{ figure(a.quantity, a.was) }}; it was {{ figure(a.quantity, a.is) }}</li></ul></template>
+        <ul>
+          <li v-for="r in preview.readings.slice(0, 12)" :key="r.entryId">
+            {{ lotName(r.lotId) }}, {{ sayWhen(r.at, now) }}: {{ NAMES[r.quantity] ?? r.quantity }} {{ figure(r.quantity, r.was) }} is
+            {{ figure(r.quantity, r.is) }}
+          </li>
+        </ul>
+        <template v-if="preview.figures.length"
+        ><h3>So these stand otherwise now</h3>
+          <ul>
+            <li v-for="x in preview.figures" :key="x.lotId + x.quantity">
+              {{ lotName(x.lotId) }}: {{ NAMES[x.quantity] }} {{ figure(x.quantity, x.was) }} becomes {{ figure(x.quantity, x.is) }}
+            </li>
+          </ul></template
+        >
+        <template v-if="preview.additions.length"
+        ><h3>And these additions rested on them</h3>
+          <ul>
+            <li v-for="a in preview.additions" :key="a.entryId">
+              {{ lotName(a.lotId) }}, {{ sayWhen(a.at, now) }}: {{ Number(a.actual.toPrecision(3)) }} {{ a.unit }} of
+              {{ materialName(a.material) }}, measured out for {{ NAMES[a.quantity] ?? a.quantity }} {{ figure(a.quantity, a.was) }}; it was
+              {{ figure(a.quantity, a.is) }}
+            </li>
+          </ul></template
+        >
       </template>
     </div>
-    <div class="flex flex-wrap gap-3"><UButton type="button" variant="outline" size="lg" @click="look">See what it changes</UButton><UButton type="submit" size="lg">Log the check</UButton></div>
+    <div class="flex flex-wrap gap-3">
+      <UButton type="button" variant="outline" size="lg" @click="look">See what it changes</UButton
+      ><UButton type="submit" size="lg">Log the check</UButton>
+    </div>
   </form>
 </template>
 
 <style scoped>
-.check { padding: 16px; display: grid; gap: 12px; margin-top: 10px; }
-.pair { display: grid; grid-template-columns: repeat(2, minmax(0, 1fr)); gap: 16px; }
-.more { justify-self: start; min-height: 44px; }
-.tick { display: inline-flex; align-items: center; gap: 10px; min-height: 44px; }
-.tick input { width: 20px; height: 20px; accent-color: var(--skin); }
-.preview { display: grid; gap: 6px; border-left: 3px solid var(--skin); padding-left: 14px; }
+.check {
+  padding: 16px;
+  display: grid;
+  gap: 12px;
+  margin-top: 10px;
+}
+.pair {
+  display: grid;
+  grid-template-columns: repeat(2, minmax(0, 1fr));
+  gap: 16px;
+}
+.more {
+  justify-self: start;
+  min-height: 44px;
+}
+.preview {
+  display: grid;
+  gap: 6px;
+  border-left: 3px solid var(--skin);
+  padding-left: 14px;
+}
 </style>

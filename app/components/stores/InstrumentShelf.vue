@@ -1,28 +1,17 @@
 <script setup lang="ts">
-import type { EntryOf, InstrumentState } from '~~/core/ledger'
-import { newId } from '~/data/ids'
+import type { Entry, InstrumentState } from '~~/core/ledger'
 import { INSTRUMENT } from '~/wording/instruments'
 import { sayCheck } from '~/wording/sentences'
 import { sayWhen } from '~/composables/useStory'
-
-type Kind = EntryOf<'instrument-added'>['kind']
 
 const cellar = useCellarStore()
 const f = useFormat()
 const now = useNow()
 const logged = useLogged()
 const instruments = computed(() => [...cellar.state.instruments.values()])
-const name = ref('')
-const kind = ref<Kind>('hydrometer')
-const nameProblem = ref<string>()
 const checking = ref<string>()
-async function add() {
-  nameProblem.value = name.value.trim() ? undefined : 'An instrument needs a name.'
-  if (nameProblem.value) return
-  if (await cellar.log([{ type: 'instrument-added', instrumentId: newId(), name: name.value.trim().slice(0, 80), kind: kind.value, ...(kind.value === 'hydrometer' && { calibrationC: 20 }) }])) {
-    logged(`${name.value.trim()} added`)
-    name.value = ''
-  }
+const added = ([entry]: Entry[]) => {
+  if (entry?.type === 'instrument-added') logged(`${entry.name} added`)
 }
 
 const check = (instrument: InstrumentState) => {
@@ -34,29 +23,53 @@ const last = (i: InstrumentState) => i.checks.at(-1)
 <template>
   <section class="instruments" aria-label="Instruments">
     <h2>Instruments</h2>
-    <p class="soft">A reading names its instrument. When one is found to be off, everything read with it since its last check is put right, and what was typed stays as it was typed.</p>
+    <p class="soft">
+      A reading names its instrument. When one is found to be off, everything read with it since its last check is put right, and what was
+      typed stays as it was typed.
+    </p>
     <ul>
       <li v-for="i in instruments" :key="i.id">
         <div class="head">
-          <span><b class="display">{{ i.name }}</b><br><span class="soft small">{{ INSTRUMENT[i.kind].name }}, {{ last(i) ? `checked ${sayWhen(last(i)!.at, now)}: ${sayCheck(last(i)!)}${last(i)!.adjusted ? ', set right' : ''}` : 'never checked' }}</span></span>
-          <UButton variant="outline" size="md" :aria-expanded="checking === i.id" :aria-label="`Check ${i.name}`" @click="check(i)">Check</UButton>
+          <span
+          ><b class="display">{{ i.name }}</b
+          ><br /><span class="soft small"
+          >{{ INSTRUMENT[i.kind].name }},
+            {{
+              last(i)
+                ? `checked ${sayWhen(last(i)!.at, now)}: ${sayCheck(last(i)!)}${last(i)!.adjusted ? ', set right' : ''}`
+                : 'never checked'
+            }}</span
+          ></span
+          >
+          <UButton variant="outline" size="md" :aria-expanded="checking === i.id" :aria-label="`Check ${i.name}`" @click="check(i)"
+          >Check</UButton
+          >
         </div>
         <InstrumentCheck v-if="checking === i.id" :instrument="i" :words="INSTRUMENT[i.kind]" @done="checking = undefined" />
       </li>
     </ul>
-    <form novalidate class="add" @submit.prevent="add">
-      <div class="text" :class="{ wrong: nameProblem }"><label for="instrument-name">Another instrument</label><input id="instrument-name" v-model="name" type="text" maxlength="80" autocomplete="off" placeholder="what you call it" :aria-invalid="nameProblem ? 'true' : undefined"><p v-if="nameProblem" class="message" role="alert">{{ nameProblem }}</p></div>
-      <div class="text"><label for="instrument-kind">Kind</label><select id="instrument-kind" v-model="kind"><option v-for="(k, key) in INSTRUMENT" :key="key" :value="key">{{ k.name }}</option></select></div>
-      <UButton type="submit" variant="outline" size="xl">Add it</UButton>
-    </form>
+    <EntryForm type="instrument-added" send="Add it" @done="added" />
     <p class="soft small">{{ f.words(f.temperature(20)) }} is taken as a hydrometer’s own temperature unless a reading says otherwise.</p>
   </section>
 </template>
 
 <style scoped>
-.instruments { display: grid; gap: 12px; max-width: 640px; border-top: 1.5px solid var(--line); padding-top: 18px; margin-top: 22px; }
-.instruments > ul > li { border-top: 1.5px solid var(--line); padding: 10px 0; }
-.head { display: flex; justify-content: space-between; gap: 16px; align-items: center; }
-.add { display: flex; flex-wrap: wrap; gap: 12px; align-items: flex-end; }
-.add > .text { flex: 1 1 180px; }
+.instruments {
+  display: grid;
+  gap: 12px;
+  max-width: 640px;
+  border-top: 1.5px solid var(--line);
+  padding-top: 18px;
+  margin-top: 22px;
+}
+.instruments > ul > li {
+  border-top: 1.5px solid var(--line);
+  padding: 10px 0;
+}
+.head {
+  display: flex;
+  justify-content: space-between;
+  gap: 16px;
+  align-items: center;
+}
 </style>

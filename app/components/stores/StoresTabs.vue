@@ -1,6 +1,11 @@
 <script setup lang="ts">
 const supplies = useSupplies()
-const tabs = computed(() => [{ to: '/stores', name: 'Files and instruments' }, { to: '/stores/supplies', name: 'Supplies', count: supplies.short.value.length }])
+const cellar = useCellarStore()
+const tabs = computed(() => [
+  { to: '/stores', name: 'Files and instruments' },
+  { to: '/stores/supplies', name: 'Supplies', count: supplies.short.value.length },
+  { to: '/stores/cards', name: 'Your own cards', count: cellar.state.cards.size }
+])
 </script>
 
 <template>

@@ -22,8 +22,30 @@ const cellar = useCellarStore()
 </template>
 
 <style scoped>
-.empty { display: grid; grid-template-columns: auto minmax(0, 1fr); gap: 48px; align-items: end; max-width: 900px; margin: 5vh auto 0; }
-ol { list-style: decimal inside; display: grid; gap: 8px; margin: 18px 0 24px; font-size: 1.08rem; }
-.row { display: flex; flex-wrap: wrap; gap: 12px; }
-@media (max-width: 700px) { .empty { grid-template-columns: 1fr; gap: 20px; } }
+.empty {
+  display: grid;
+  grid-template-columns: auto minmax(0, 1fr);
+  gap: 48px;
+  align-items: end;
+  max-width: 900px;
+  margin: 5vh auto 0;
+}
+ol {
+  list-style: decimal inside;
+  display: grid;
+  gap: 8px;
+  margin: 18px 0 24px;
+  font-size: 1.08rem;
+}
+.row {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 12px;
+}
+@media (max-width: 700px) {
+  .empty {
+    grid-template-columns: 1fr;
+    gap: 20px;
+  }
+}
 </style>

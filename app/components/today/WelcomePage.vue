@@ -9,7 +9,13 @@ const name = ref(settings.values.cellarName)
 watch(system, (now) => {
   temperature.value = now === 'US' ? '°F' : '°C'
 })
-const answers = () => ({ asked: true, system: system.value, temperature: temperature.value, sugar: sugar.value, cellarName: name.value.trim().slice(0, 80) })
+const answers = () => ({
+  asked: true,
+  system: system.value,
+  temperature: temperature.value,
+  sugar: sugar.value,
+  cellarName: name.value.trim().slice(0, 80)
+})
 
 async function begin() {
   settings.change(answers())
@@ -30,7 +36,10 @@ const SYSTEMS = [
   <div class="welcome">
     <section>
       <h1>The memory and the arithmetic of your cellar</h1>
-      <p>Presk keeps a history of every lot and works out each dose from it: how much sulphite at this pH, what this titration means, what comes next. All of it stays in this browser and in the files you export.</p>
+      <p>
+        Presk keeps a history of every lot and works out each dose from it: how much sulphite at this pH, what this titration means, what
+        comes next. All of it stays in this browser and in the files you export.
+      </p>
       <div class="hero" aria-hidden="true">
         <VesselDrawing kind="bin" :capacity-l="120" :litres="84" colour="var(--must-red)" :px-per-dm="30" />
         <VesselDrawing kind="demijohn" :capacity-l="34" :litres="33" colour="var(--wine-red)" :px-per-dm="30" />
@@ -41,25 +50,24 @@ const SYSTEMS = [
     </section>
     <form class="sheet" @submit.prevent="begin">
       <h2>Before the first lot</h2>
-      <fieldset>
-        <legend>Measures</legend>
-        <div class="choices">
-          <label v-for="s in SYSTEMS" :key="s.value" class="choice"><input v-model="system" type="radio" name="system" :value="s.value"><span><b>{{ s.label }}</b><small>{{ s.hint }}</small></span></label>
-        </div>
-      </fieldset>
-      <fieldset>
-        <legend>Temperature</legend>
-        <div class="choices two">
-          <label v-for="t in ['°C', '°F'] as const" :key="t" class="choice"><input v-model="temperature" type="radio" name="temperature" :value="t"><span><b>{{ t }}</b></span></label>
-        </div>
-      </fieldset>
-      <fieldset>
-        <legend>Sugar, first of all as</legend>
-        <div class="choices two">
-          <label v-for="t in ['°Brix', 'SG'] as const" :key="t" class="choice"><input v-model="sugar" type="radio" name="sugar" :value="t"><span><b>{{ t }}</b></span></label>
-        </div>
-      </fieldset>
-      <label class="name"><b>Name of the cellar</b> <span class="soft small">if you like</span><input v-model="name" type="text" maxlength="80" autocomplete="off"></label>
+      <ChoiceTiles v-model="system" legend="Measures" :items="SYSTEMS" />
+      <ChoiceTiles
+        v-model="temperature"
+        legend="Temperature"
+        :items="[
+          { value: '°C', label: '°C' },
+          { value: '°F', label: '°F' },
+        ]"
+      />
+      <ChoiceTiles
+        v-model="sugar"
+        legend="Sugar, first of all as"
+        :items="[
+          { value: '°Brix', label: '°Brix' },
+          { value: 'SG', label: 'SG' },
+        ]"
+      />
+      <TextField v-model="name" label="Name of the cellar" hint="if you like" />
       <UButton type="submit" size="xl" block>Start my first lot</UButton>
       <p class="small soft">All of this can be changed later under Stores.</p>
     </form>
@@ -67,15 +75,67 @@ const SYSTEMS = [
 </template>
 
 <style scoped>
-.welcome { display: grid; grid-template-columns: minmax(0, 1.1fr) minmax(320px, 1fr); gap: 48px; align-items: start; }
-section { display: grid; gap: 18px; padding-top: 12px; }
-h1 { font-size: clamp(2rem, 5vw, 3rem); }
-section p { max-width: 52ch; font-size: 1.1rem; }
-.hero { display: flex; gap: 26px; align-items: flex-end; border-bottom: 7px solid var(--beam); padding: 12px 18px 0; margin-bottom: 8px; flex-wrap: wrap; }
-form { padding: 24px; display: grid; gap: 18px; }
-legend { font-weight: 600; margin-bottom: 6px; }
-.choices { display: grid; gap: 8px; }
-.choices.two { grid-template-columns: 1fr 1fr; }
-.name input { display: block; width: 100%; height: 48px; margin-top: 4px; padding: 0 12px; border: 1.5px solid var(--line-strong); border-radius: var(--radius-control); background: var(--ground); }
-@media (max-width: 860px) { .welcome { grid-template-columns: 1fr; gap: 24px; } .hero { gap: 14px; zoom: 0.8; } }
+.welcome {
+  display: grid;
+  grid-template-columns: minmax(0, 1.1fr) minmax(320px, 1fr);
+  gap: 48px;
+  align-items: start;
+}
+section {
+  display: grid;
+  gap: 18px;
+  padding-top: 12px;
+}
+h1 {
+  font-size: clamp(2rem, 5vw, 3rem);
+}
+section p {
+  max-width: 52ch;
+  font-size: 1.1rem;
+}
+.hero {
+  display: flex;
+  gap: 26px;
+  align-items: flex-end;
+  border-bottom: 7px solid var(--beam);
+  padding: 12px 18px 0;
+  margin-bottom: 8px;
+  flex-wrap: wrap;
+}
+form {
+  padding: 24px;
+  display: grid;
+  gap: 18px;
+}
+legend {
+  font-weight: 600;
+  margin-bottom: 6px;
+}
+.choices {
+  display: grid;
+  gap: 8px;
+}
+.choices.two {
+  grid-template-columns: 1fr 1fr;
+}
+.name input {
+  display: block;
+  width: 100%;
+  height: 48px;
+  margin-top: 4px;
+  padding: 0 12px;
+  border: 1.5px solid var(--line-strong);
+  border-radius: var(--radius-control);
+  background: var(--ground);
+}
+@media (max-width: 860px) {
+  .welcome {
+    grid-template-columns: 1fr;
+    gap: 24px;
+  }
+  .hero {
+    gap: 14px;
+    zoom: 0.8;
+  }
+}
 </style>

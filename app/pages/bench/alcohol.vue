@@ -1,45 +1,113 @@
 <script setup lang="ts">
+import { isMust } from '~~/core/ledger'
 import { actualAlcohol, correctRefractometer, potentialAlcohol, residualSugar, sgFromBrix, sugarScales } from '~~/core/hydrometry'
 
 const { lot } = useLotFromAddress()
 const f = useFormat()
 const byRefractometer = ref(false)
-const gravity = () => useQuantityField({ kind: 'sugar', unit: 'SG', units: ['SG', '°Brix'], required: true, quantity: unit => unit === 'SG' ? 'sg' : 'brix' })
-const brixField = () => useQuantityField({ kind: 'plain', unit: '', required: true, limits: { min: 0, max: 32, words: 'A refractometer reads between 0 and 32 °Brix.' } })
+const gravity = () =>
+  useQuantityField({
+    kind: 'sugar',
+    unit: 'SG',
+    units: ['SG', '°Brix'],
+    required: true,
+    quantity: (unit) => (unit === 'SG' ? 'sg' : 'brix')
+  })
+const brixField = () =>
+  useQuantityField({
+    kind: 'plain',
+    unit: '',
+    required: true,
+    limits: { min: 0, max: 32, words: 'A refractometer reads between 0 and 32 °Brix.' }
+  })
 const original = gravity()
 const current = gravity()
 const first = brixField()
 const present = brixField()
-const offset = useQuantityField({ kind: 'plain', unit: '', text: '0', limits: { min: -5, max: 5, words: 'An offset over 5 °Brix means a broken instrument.' } })
-watch(() => lot.value?.id, () => {
-  original.text = lot.value?.originalSg?.value.toFixed(3) ?? ''
-  current.text = lot.value?.sg && lot.value.stage !== 'must' ? lot.value.sg.value.toFixed(3) : ''
-}, { immediate: true })
-const sgOf = (field: typeof original) => field.value === undefined || !field.parsed.ok ? undefined : field.parsed.unit === 'SG' ? field.value : sgFromBrix(field.value)
-const corrected = computed(() => byRefractometer.value && first.value !== undefined && present.value !== undefined ? withinLimits(() => correctRefractometer(first.value!, present.value!, offset.value ?? 0)) : undefined)
-const og = computed(() => byRefractometer.value ? first.value === undefined ? undefined : withinLimits(() => sgFromBrix(first.value! - (offset.value ?? 0))) : sgOf(original))
-const sg = computed(() => byRefractometer.value ? corrected.value?.sg : sgOf(current))
-const made = computed(() => og.value !== undefined && sg.value !== undefined ? withinLimits(() => actualAlcohol(og.value!, sg.value!)) : undefined)
-const left = computed(() => made.value && sg.value !== undefined ? withinLimits(() => residualSugar(sg.value!, made.value!.balling)) : undefined)
-const potential = computed(() => og.value === undefined ? undefined : withinLimits(() => potentialAlcohol(sugarScales(og.value!, 'sg').brix)))
+const offset = useQuantityField({
+  kind: 'plain',
+  unit: '',
+  text: '0',
+  limits: { min: -5, max: 5, words: 'An offset over 5 °Brix means a broken instrument.' }
+})
+watch(
+  () => lot.value?.id,
+  () => {
+    original.text = lot.value?.originalSg?.value.toFixed(3) ?? ''
+    current.text = lot.value?.sg && !isMust(lot.value) ? lot.value.sg.value.toFixed(3) : ''
+  },
+  { immediate: true }
+)
+const sgOf = (field: typeof original) =>
+  field.value === undefined || !field.parsed.ok ? undefined : field.parsed.unit === 'SG' ? field.value : sgFromBrix(field.value)
+const corrected = computed(() =>
+  byRefractometer.value && first.value !== undefined && present.value !== undefined
+    ? withinLimits(() => correctRefractometer(first.value!, present.value!, offset.value ?? 0))
+    : undefined
+)
+const og = computed(() =>
+  byRefractometer.value
+    ? first.value === undefined
+      ? undefined
+      : withinLimits(() => sgFromBrix(first.value! - (offset.value ?? 0)))
+    : sgOf(original)
+)
+const sg = computed(() => (byRefractometer.value ? corrected.value?.sg : sgOf(current)))
+const made = computed(() =>
+  og.value !== undefined && sg.value !== undefined ? withinLimits(() => actualAlcohol(og.value!, sg.value!)) : undefined
+)
+const left = computed(() =>
+  made.value && sg.value !== undefined ? withinLimits(() => residualSugar(sg.value!, made.value!.balling)) : undefined
+)
+const potential = computed(() =>
+  og.value === undefined ? undefined : withinLimits(() => potentialAlcohol(sugarScales(og.value!, 'sg').brix))
+)
+const schools = computed(() => {
+  const m = made.value
+  if (!m) return []
+  const row = (school: string, abv: number) => ({ school, abv: abv.toFixed(1) })
+  return [
+    row('Extract balance (Balling), used here', m.balling),
+    row('The same by its short cut', m.ballingShort),
+    row('Fall in SG × 131.25', m.factor131),
+    row('Fall in SG × 129', m.factor129),
+    row('Fall in Oechsle ÷ 7.5', m.oechsle75)
+  ]
+})
 useHead({ title: 'Alcohol · Presk' })
 </script>
 
 <template>
   <BenchFrame title="Alcohol" :lot="lot">
     <template #answer>
-      <FigureNumber v-if="made" label="Alcohol made" :shown="f.percentAlcohol(made.balling)" origin="estimated" uncertainty="0.5" size="hero" />
-      <FigureNumber v-else-if="potential" label="Could become" :shown="f.percentAlcohol(potential.abv)" origin="estimated" uncertainty="0.5" size="hero" />
+      <FigureNumber
+        v-if="made"
+        label="Alcohol made"
+        :shown="f.percentAlcohol(made.balling)"
+        origin="estimated"
+        uncertainty="0.5"
+        size="hero"
+      />
+      <FigureNumber
+        v-else-if="potential"
+        label="Could become"
+        :shown="f.percentAlcohol(potential.abv)"
+        origin="estimated"
+        uncertainty="0.5"
+        size="hero"
+      />
       <p v-else class="soft">Two gravities, before and now, give the alcohol made between them.</p>
     </template>
     <template #inputs>
-      <fieldset>
-        <legend>Measured with</legend>
-        <div class="tiles">
-          <label class="choice"><input v-model="byRefractometer" type="radio" name="with" :value="false"><span><b>a hydrometer</b></span></label>
-          <label class="choice"><input v-model="byRefractometer" type="radio" name="with" :value="true"><span><b>a refractometer</b></span></label>
-        </div>
-      </fieldset>
+      <ChoiceTiles
+        v-model="byRefractometer"
+        legend="Measured with"
+        class="wide"
+        :items="[
+          { value: false, label: 'a hydrometer' },
+          { value: true, label: 'a refractometer' },
+        ]"
+      />
       <template v-if="byRefractometer">
         <QuantityField label="Before the ferment" :field="first" unit-label="°Brix" />
         <QuantityField label="Now" :field="present" unit-label="°Brix" hint="as read" />
@@ -51,7 +119,9 @@ useHead({ title: 'Alcohol · Presk' })
       </template>
     </template>
     <template #results>
-      <FindingNote v-if="lot && (lot.added.has('water') || lot.added.has('sugar'))" tone="stop">Water or sugar went into this lot. Two gravities then say nothing about its alcohol unless both were read after it.</FindingNote>
+      <FindingNote v-if="lot && (lot.added.has('water') || lot.added.has('sugar'))" tone="stop"
+      >Water or sugar went into this lot. Two gravities then say nothing about its alcohol unless both were read after it.</FindingNote
+      >
       <template v-if="corrected && sg !== undefined">
         <div class="row">
           <FigureNumber label="True gravity" :shown="f.gravity(sg)" origin="estimated" :uncertainty="corrected.uncertaintySg.toFixed(3)" />
@@ -60,21 +130,36 @@ useHead({ title: 'Alcohol · Presk' })
         </div>
         <FindingNote v-if="corrected.uncertaintySg > 0.003">The fits part here. Take a hydrometer if it matters.</FindingNote>
       </template>
-      <table v-if="made" class="figures">
-        <thead><tr><th scope="col">School</th><td>% vol</td></tr></thead>
-        <tbody>
-          <tr><th scope="row">Extract balance (Balling), used here</th><td class="strong">{{ made.balling.toFixed(1) }}</td></tr>
-          <tr><th scope="row">The same by its short cut</th><td>{{ made.ballingShort.toFixed(1) }}</td></tr>
-          <tr><th scope="row">Fall in SG × 131.25</th><td>{{ made.factor131.toFixed(1) }}</td></tr>
-          <tr><th scope="row">Fall in SG × 129</th><td>{{ made.factor129.toFixed(1) }}</td></tr>
-          <tr><th scope="row">Fall in Oechsle ÷ 7.5</th><td>{{ made.oechsle75.toFixed(1) }}</td></tr>
-        </tbody>
-      </table>
+      <FigureTable
+        v-if="made"
+        caption="Alcohol by the schools"
+        :columns="[
+          { key: 'school', label: 'School' },
+          { key: 'abv', label: '% vol', right: true },
+        ]"
+        :rows="schools"
+      />
       <div v-if="left !== undefined || potential" class="row">
-        <FigureNumber v-if="left !== undefined" label="Sugar left" :shown="{ text: left.toFixed(0), unit: 'g/L' }" origin="estimated" uncertainty="5" size="small" />
-        <FigureNumber v-if="potential" label="The whole sugar could give" :shown="f.percentAlcohol(potential.abv)" origin="estimated" uncertainty="0.5" size="small" />
+        <FigureNumber
+          v-if="left !== undefined"
+          label="Sugar left"
+          :shown="{ text: left.toFixed(0), unit: 'g/L' }"
+          origin="estimated"
+          uncertainty="5"
+          size="small"
+        />
+        <FigureNumber
+          v-if="potential"
+          label="The whole sugar could give"
+          :shown="f.percentAlcohol(potential.abv)"
+          origin="estimated"
+          uncertainty="0.5"
+          size="small"
+        />
       </div>
-      <p v-if="made" class="soft small">Only valid when nothing was added between the two readings. Near dryness only a sugar test decides.</p>
+      <p v-if="made" class="soft small">
+        Only valid when nothing was added between the two readings. Near dryness only a sugar test decides.
+      </p>
     </template>
   </BenchFrame>
 </template>

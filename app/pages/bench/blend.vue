@@ -4,19 +4,26 @@ import { fromLitres } from '~~/core/units'
 
 const cellar = useCellarStore()
 const f = useFormat()
-const part = () => reactive({
-  lotId: '',
-  volume: useQuantityField({ kind: 'volume', unit: f.volumeUnit.value, units: ['L', 'US gal', 'imp gal'], required: true, quantity: () => 'volume' }),
-  sg: useQuantityField({ kind: 'sugar', unit: 'SG', quantity: () => 'sg' }),
-  abv: useQuantityField({ kind: 'plain', unit: '', limits: { min: 0, max: 25, words: 'Between 0 and 25 % vol.' } }),
-  ph: useQuantityField({ kind: 'plain', unit: '', quantity: () => 'ph' }),
-  ta: useQuantityField({ kind: 'concentration', unit: 'g/L', quantity: () => 'ta' }),
-  free: useQuantityField({ kind: 'plain', unit: '', limits: { min: 0, max: 300, words: 'Between 0 and 300 mg/L.' } })
-})
+const part = () =>
+  reactive({
+    lotId: '',
+    volume: useQuantityField({
+      kind: 'volume',
+      unit: f.volumeUnit.value,
+      units: ['L', 'US gal', 'imp gal'],
+      required: true,
+      quantity: () => 'volume'
+    }),
+    sg: useQuantityField({ kind: 'sugar', unit: 'SG', quantity: () => 'sg' }),
+    abv: useQuantityField({ kind: 'plain', unit: '', limits: { min: 0, max: 25, words: 'Between 0 and 25 % vol.' } }),
+    ph: useQuantityField({ kind: 'plain', unit: '', quantity: () => 'ph' }),
+    ta: useQuantityField({ kind: 'concentration', unit: 'g/L', quantity: () => 'ta' }),
+    free: useQuantityField({ kind: 'plain', unit: '', limits: { min: 0, max: 300, words: 'Between 0 and 300 mg/L.' } })
+  })
 const parts = ref([part(), part()])
 function fill(index: number) {
   const p = parts.value[index]!
-  const lot = cellar.state.lots.get(p.lotId)
+  const lot = cellar.lotOf(p.lotId)
   if (!lot) return
   p.volume.text = String(Number(fromLitres(lot.volume.value, f.volumeUnit.value).toPrecision(4)))
   p.sg.text = lot.sg?.value.toFixed(3) ?? ''
@@ -25,11 +32,19 @@ function fill(index: number) {
   p.free.text = lot.freeSo2?.value.toFixed(0) ?? ''
 }
 const blend = computed(() => {
-  const given = parts.value.map((p): BlendPart | undefined => p.volume.value === undefined ? undefined : {
-    volumeL: p.volume.value, ...(p.sg.value !== undefined && { sg: p.sg.value }), ...(p.abv.value !== undefined && { abv: p.abv.value }),
-    ...(p.ph.value !== undefined && { ph: p.ph.value }), ...(p.ta.value !== undefined && { taGPerL: p.ta.value }), ...(p.free.value !== undefined && { freeSo2MgPerL: p.free.value })
-  })
-  if (given.some(g => g === undefined)) return undefined
+  const given = parts.value.map((p): BlendPart | undefined =>
+    p.volume.value === undefined
+      ? undefined
+      : {
+          volumeL: p.volume.value,
+          ...(p.sg.value !== undefined && { sg: p.sg.value }),
+          ...(p.abv.value !== undefined && { abv: p.abv.value }),
+          ...(p.ph.value !== undefined && { ph: p.ph.value }),
+          ...(p.ta.value !== undefined && { taGPerL: p.ta.value }),
+          ...(p.free.value !== undefined && { freeSo2MgPerL: p.free.value })
+        }
+  )
+  if (given.some((g) => g === undefined)) return undefined
   return withinLimits(() => blendOf(given as BlendPart[]))
 })
 useHead({ title: 'Blend · Presk' })
@@ -50,24 +65,48 @@ useHead({ title: 'Blend · Presk' })
     <div class="parts">
       <fieldset v-for="(p, i) in parts" :key="i" class="part">
         <legend class="display">Part {{ i + 1 }}</legend>
-        <div class="text"><label :for="`blend-lot-${i}`">From</label><select :id="`blend-lot-${i}`" v-model="p.lotId" @change="fill(i)"><option value="">no lot</option><option v-for="l in cellar.lots" :key="l.id" :value="l.id">{{ l.name }}</option></select></div>
+        <SelectField
+          v-model="p.lotId"
+          label="From"
+          :items="[{ value: '', label: 'no lot' }, ...cellar.lots.map((l) => ({ value: l.id, label: l.name }))]"
+          @update:model-value="fill(i)"
+        />
         <QuantityField label="Volume" :field="p.volume" />
         <QuantityField label="Gravity" :field="p.sg" unit-label="SG" />
         <QuantityField label="Alcohol" :field="p.abv" unit-label="% vol" />
         <QuantityField label="pH" :field="p.ph" />
         <QuantityField label="TA" :field="p.ta" unit-label="g/L" />
         <QuantityField label="Free SO₂" :field="p.free" unit-label="mg/L" />
-        <button v-if="parts.length > 2" type="button" class="textlink" @click="parts.splice(i, 1)">Leave this part out</button>
+        <UButton v-if="parts.length > 2" variant="link" @click="parts.splice(i, 1)">Leave this part out</UButton>
       </fieldset>
     </div>
-    <UButton v-if="parts.length < 5" variant="outline" size="lg" icon="i-lucide-plus" class="mt-4" @click="parts.push(part())">Another part</UButton>
+    <UButton v-if="parts.length < 5" variant="outline" size="lg" icon="i-lucide-plus" class="mt-4" @click="parts.push(part())"
+    >Another part</UButton
+    >
     <p class="soft small mt-4">pH does not average: it comes from the acids of both. A figure is shown when every part gives it.</p>
   </div>
 </template>
 
 <style scoped>
-.outcome { margin: 14px 0 4px; }
-.parts { display: grid; grid-template-columns: repeat(auto-fit, minmax(220px, 1fr)); gap: 24px 40px; margin-top: 20px; }
-.part { display: grid; gap: 14px; align-content: start; border-top: 4px solid var(--line); padding-top: 12px; }
-.part legend { font-size: 1.2rem; float: left; margin: 0; }
+.outcome {
+  margin: 14px 0 4px;
+}
+.parts {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(220px, 1fr));
+  gap: 24px 40px;
+  margin-top: 20px;
+}
+.part {
+  display: grid;
+  gap: 14px;
+  align-content: start;
+  border-top: 4px solid var(--line);
+  padding-top: 12px;
+}
+.part legend {
+  font-size: 1.2rem;
+  float: left;
+  margin: 0;
+}
 </style>

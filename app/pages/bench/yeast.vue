@@ -1,17 +1,38 @@
 <script setup lang="ts">
+import { nutrientWorking } from '~/wording/workings'
 import { brixFromSg, potentialAlcohol } from '~~/core/hydrometry'
 import type { Style } from '~~/core/ledger'
-import { ASSUMED_YAN, type Need, YAN_PER_SUGAR, chooseYeast, nutrientPlan, nutrientsLeft, pitchPlan, starterPlan } from '~~/core/yeast'
+import { ASSUMED_YAN, type Need, chooseYeast, nutrientPlan, nutrientsLeft, pitchPlan, starterPlan } from '~~/core/yeast'
 import { fromCelsius, fromLitres } from '~~/core/units'
 import { STYLE } from '~/wording/terms'
-import { FIT, NUTRIENT, sayNutrientFinding, sayPitchFinding, sayPitchStep, sayYeastReason } from '~/wording/yeast'
+import { FIT, sayNutrientFinding, sayPitchFinding, sayPitchStep, sayYeastReason } from '~/wording/yeast'
 
 const { lot } = useLotFromAddress()
 const settings = useSettingsStore()
 const f = useFormat()
-const temperature = (text: string) => useQuantityField({ kind: 'temperature', unit: settings.values.temperature, units: ['°C', '°F'], text: String(Math.round(fromCelsius(Number(text), settings.values.temperature))), required: true, limits: { min: 5, max: 40, words: 'A ferment lies between 5 and 40 °C.' } })
-const sugar = useQuantityField({ kind: 'sugar', unit: settings.values.sugar, units: ['°Brix', 'SG'], required: true, quantity: unit => unit === 'SG' ? 'sg' : 'brix' })
-const volume = useQuantityField({ kind: 'volume', unit: f.volumeUnit.value, units: ['L', 'US gal', 'imp gal'], required: true, quantity: () => 'volume' })
+const temperature = (text: string) =>
+  useQuantityField({
+    kind: 'temperature',
+    unit: settings.values.temperature,
+    units: ['°C', '°F'],
+    text: String(Math.round(fromCelsius(Number(text), settings.values.temperature))),
+    required: true,
+    limits: { min: 5, max: 40, words: 'A ferment lies between 5 and 40 °C.' }
+  })
+const sugar = useQuantityField({
+  kind: 'sugar',
+  unit: settings.values.sugar,
+  units: ['°Brix', 'SG'],
+  required: true,
+  quantity: (unit) => (unit === 'SG' ? 'sg' : 'brix')
+})
+const volume = useQuantityField({
+  kind: 'volume',
+  unit: f.volumeUnit.value,
+  units: ['L', 'US gal', 'imp gal'],
+  required: true,
+  quantity: () => 'volume'
+})
 const coolest = temperature('20')
 const warmest = temperature('26')
 const yan = useQuantityField({ kind: 'plain', unit: '', limits: { min: 0, max: 1000, words: 'YAN lies between 0 and 1000 mg N/L.' } })
@@ -19,30 +40,71 @@ const packet = useQuantityField({ kind: 'plain', unit: '', limits: { min: 0.5, m
 const style = ref<Style>('red')
 const malolacticWanted = ref(true)
 const chosen = ref<string>()
-watch(() => lot.value?.id, () => {
-  const l = lot.value
-  if (!l) return
-  style.value = l.style
-  malolacticWanted.value = l.style === 'red' && l.stream !== 'kit'
-  volume.text = String(Number(fromLitres(l.volume.value, f.volumeUnit.value).toPrecision(4)))
-  const sg = l.originalSg ?? l.sg
-  if (sg) sugar.text = f.sugar(sg.value).text
-  if (l.style !== 'red') {
-    coolest.text = String(Math.round(fromCelsius(14, settings.values.temperature)))
-    warmest.text = String(Math.round(fromCelsius(18, settings.values.temperature)))
-  }
-}, { immediate: true })
-const brix = computed(() => sugar.value === undefined || !sugar.parsed.ok ? undefined : sugar.parsed.unit === 'SG' ? brixFromSg(sugar.value) : sugar.value)
-const choices = computed(() => brix.value === undefined || coolest.value === undefined || warmest.value === undefined ? undefined : withinLimits(() => chooseYeast({
-  style: style.value, potentialAbv: potentialAlcohol(brix.value!).abv, temperatureC: { min: coolest.value!, max: warmest.value! }, malolacticWanted: malolacticWanted.value, ...(yan.value !== undefined && { yanMgPerL: yan.value })
-})))
-const card = computed(() => choices.value?.find(c => c.card.key === chosen.value) ?? choices.value?.[0])
-const pitch = computed(() => volume.value === undefined || coolest.value === undefined ? undefined : withinLimits(() => pitchPlan(volume.value!, coolest.value!)))
+watch(
+  () => lot.value?.id,
+  () => {
+    const l = lot.value
+    if (!l) return
+    style.value = l.style
+    malolacticWanted.value = l.style === 'red' && l.stream !== 'kit'
+    volume.text = String(Number(fromLitres(l.volume.value, f.volumeUnit.value).toPrecision(4)))
+    const sg = l.originalSg ?? l.sg
+    if (sg) sugar.text = f.sugar(sg.value).text
+    if (l.style !== 'red') {
+      coolest.text = String(Math.round(fromCelsius(14, settings.values.temperature)))
+      warmest.text = String(Math.round(fromCelsius(18, settings.values.temperature)))
+    }
+  },
+  { immediate: true }
+)
+const brix = computed(() =>
+  sugar.value === undefined || !sugar.parsed.ok ? undefined : sugar.parsed.unit === 'SG' ? brixFromSg(sugar.value) : sugar.value
+)
+const choices = computed(() =>
+  brix.value === undefined || coolest.value === undefined || warmest.value === undefined
+    ? undefined
+    : withinLimits(() =>
+        chooseYeast({
+          style: style.value,
+          potentialAbv: potentialAlcohol(brix.value!).abv,
+          temperatureC: { min: coolest.value!, max: warmest.value! },
+          malolacticWanted: malolacticWanted.value,
+          ...(yan.value !== undefined && { yanMgPerL: yan.value })
+        })
+      )
+)
+const card = computed(() => choices.value?.find((c) => c.card.key === chosen.value) ?? choices.value?.[0])
+const pitch = computed(() =>
+  volume.value === undefined || coolest.value === undefined ? undefined : withinLimits(() => pitchPlan(volume.value!, coolest.value!))
+)
 const need = computed<Need>(() => card.value?.card.nitrogenNeed ?? 'medium')
 const given = computed(() => lot.value?.nitrogenGiven?.value ?? 0)
 /** What is there already: measured or assumed, and what was given since. */
-const nutrient = computed(() => volume.value === undefined || brix.value === undefined ? undefined : withinLimits(() => nutrientPlan(volume.value!, brix.value!, need.value, yan.value === undefined && given.value === 0 ? undefined : (yan.value ?? ASSUMED_YAN) + given.value, nutrientsLeft(Object.fromEntries([...lot.value?.added ?? []].map(([key, { actual }]) => [key, actual / volume.value!]))))))
-const starter = computed(() => packet.value !== undefined && volume.value !== undefined && pitch.value && packet.value < pitch.value.yeastG * 0.8 ? withinLimits(() => starterPlan(packet.value!, [volume.value!])) : undefined)
+const nutrient = computed(() =>
+  volume.value === undefined || brix.value === undefined
+    ? undefined
+    : withinLimits(() =>
+        nutrientPlan(
+          volume.value!,
+          brix.value!,
+          need.value,
+          yan.value === undefined && given.value === 0 ? undefined : (yan.value ?? ASSUMED_YAN) + given.value,
+          nutrientsLeft(Object.fromEntries([...(lot.value?.added ?? [])].map(([key, { actual }]) => [key, actual / volume.value!])))
+        )
+      )
+)
+const starter = computed(() =>
+  packet.value !== undefined && volume.value !== undefined && pitch.value && packet.value < pitch.value.yeastG * 0.8
+    ? withinLimits(() => starterPlan(packet.value!, [volume.value!]))
+    : undefined
+)
+const materials = useMaterials()
+const picked = computed({
+  get: () => card.value?.card.key ?? '',
+  set: (key: string) => {
+    chosen.value = key
+  }
+})
 const degrees = (c: number) => f.words(f.temperature(c))
 useHead({ title: 'Yeast and nutrient · Presk' })
 </script>
@@ -63,28 +125,47 @@ useHead({ title: 'Yeast and nutrient · Presk' })
       <QuantityField label="Coolest" :field="coolest" hint="the must when you pitch" />
       <QuantityField label="Warmest" :field="warmest" hint="at the height of the ferment" />
       <QuantityField label="YAN" :field="yan" unit-label="mg N/L" hint="leave empty if not measured" />
-      <div class="text"><label for="yeast-style">It shall be</label><select id="yeast-style" v-model="style"><option v-for="(label, key) in STYLE" :key="key" :value="key">{{ label }}</option></select></div>
-      <label class="check wide"><input v-model="malolacticWanted" type="checkbox"> malolactic shall follow</label>
-      <fieldset v-if="choices">
-        <legend>Which kind of yeast?</legend>
-        <div class="yeasts">
-          <label v-for="c in choices" :key="c.card.key" class="choice"><input v-model="chosen" type="radio" name="yeast" :value="c.card.key" :checked="c === card"><span><b>{{ c.card.name }}</b><small>{{ FIT[c.fit] }}: {{ c.reasons.map(sayYeastReason).join('; ') }}</small></span></label>
-        </div>
-      </fieldset>
+      <SelectField v-model="style" label="It shall be" :words="STYLE" />
+      <UCheckbox v-model="malolacticWanted" label="malolactic shall follow" class="wide" />
+      <ChoiceTiles
+        v-if="choices && card"
+        v-model="picked"
+        legend="Which kind of yeast?"
+        class="wide"
+        :least="400"
+        :items="
+          choices.map((c) => ({
+            value: c.card.key,
+            label: c.card.name,
+            hint: `${FIT[c.fit]}: ${f.degrees(c.reasons.map(sayYeastReason).join('; '))}`,
+          }))
+        "
+      />
       <QuantityField label="If yeast is short: you have" :field="packet" unit-label="g" />
     </template>
     <template #results>
       <template v-if="pitch">
-        <FindingNote v-for="x in pitch.findings" :key="x.code">{{ sayPitchFinding(x) }}</FindingNote>
+        <FindingNote v-for="x in pitch.findings" :key="x.code">{{ f.degrees(sayPitchFinding(x)) }}</FindingNote>
         <h2>From packet to must</h2>
         <ol class="timed">
-          <li v-for="(s, i) in pitch.steps" :key="i"><span class="figure">{{ s.atMin }} min</span><span>{{ sayPitchStep(s, degrees(s.celsius)) }}</span></li>
+          <li v-for="(s, i) in pitch.steps" :key="i">
+            <span class="figure">{{ s.atMin }} min</span><span>{{ sayPitchStep(s, degrees(s.celsius)) }}</span>
+          </li>
         </ol>
-        <p class="soft small">Never above 43 °C, and wait 12 to 24 hours after sulphite. The packet wins over all of this.</p>
+        <p class="soft small">{{ f.degrees('Never above 43 °C') }}, and wait 12 to 24 hours after sulphite.
+          The packet wins over all of this.</p>
       </template>
       <template v-if="starter">
         <h2>Build it up first</h2>
-        <ol class="timed"><li v-for="s in starter.steps" :key="s.atHours"><span class="figure">{{ s.atHours }} h</span><span>{{ s.atHours === 0 ? 'Yeast into' : 'Feed with' }} {{ f.words(f.volume(s.addJuiceL)) }} of boiled and cooled juice: {{ f.words(f.volume(s.volumeL)) }} in all</span></li></ol>
+        <ol class="timed">
+          <li v-for="s in starter.steps" :key="s.atHours">
+            <span class="figure">{{ s.atHours }} h</span
+            ><span
+            >{{ s.atHours === 0 ? 'Yeast into' : 'Feed with' }} {{ f.words(f.volume(s.addJuiceL)) }} of boiled and cooled juice:
+              {{ f.words(f.volume(s.volumeL)) }} in all</span
+            >
+          </li>
+        </ol>
         <p class="soft small">Ready after {{ starter.totalHours }} hours. Air it often.</p>
       </template>
       <template v-if="nutrient">
@@ -94,16 +175,33 @@ useHead({ title: 'Yeast and nutrient · Presk' })
           <FigureNumber v-if="given > 0" label="Given so far" :shown="f.nitrogen(given)" origin="estimated" size="small" />
           <FigureNumber label="Missing" :shown="{ text: nutrient.missingMgPerL.toFixed(0), unit: 'mg/L' }" size="small" />
         </div>
-        <table v-if="nutrient.additions.length" class="figures">
-          <tbody><tr v-for="(a, i) in nutrient.additions" :key="i"><th scope="row">{{ a.when === '24-h-after-pitching' ? 'A day after pitching' : `At about ${a.atSg!.toFixed(3)}, a third gone` }}</th><th>{{ NUTRIENT[a.nutrient] }}</th><td class="strong">{{ f.words(f.powder(a.grams)) }}</td></tr></tbody>
-        </table>
+        <FigureTable
+          v-if="nutrient.additions.length"
+          plain
+          caption="Nutrient, when and how much"
+          :columns="[
+            { key: 'when', label: 'When' },
+            { key: 'what', label: 'What' },
+            { key: 'grams', label: 'How much', right: true, strong: true },
+          ]"
+          :rows="
+            nutrient.additions.map((a) => ({
+              when: a.when === '24-h-after-pitching' ? 'A day after pitching' : `At about ${a.atSg!.toFixed(3)}, a third gone`,
+              what: materials.name(a.nutrient),
+              grams: f.words(f.powder(a.grams)),
+            }))
+          "
+        />
         <WorkingNote
-          :steps="[{ what: 'Needed', formula: `${(nutrient.needMgPerL / YAN_PER_SUGAR[need]).toFixed(0)} g/L of sugar × ${YAN_PER_SUGAR[need]} for a ${need} need`, result: `${nutrient.needMgPerL.toFixed(0)} mg/L` }, { what: 'Missing', formula: `${nutrient.needMgPerL.toFixed(0)} − ${nutrient.presentMgPerL.toFixed(0)} there already`, result: `${nutrient.missingMgPerL.toFixed(0)} mg/L` },
-                   ...nutrient.additions.map(a => ({ what: NUTRIENT[a.nutrient] ?? a.nutrient, formula: `${a.nitrogenMgPerL.toFixed(0)} mg/L × ${Number(volume.value!.toPrecision(4))} L ÷ ${(a.nitrogenMgPerL / a.gPerL).toFixed(0)} mg in a gram, half of it ${a.when === '24-h-after-pitching' ? 'a day after pitching' : 'at a third gone'}`, result: f.words(f.powder(a.grams)) }))]"
+          :steps="nutrientWorking(nutrient, need, volume.value!, materials.title, (grams) => f.words(f.powder(grams)))"
           source="0.75, 0.90 or 1.25 mg of nitrogen for each gram of sugar; contents by label: common practice"
         />
-        <p v-if="yan.value === undefined && given > 0" class="soft">YAN was not measured: {{ ASSUMED_YAN }} mg N/L are assumed, and {{ given.toFixed(0) }} were given.</p>
-        <FindingNote v-for="x in nutrient.findings" :key="x.code + ('nutrient' in x ? x.nutrient : '')">{{ sayNutrientFinding(x) }}</FindingNote>
+        <p v-if="yan.value === undefined && given > 0" class="soft">
+          YAN was not measured: {{ ASSUMED_YAN }} mg N/L are assumed, and {{ given.toFixed(0) }} were given.
+        </p>
+        <FindingNote v-for="x in nutrient.findings" :key="x.code + ('nutrient' in x ? x.nutrient : '')">{{
+          sayNutrientFinding(x)
+        }}</FindingNote>
       </template>
       <CautionNote code="carbonDioxide" />
     </template>
@@ -111,9 +209,14 @@ useHead({ title: 'Yeast and nutrient · Presk' })
 </template>
 
 <style scoped>
-.yeasts { display: grid; gap: 8px; }
-.check { display: inline-flex; align-items: center; gap: 10px; min-height: 44px; cursor: pointer; }
-.check input { width: 20px; height: 20px; accent-color: var(--skin); }
-.timed { display: grid; }
-.timed li { display: grid; grid-template-columns: 5rem minmax(0, 1fr); gap: 12px; border-top: 1.5px solid var(--line); padding: 8px 0; }
+.timed {
+  display: grid;
+}
+.timed li {
+  display: grid;
+  grid-template-columns: 5rem minmax(0, 1fr);
+  gap: 12px;
+  border-top: 1.5px solid var(--line);
+  padding: 8px 0;
+}
 </style>

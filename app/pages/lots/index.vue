@@ -1,22 +1,51 @@
 <script setup lang="ts">
-import { STAGE, STYLE } from '~/wording/terms'
+import { isMust } from '~~/core/ledger'
+import { STANDING, STYLE } from '~/wording/terms'
 
 const floor = useFloor()
 const f = useFormat()
+const wanted = ref('')
+/** Many lots are found by a word of their name, their style or where they stand. */
+const shown = computed(() => {
+  const words = wanted.value.trim().toLowerCase()
+  return floor.items.value.filter(
+    ({ lot }) => !words || `${lot.name} ${STYLE[lot.style]} ${STANDING[lot.standing]} ${lot.vintage ?? ''}`.toLowerCase().includes(words)
+  )
+})
 useHead({ title: 'Lots · Presk' })
 </script>
 
 <template>
   <div>
-    <div class="head"><h1>Lots</h1><UButton to="/lots/new" size="lg" icon="i-lucide-plus">Start a lot</UButton></div>
+    <div class="head">
+      <h1>Lots</h1>
+      <UButton to="/lots/new" size="lg" icon="i-lucide-plus">Start a lot</UButton>
+    </div>
+    <TextField
+      v-if="floor.items.value.length > 8"
+      v-model="wanted"
+      label="Find a lot"
+      hint="by name, style, vintage or where it stands"
+      class="max-w-md mb-4"
+    />
     <p v-if="floor.items.value.length === 0" class="soft">No lot yet. A lot begins when fruit, must or a kit arrives.</p>
     <ul v-else class="lots">
-      <li v-for="{ lot, words } in floor.items.value" :key="lot.id">
+      <li v-for="{ lot, next } in shown" :key="lot.id">
         <NuxtLink :to="`/lots/${lot.id}`">
           <span class="swatch" :style="{ background: wineColour(lot) }" aria-hidden="true" />
-          <span class="name"><b class="display">{{ lot.name }}</b><span class="soft small">{{ STYLE[lot.style] }}, {{ STAGE[lot.stage].toLowerCase() }}<template v-if="lot.vintage">, {{ lot.vintage }}</template></span></span>
-          <span class="nums"><span class="figure">{{ f.words(f.volume(lot.volume.value)) }}</span><span v-if="lot.sg" class="figure">{{ f.words(lot.stage === 'must' ? f.sugar(lot.sg.value) : f.gravity(lot.sg.value)) }}</span><span v-if="lot.ph" class="figure">pH {{ lot.ph.value.toFixed(2) }}</span></span>
-          <span class="next">{{ words.title }}</span>
+          <span class="name">
+            <b class="display">{{ lot.name }}</b>
+            <span class="soft small"
+            >{{ STYLE[lot.style] }}, {{ STANDING[lot.standing].toLowerCase()
+            }}<template v-if="lot.vintage">, {{ lot.vintage }}</template></span
+            >
+          </span>
+          <span class="nums">
+            <span class="figure">{{ f.words(f.volume(lot.volume.value)) }}</span>
+            <span v-if="lot.sg" class="figure">{{ f.words(isMust(lot) ? f.sugar(lot.sg.value) : f.gravity(lot.sg.value)) }}</span>
+            <span v-if="lot.ph" class="figure">pH {{ lot.ph.value.toFixed(2) }}</span>
+          </span>
+          <span>{{ next.words.title }}</span>
         </NuxtLink>
       </li>
     </ul>
@@ -24,12 +53,51 @@ useHead({ title: 'Lots · Presk' })
 </template>
 
 <style scoped>
-.head { display: flex; justify-content: space-between; align-items: center; margin-bottom: 14px; }
-.lots a { display: grid; grid-template-columns: 10px minmax(9rem, 1fr) minmax(0, 1.4fr) minmax(0, 1fr); gap: 6px 20px; align-items: center; padding: 14px 8px; border-top: 1.5px solid var(--line); }
-.lots a:hover { background: var(--sheet); }
-.swatch { width: 10px; height: 44px; border-radius: 5px; }
-.name { display: grid; }
-.name b { font-size: 1.3rem; overflow-wrap: anywhere; }
-.nums { display: flex; flex-wrap: wrap; gap: 4px 22px; font-size: 1.1rem; }
-@media (max-width: 700px) { .lots a { grid-template-columns: 10px 1fr; } .swatch { grid-row: 1 / 4; height: 100%; } .nums, .next { grid-column: 2; } }
+.head {
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+  margin-bottom: 14px;
+}
+.lots a {
+  display: grid;
+  grid-template-columns: 10px minmax(9rem, 1fr) minmax(0, 1.4fr) minmax(0, 1fr);
+  gap: 6px 20px;
+  align-items: center;
+  padding: 14px 8px;
+  border-top: 1.5px solid var(--line);
+}
+.lots a:hover {
+  background: var(--sheet);
+}
+.swatch {
+  width: 10px;
+  height: 44px;
+  border-radius: 5px;
+}
+.name {
+  display: grid;
+}
+.name b {
+  font-size: 1.3rem;
+  overflow-wrap: anywhere;
+}
+.nums {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 22px;
+  font-size: 1.1rem;
+}
+@media (max-width: 700px) {
+  .lots a {
+    grid-template-columns: 10px 1fr;
+  }
+  .swatch {
+    grid-row: 1 / 4;
+    height: 100%;
+  }
+  .lots a > :nth-child(n + 3) {
+    grid-column: 2;
+  }
+}
 </style>

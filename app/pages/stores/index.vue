@@ -5,7 +5,7 @@ useHead({ title: 'Stores · Presk' })
 <template>
   <div>
     <StoresTabs />
-    <div class="stores">
+    <div class="beside">
       <section>
         <h1>Stores</h1>
         <DataInOut />
@@ -15,8 +15,3 @@ useHead({ title: 'Stores · Presk' })
     </div>
   </div>
 </template>
-
-<style scoped>
-.stores { display: grid; grid-template-columns: minmax(0, 1fr) 360px; gap: 56px; align-items: start; }
-@media (max-width: 900px) { .stores { grid-template-columns: minmax(0, 1fr); gap: 28px; } }
-</style>

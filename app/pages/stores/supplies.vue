@@ -1,23 +1,28 @@
 <script setup lang="ts">
-import { RESERVE, type SupplyFinding, type SupplyRow } from '~~/core/advice'
+import { isHeld } from '~~/core/ledger'
+import { RESERVE, type SupplyFinding, type SupplyRow } from '~~/core/supplies'
 import { downloadText } from '~/data/download'
-import { materialName } from '~/wording/terms'
 import { NEED, saySupplyFinding } from '~/wording/supplies'
 
 /** What all open lots will still need this season, against what is in store; the shopping list; what to share. */
 const cellar = useCellarStore()
 const f = useFormat()
 const supplies = useSupplies()
-const toBuy = computed(() => supplies.rows.value.filter(r => r.toBuy > 0.05))
-const short = computed(() => supplies.rows.value.filter(r => r.short > 0))
+const toBuy = computed(() => supplies.rows.value.filter((r) => r.toBuy > 0.05))
+const short = computed(() => supplies.rows.value.filter((r) => r.short > 0))
 const COUNT = ['', 'One thing runs', 'Two things run', 'Three things run', 'Four things run', 'Five things run', 'Six things run']
 const open = ref<string>()
-const sources = (row: SupplyRow) => new Set(row.needs.map(n => n.of)).size
+const sources = (row: SupplyRow) => new Set(row.needs.map((n) => n.of)).size
 /** Rounded up to what one can weigh and buy. */
-const buyable = (row: SupplyRow) => supplies.amount(row, Math.ceil(row.toBuy / (row.toBuy > 100 ? 10 : row.toBuy > 10 ? 1 : 0.1)) * (row.toBuy > 100 ? 10 : row.toBuy > 10 ? 1 : 0.1))
+const buyable = (row: SupplyRow) =>
+  supplies.amount(
+    row,
+    Math.ceil(row.toBuy / (row.toBuy > 100 ? 10 : row.toBuy > 10 ? 1 : 0.1)) * (row.toBuy > 100 ? 10 : row.toBuy > 10 ? 1 : 0.1)
+  )
 const stop = (x: SupplyFinding) => x.code === 'expired' || x.code === 'weak-sulphite'
-const listText = computed(() => toBuy.value.map(r => `${materialName(r.material)}\t${buyable(r)}`).join('\n'))
+const listText = computed(() => toBuy.value.map((r) => `${materials.name(r.material)}\t${buyable(r)}`).join('\n'))
 const download = () => downloadText(`${listText.value}\n`, 'presk-shopping-list.txt', 'text/plain')
+const materials = useMaterials()
 const cap = (words: string) => words.charAt(0).toUpperCase() + words.slice(1)
 useHead({ title: 'Supplies · Presk' })
 </script>
@@ -25,31 +30,97 @@ useHead({ title: 'Supplies · Presk' })
 <template>
   <div>
     <StoresTabs />
-    <div class="supplies">
+    <div class="beside">
       <section>
-        <h1>{{ !supplies.kept.value ? 'What the lots will need' : short.length ? `${COUNT[short.length] ?? `${short.length} things run`} short` : toBuy.length ? 'Enough, without a reserve' : 'Enough for all lots' }}</h1>
-        <p class="soft">{{ cellar.lots.filter(l => l.stage !== 'bottled').length }} open lots and {{ cellar.state.arrivals.size }} still to come, from their readings and plans; where nothing is measured, by what is usual. {{ Math.round(RESERVE * 100) }} % are kept as a reserve.</p>
+        <h1>
+          {{
+            !supplies.kept.value
+              ? 'What the lots will need'
+              : short.length
+                ? `${COUNT[short.length] ?? `${short.length} things run`} short`
+                : toBuy.length
+                  ? 'Enough, without a reserve'
+                  : 'Enough for all lots'
+          }}
+        </h1>
+        <p class="soft">
+          {{ cellar.lots.filter((l) => isHeld(l)).length }} open lots and {{ cellar.state.arrivals.size }} still to come, from their
+          readings and plans; where nothing is measured, by what is usual. {{ Math.round(RESERVE * 100) }} % are kept as a reserve.
+        </p>
         <p v-if="supplies.rows.value.length === 0" class="soft mt-4">No open lot, nothing expected: nothing is needed.</p>
         <ul class="rows">
           <li v-for="r in supplies.rows.value" :key="r.material" :class="{ short: r.short > 0 && supplies.kept.value }">
-            <button type="button" class="head" :aria-expanded="open === r.material" @click="open = open === r.material ? undefined : r.material">
-              <span class="name"><b class="display">{{ cap(materialName(r.material)) }}</b><span class="soft small">{{ r.needs.length ? `for ${sources(r)} ${sources(r) === 1 ? 'lot' : 'lots'}` : 'not needed this season' }}</span></span>
-              <span class="bar" aria-hidden="true"><span class="have" :style="{ width: `${Math.min(100, r.needed > 0 ? r.usable / (r.needed * (1 + RESERVE)) * 100 : 100)}%` }" /><span v-if="r.needed > 0" class="mark" :style="{ left: `${100 / (1 + RESERVE)}%` }" /></span>
-              <span class="nums"><span><span class="figure">{{ supplies.amount(r, r.needed) }}</span> <span class="soft small">needed</span></span><span><span class="figure">{{ supplies.amount(r, r.usable) }}</span> <span class="soft small">in store</span></span></span>
-              <span class="verdict">{{ r.short > 0 ? `${supplies.amount(r, r.short)} short` : r.toBuy > 0.05 ? 'no reserve' : 'enough' }}</span>
-            </button>
+            <UButton
+              variant="ghost"
+              color="neutral"
+              class="head"
+              :aria-expanded="open === r.material"
+              @click="open = open === r.material ? undefined : r.material"
+            >
+              <span class="name"
+              ><b class="display">{{ cap(materials.name(r.material)) }}</b
+              ><span class="soft small">{{
+                r.needs.length ? `for ${sources(r)} ${sources(r) === 1 ? 'lot' : 'lots'}` : 'not needed this season'
+              }}</span></span
+              >
+              <span class="bar" aria-hidden="true"
+              ><span
+                class="have"
+                :style="{ width: `${Math.min(100, r.needed > 0 ? (r.usable / (r.needed * (1 + RESERVE))) * 100 : 100)}%` }" /><span
+                  v-if="r.needed > 0"
+                  class="mark"
+                  :style="{ left: `${100 / (1 + RESERVE)}%` }"
+                /></span>
+              <span class="nums"
+              ><span
+              ><span class="figure">{{ supplies.amount(r, r.needed) }}</span> <span class="soft small">needed</span></span
+              ><span
+              ><span class="figure">{{ supplies.amount(r, r.usable) }}</span> <span class="soft small">in store</span></span
+              ></span
+              >
+              <span class="verdict">{{
+                r.short > 0 ? `${supplies.amount(r, r.short)} short` : r.toBuy > 0.05 ? 'no reserve' : 'enough'
+              }}</span>
+            </UButton>
             <div v-if="open === r.material" class="detail">
-              <table v-if="r.needs.length" class="figures"><tbody>
-                <tr v-for="(n, i) in r.needs" :key="i"><th scope="row">{{ n.name }}</th><th>{{ NEED[n.reason] }}{{ n.basis === 'assumed' ? ', assumed' : '' }}</th><td class="strong">{{ supplies.amount(r, n.amount) }}</td></tr>
-                <tr><th scope="row">Reserve</th><th>{{ Math.round(RESERVE * 100) }} % of the sum</th><td>{{ supplies.amount(r, r.reserve) }}</td></tr>
-              </tbody></table>
-              <FindingNote v-for="x in r.findings" :key="x.code + ('packageId' in x ? x.packageId : '')" :tone="stop(x) ? 'stop' : 'ask'">{{ saySupplyFinding(x, v => supplies.amount(r, v)) }}</FindingNote>
+              <FigureTable
+                v-if="r.needs.length"
+                caption="Who needs it"
+                :columns="[
+                  { key: 'name', label: 'Lot', sortable: true },
+                  { key: 'reason', label: 'For' },
+                  { key: 'amount', label: 'How much', right: true, strong: true },
+                ]"
+                :rows="[
+                  ...r.needs.map((n) => ({
+                    name: n.name,
+                    reason: `${NEED[n.reason]}${n.basis === 'assumed' ? ', assumed' : ''}`,
+                    amount: supplies.amount(r, n.amount),
+                  })),
+                  { name: 'Reserve', reason: `${Math.round(RESERVE * 100)} % of the sum`, amount: supplies.amount(r, r.reserve) },
+                ]"
+              />
+              <FindingNote v-for="x in r.findings" :key="x.code + ('packageId' in x ? x.packageId : '')" :tone="stop(x) ? 'stop' : 'ask'">{{
+                saySupplyFinding(x, (v) => supplies.amount(r, v))
+              }}</FindingNote>
               <template v-if="r.shares">
                 <h3>If no more can be had</h3>
-                <ul class="shares"><li v-for="(s, i) in r.shares" :key="i"><span>{{ s.need.name }}<span class="soft small">, {{ NEED[s.need.reason] }}</span></span><b class="figure">{{ supplies.amount(r, s.amount) }}</b></li></ul>
-                <p v-if="r.needs.some(n => n.reason === 'acid')" class="soft small">The highest pH first: that is where spoilage is nearest.</p>
+                <ul class="shares">
+                  <li v-for="(s, i) in r.shares" :key="i">
+                    <span
+                    >{{ s.need.name }}<span class="soft small">, {{ NEED[s.need.reason] }}</span></span
+                    ><b class="figure">{{ supplies.amount(r, s.amount) }}</b>
+                  </li>
+                </ul>
+                <p v-if="r.needs.some((n) => n.reason === 'acid')" class="soft small">
+                  The highest pH first: that is where spoilage is nearest.
+                </p>
               </template>
-              <p v-if="r.starter">Or build it up: {{ supplies.amount(r, r.usable) }} in boiled and cooled juice, fed every 12 hours, make a starter for all of them in <b>{{ r.starter.totalHours }} hours</b>: {{ r.starter.steps.map(s => f.words(f.volume(s.volumeL))).join(', then ') }}. Begin that long before crush day.</p>
+              <p v-if="r.starter">
+                Or build it up: {{ supplies.amount(r, r.usable) }} in boiled and cooled juice, fed every 12 hours, make a starter for all of
+                them in <b>{{ r.starter.totalHours }} hours</b>:
+                {{ r.starter.steps.map((s) => f.words(f.volume(s.volumeL))).join(', then ') }}. Begin that long before crush day.
+              </p>
               <PackageList :material="r.material" />
             </div>
           </li>
@@ -57,9 +128,14 @@ useHead({ title: 'Supplies · Presk' })
       </section>
       <aside class="sheet list">
         <h2>Shopping list</h2>
-        <ul v-if="toBuy.length"><li v-for="r in toBuy" :key="r.material"><span>{{ cap(materialName(r.material)) }}</span><b class="figure">{{ buyable(r) }}</b></li></ul>
+        <ul v-if="toBuy.length">
+          <li v-for="r in toBuy" :key="r.material">
+            <span>{{ cap(materials.name(r.material)) }}</span
+            ><b class="figure">{{ buyable(r) }}</b>
+          </li>
+        </ul>
         <p v-else class="soft">Nothing to buy.</p>
-        <p v-if="toBuy.length"><button type="button" class="textlink" @click="download">Take the list along</button></p>
+        <p v-if="toBuy.length"><UButton variant="link" @click="download">Take the list along</UButton></p>
         <StockForm />
       </aside>
     </div>
@@ -67,24 +143,105 @@ useHead({ title: 'Supplies · Presk' })
 </template>
 
 <style scoped>
-.supplies { display: grid; grid-template-columns: minmax(0, 1fr) 330px; gap: 48px; align-items: start; }
-.rows { margin-top: 18px; }
-.rows > li { border-top: 1.5px solid var(--line); }
-.head { width: 100%; display: grid; grid-template-columns: minmax(9rem, 1.1fr) minmax(80px, 1fr) minmax(0, 1.3fr) 6.5rem; gap: 6px 20px; align-items: center; padding: 12px 4px; text-align: left; cursor: pointer; border-radius: 8px; }
-.head:hover { background: var(--sheet); }
-.name { display: grid; }
-.name b { font-size: 1.12rem; overflow-wrap: anywhere; }
-.bar { position: relative; height: 14px; border-radius: 4px; background: var(--line); }
-.have { position: absolute; inset: 0 auto 0 0; border-radius: 4px; background: var(--good); }
-.short .have { background: var(--stop); }
-.mark { position: absolute; top: -4px; bottom: -4px; width: 2px; background: var(--ink); }
-.nums { display: flex; flex-wrap: wrap; gap: 2px 16px; }
-.verdict { text-align: right; font-weight: 600; }
-.short .verdict { color: var(--stop); }
-.detail { display: grid; gap: 12px; padding: 4px 4px 20px; max-width: 620px; }
-.shares li, .list li { display: flex; justify-content: space-between; gap: 16px; align-items: baseline; border-top: 1.5px solid var(--line); padding: 7px 0; }
-.list { padding: 20px; display: grid; gap: 12px; }
-.list .figure { font-size: 1.25rem; white-space: nowrap; }
-@media (max-width: 900px) { .supplies { grid-template-columns: minmax(0, 1fr); gap: 28px; } }
-@media (max-width: 620px) { .head { grid-template-columns: minmax(0, 1fr) auto; } .bar { grid-column: 1 / -1; grid-row: 2; } .nums { grid-column: 1 / -1; } .verdict { grid-column: 2; grid-row: 1; } }
+.rows {
+  margin-top: 18px;
+}
+.rows > li {
+  border-top: 1.5px solid var(--line);
+}
+.head {
+  width: 100%;
+  display: grid;
+  grid-template-columns: minmax(9rem, 1.1fr) minmax(80px, 1fr) minmax(0, 1.3fr) 6.5rem;
+  gap: 6px 20px;
+  align-items: center;
+  padding: 12px 4px;
+  text-align: left;
+  cursor: pointer;
+  border-radius: 8px;
+}
+.head:hover {
+  background: var(--sheet);
+}
+.name {
+  display: grid;
+}
+.name b {
+  font-size: 1.12rem;
+  overflow-wrap: anywhere;
+}
+.bar {
+  position: relative;
+  height: 14px;
+  border-radius: 4px;
+  background: var(--line);
+}
+.have {
+  position: absolute;
+  inset: 0 auto 0 0;
+  border-radius: 4px;
+  background: var(--good);
+}
+.short .have {
+  background: var(--stop);
+}
+.mark {
+  position: absolute;
+  top: -4px;
+  bottom: -4px;
+  width: 2px;
+  background: var(--ink);
+}
+.nums {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 16px;
+}
+.verdict {
+  text-align: right;
+  font-weight: 600;
+}
+.short .verdict {
+  color: var(--stop);
+}
+.detail {
+  display: grid;
+  gap: 12px;
+  padding: 4px 4px 20px;
+  max-width: 620px;
+}
+.shares li,
+.list li {
+  display: flex;
+  justify-content: space-between;
+  gap: 16px;
+  align-items: baseline;
+  border-top: 1.5px solid var(--line);
+  padding: 7px 0;
+}
+.list {
+  padding: 20px;
+  display: grid;
+  gap: 12px;
+}
+.list .figure {
+  font-size: 1.25rem;
+  white-space: nowrap;
+}
+@media (max-width: 620px) {
+  .head {
+    grid-template-columns: minmax(0, 1fr) auto;
+  }
+  .bar {
+    grid-column: 1 / -1;
+    grid-row: 2;
+  }
+  .nums {
+    grid-column: 1 / -1;
+  }
+  .verdict {
+    grid-column: 2;
+    grid-row: 1;
+  }
+}
 </style>

@@ -1,3 +1,4 @@
+import { readLimited } from '../../body/read-limited'
 import { CALCULATIONS, runCalculation } from '../../calc'
 
 /** Largest body that is read, bytes. */
@@ -11,9 +12,13 @@ export default defineEventHandler(async (event) => {
   }
   const calc = CALCULATIONS.get(getRouterParam(event, 'name') ?? '')
   if (!calc) return refuse(404, { error: 'there is no such calculation', calculations: [...CALCULATIONS.keys()] })
-  if (Number(getHeader(event, 'content-length') ?? 0) > LARGEST) return refuse(413, { error: `the body may have ${LARGEST} bytes at the most` })
-  const text = await readRawBody(event) ?? ''
-  if (Buffer.byteLength(text) > LARGEST) return refuse(413, { error: `the body may have ${LARGEST} bytes at the most` })
+  const tooLarge = () => {
+    setResponseHeader(event, 'connection', 'close')
+    return refuse(413, { error: `the body may have ${LARGEST} bytes at the most` })
+  }
+  if (Number(getHeader(event, 'content-length') ?? 0) > LARGEST) return tooLarge()
+  const text = await readLimited(event.node.req.iterator({ destroyOnReturn: false }), LARGEST)
+  if (text === undefined) return tooLarge()
   let body: unknown
   try {
     body = JSON.parse(text)

@@ -1,29 +1,51 @@
 <script setup lang="ts">
-import { judgeLot, limitsNear } from '~~/core/advice'
-import { vesselHeightDm } from '~~/core/cellar'
+import { drawnHeightDm } from '~~/core/cellar'
+import { isHeld, isMust } from '~~/core/ledger'
 import { downloadCellar } from '~/data/download'
 import { entriesOfLot } from '~/data/entries-of-lot'
-import { sayLedgerProblem } from '~/wording/problems'
-import { sayJudgement } from '~/wording/judgements'
-import { STAGE, STREAM, STYLE } from '~/wording/terms'
+import { STANDING, STREAM, STYLE } from '~/wording/terms'
 
 const cellar = useCellarStore()
 const route = useRoute()
 const f = useFormat()
 const floor = useFloor()
-const lot = computed(() => cellar.state.lots.get(String(route.params.id)))
-const next = computed(() => lot.value && floor.of(lot.value.id))
-const judgements = computed(() => lot.value ? judgeLot(lot.value) : [])
-/** What in this lot's ledger contradicts itself. */
-const problems = computed(() => cellar.state.problems.filter(p => 'lotId' in p && p.lotId === lot.value?.id))
-const limits = computed(() => lot.value ? limitsNear(lot.value) : [])
-const vesselsOf = computed(() => [...lot.value?.contents ?? []].map(([id, litres]) => ({ litres, vessel: cellar.state.vessels.get(id) })))
+const lot = computed(() => cellar.lotOf(String(route.params.id)))
+const item = computed(() => lot.value && floor.of(lot.value.id))
+const must = computed(() => lot.value !== undefined && isMust(lot.value))
+/** What else is to be done, after the next move. */
+const others = computed(() => item.value?.tasks.slice(1) ?? [])
+const vesselsOf = computed(() => [...(lot.value?.contents ?? [])].map(([id, litres]) => ({ litres, vessel: cellar.state.vessels.get(id) })))
 /** The vessel that holds most of it, for the portrait. */
 const main = computed(() => {
   const largest = [...vesselsOf.value].sort((a, b) => b.litres - a.litres)[0]
-  return largest && { ...largest, kind: largest.vessel?.kind ?? 'pail' as const, capacityL: largest.vessel?.capacityL ?? Math.max(0.1, largest.litres * 1.25) }
+  return (
+    largest && {
+      ...largest,
+      kind: largest.vessel?.kind ?? ('pail' as const),
+      capacityL: largest.vessel?.capacityL ?? Math.max(0.1, largest.litres * 1.25)
+    }
+  )
 })
-const exportLot = () => lot.value && downloadCellar(lot.value.name, entriesOfLot(cellar.entries, lot.value.id))
+const benches = computed(() => {
+  const l = lot.value
+  if (!l) return []
+  return [
+    ...(l.stream === 'test' || (must.value && l.stream !== 'blend')
+      ? [{ to: `/crush/${l.id}`, label: l.stream === 'test' ? 'Its week' : 'Crush day' }]
+      : []),
+    ...(l.kit?.packets.length && !must.value ? [{ to: `/crush/${l.id}?step=packets`, label: 'Packets' }] : []),
+    { to: `/bench/measure?lot=${l.id}`, label: 'Measure' },
+    { to: `/bench/sulphite?lot=${l.id}`, label: 'Sulphite' },
+    ...(must.value
+      ? [
+          { to: `/bench/correct?lot=${l.id}`, label: 'Correct' },
+          { to: `/bench/yeast?lot=${l.id}`, label: 'Yeast' }
+        ]
+      : []),
+    { to: `/bench?lot=${l.id}`, label: 'All of the bench' }
+  ]
+})
+const exportLot = async () => lot.value && downloadCellar(lot.value.name, entriesOfLot(await cellar.allEntries(), lot.value.id))
 useHead({ title: () => `${lot.value?.name ?? 'Lot'} · Presk` })
 </script>
 
@@ -36,65 +58,129 @@ useHead({ title: () => `${lot.value?.name ?? 'Lot'} · Presk` })
   <div v-else class="lot">
     <section class="portrait">
       <VesselDrawing
-        v-if="main" :kind="main.kind" :capacity-l="main.capacityL" :litres="main.litres" :colour="wineColour(lot)" :assumed="!main.vessel"
-        :px-per-dm="240 / Math.max(5, vesselHeightDm(main.kind, main.capacityL))"
+        v-if="main"
+        :kind="main.kind"
+        :capacity-l="main.capacityL"
+        :litres="main.litres"
+        :colour="wineColour(lot)"
+        :assumed="!main.vessel"
+        :px-per-dm="240 / Math.max(5, drawnHeightDm(main.kind, main.capacityL))"
       />
       <ul class="soft small">
-        <li v-for="(v, i) in vesselsOf" :key="i">{{ f.words(f.volume(v.litres)) }} in {{ v.vessel?.name ?? 'no vessel named' }}<template v-if="v.vessel"> of {{ f.words(f.volume(v.vessel.capacityL)) }}</template></li>
+        <li v-for="(v, i) in vesselsOf" :key="i">
+          {{ f.words(f.volume(v.litres)) }} in {{ v.vessel?.name ?? 'no vessel named'
+          }}<template v-if="v.vessel"> of {{ f.words(f.volume(v.vessel.capacityL)) }}</template>
+        </li>
       </ul>
     </section>
     <section class="now">
-      <p class="soft">{{ STYLE[lot.style] }} from {{ STREAM[lot.stream].toLowerCase() }}<template v-if="lot.vintage">, {{ lot.vintage }}</template><template v-if="lot.origin">, {{ lot.origin }}</template></p>
-      <h1>{{ lot.name }} <span class="stage">{{ STAGE[lot.stage] }}</span></h1>
+      <p class="soft">
+        {{ STYLE[lot.style] }} from {{ STREAM[lot.stream].toLowerCase() }}<template v-if="lot.vintage">, {{ lot.vintage }}</template
+        ><template v-if="lot.origin">, {{ lot.origin }}</template>
+      </p>
+      <h1>
+        {{ lot.name }} <UBadge variant="soft" size="lg" class="align-middle">{{ STANDING[lot.standing] }}</UBadge>
+      </h1>
       <LotFigures :lot="lot" />
+      <LotPlanForm v-if="isHeld(lot)" :lot="lot" />
     </section>
-    <section v-if="next" class="next sheet">
-      <h2>{{ next.words.title }}</h2>
-      <p class="soft">{{ next.words.reason }}</p>
-      <div class="row">
-        <UButton v-if="next.words.to" :to="next.words.to" size="xl">{{ next.words.action }}</UButton>
-        <UButton v-if="lot.stream === 'test' || (lot.stage === 'must' && lot.stream !== 'blend')" :to="`/crush/${lot.id}`" size="lg" variant="outline">{{ lot.stream === 'test' ? 'Its week' : 'Crush day' }}</UButton>
-        <UButton v-if="lot.kit?.packets.length && lot.stage !== 'must'" :to="`/crush/${lot.id}?step=packets`" size="lg" variant="outline">Packets</UButton>
-        <UButton :to="`/bench/measure?lot=${lot.id}`" size="lg" variant="outline">Measure</UButton>
-        <UButton :to="`/bench/sulphite?lot=${lot.id}`" size="lg" variant="outline">Sulphite</UButton>
-        <UButton v-if="lot.stage === 'must'" :to="`/bench/correct?lot=${lot.id}`" size="lg" variant="outline">Correct</UButton>
-        <UButton v-if="lot.stage === 'must'" :to="`/bench/yeast?lot=${lot.id}`" size="lg" variant="outline">Yeast</UButton>
-        <UButton :to="`/bench?lot=${lot.id}`" size="lg" variant="outline">All of the bench</UButton>
+    <section v-if="item" class="next sheet">
+      <h2>{{ item.next.words.title }}</h2>
+      <p class="soft">{{ item.next.words.reason }}</p>
+      <ul v-if="others.length" class="others soft small">
+        <li v-for="o in others" :key="o.finding.key">Then: {{ o.words.title }}</li>
+      </ul>
+      <div class="benches">
+        <UButton v-if="item.next.to && item.next.words.action" :to="item.next.to" size="xl" class="basis-full">{{
+          item.next.words.action
+        }}</UButton>
+        <UButton v-for="b in benches" :key="b.to" :to="b.to" size="lg" variant="outline">{{ b.label }}</UButton>
       </div>
     </section>
-    <ul v-if="judgements.length" class="judged" aria-label="First judgement">
-      <li v-for="j in judgements" :key="j.quantity"><b>{{ sayJudgement(j, lot.style).verdict }}.</b> <span class="soft">{{ sayJudgement(j, lot.style).meaning }}</span></li>
-    </ul>
-    <div v-if="problems.length || limits.length" class="judged">
-      <FindingNote v-for="l in limits" :key="l.what" :tone="l.over ? 'stop' : 'ask'">{{ l.what.charAt(0).toUpperCase() + l.what.slice(1) }} comes to {{ l.value.toFixed(l.unit === 'g/L' ? 2 : 0) }} {{ l.unit }}, {{ l.over ? 'over' : 'near' }} the limit of {{ l.limit }}.</FindingNote>
-      <FindingNote v-for="p in problems" :key="p.entryId + p.code">{{ sayLedgerProblem(p) }}</FindingNote>
+    <div v-if="item?.findings.length" class="findings" role="region" aria-label="Worth knowing">
+      <FindingLine v-for="s in item.findings" :key="s.finding.key" :said="s" />
     </div>
-    <p v-if="lot.sources.length > 1" class="judged sources">Made of {{ lot.sources.map(s => `${Math.round(s.share * 100)} % ${s.variety}${s.vintage ? ` ${s.vintage}` : ''}`).join(', ') }}.</p>
+    <p v-if="lot.sources.length > 1" class="findings">
+      Made of {{ lot.sources.map((s) => `${Math.round(s.share * 100)} % ${s.variety}${s.vintage ? ` ${s.vintage}` : ''}`).join(', ') }}.
+    </p>
     <section class="ledger">
       <LotCurves v-if="(lot.series.sg?.length ?? 0) > 1" :lot="lot" class="mb-8" />
       <LotEntry :lot="lot" />
-      <LotLedger :lot-id="lot.id" />
-      <p class="mt-5"><button type="button" class="textlink" @click="exportLot">Export this lot</button></p>
+      <LotLedger :lot="lot" />
+      <p class="mt-5"><UButton variant="link" class="px-0" @click="exportLot">Export this lot</UButton></p>
     </section>
   </div>
 </template>
 
 <style scoped>
-.lot { display: grid; grid-template-columns: 250px minmax(0, 1fr) 330px; gap: 28px 44px; align-items: start; }
-.portrait { display: grid; justify-items: center; gap: 12px; text-align: center; }
-.now { display: grid; gap: 12px; }
-.now h1 { overflow-wrap: anywhere; font-size: clamp(2rem, 4.6vw, 2.75rem); }
-.stage { font-family: var(--font-sans); font-size: 0.95rem; font-weight: 600; letter-spacing: 0; color: var(--skin); background: var(--skin-wash); padding: 4px 12px; border-radius: 8px; vertical-align: middle; }
-.portrait { grid-row: 1 / 6; }
-.judged { grid-column: 2 / -1; display: grid; gap: 8px; max-width: var(--measure); border-top: 1.5px solid var(--line); padding-top: 12px; }
-.next { padding: 20px; display: grid; gap: 10px; }
-.row { display: flex; flex-wrap: wrap; gap: 10px; margin-top: 4px; }
-.row > :first-child { flex-basis: 100%; }
-.ledger { grid-column: 2 / -1; }
-@media (max-width: 1080px) { .lot { grid-template-columns: 190px minmax(0, 1fr); } .portrait { grid-row: 1 / 2; } .next { grid-column: 1 / -1; } .judged, .ledger { grid-column: 1 / -1; } }
+.lot {
+  display: grid;
+  grid-template-columns: 250px minmax(0, 1fr) 330px;
+  gap: 28px 44px;
+  align-items: start;
+}
+.portrait {
+  display: grid;
+  justify-items: center;
+  gap: 12px;
+  text-align: center;
+  grid-row: 1 / 6;
+}
+.now {
+  display: grid;
+  gap: 12px;
+}
+.now h1 {
+  overflow-wrap: anywhere;
+  font-size: clamp(2rem, 4.6vw, 2.75rem);
+}
+.findings {
+  grid-column: 2 / -1;
+  display: grid;
+  gap: 8px;
+  max-width: var(--measure);
+  border-top: 1.5px solid var(--line);
+  padding-top: 12px;
+}
+.next {
+  padding: 20px;
+  display: grid;
+  gap: 10px;
+}
+.benches {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px;
+  margin-top: 4px;
+}
+.ledger {
+  grid-column: 2 / -1;
+  min-width: 0;
+}
+@media (max-width: 1080px) {
+  .lot {
+    grid-template-columns: 190px minmax(0, 1fr);
+  }
+  .portrait {
+    grid-row: 1 / 2;
+  }
+  .next,
+  .findings,
+  .ledger {
+    grid-column: 1 / -1;
+  }
+}
 @media (max-width: 640px) {
-  .lot { grid-template-columns: minmax(0, 1fr); gap: 20px; }
-  .portrait { display: none; }
-  .judged, .ledger { grid-column: 1; }
+  .lot {
+    grid-template-columns: minmax(0, 1fr);
+    gap: 20px;
+  }
+  .portrait {
+    display: none;
+  }
+  .findings,
+  .ledger {
+    grid-column: 1;
+  }
 }
 </style>

@@ -1,0 +1,49 @@
+<script setup lang="ts">
+import type { MeasureBench } from '~/composables/useMeasureBench'
+
+/** TA from the millilitres of a titration, with the check of its titrant. */
+const props = defineProps<{ bench: MeasureBench }>()
+const { fields, byTitration, trueNormality } = props.bench
+const useTrue = () => {
+  if (trueNormality.value !== undefined) fields.normality.text = trueNormality.value.toFixed(4)
+}
+</script>
+
+<template>
+  <fieldset class="titration">
+    <legend>Titratable acidity from a titration</legend>
+    <QuantityField label="Sample" :field="fields.sampleMl" unit-label="mL" />
+    <QuantityField label="Titrant used" :field="fields.titrantMl" unit-label="mL" />
+    <QuantityField label="Titrant strength" :field="fields.normality" unit-label="N" />
+    <QuantityField label="Smallest step" :field="fields.stepMl" unit-label="mL" hint="of the burette or syringe" />
+    <p class="soft small">
+      Drive the gas out first. Add base until pH 8.2, or until the first pink stays for half a minute; a red goes grey-green before it
+      turns, so thin it with water.
+    </p>
+    <FoldOut label="Check the titrant’s strength">
+      <div class="grid gap-3">
+        <QuantityField
+          label="Potassium hydrogen phthalate"
+          :field="fields.phthalate"
+          unit-label="g"
+          hint="dried and weighed, dissolved in water"
+        />
+        <QuantityField label="Titrant it took" :field="fields.phthalateMl" unit-label="mL" />
+        <p v-if="trueNormality !== undefined">
+          It has <b class="figure">{{ trueNormality.toFixed(4) }}</b> N. <UButton variant="link" @click="useTrue">Use that</UButton>
+        </p>
+      </div>
+    </FoldOut>
+    <CautionNote code="caustic" />
+    <UButton variant="link" class="px-0 justify-self-start" @click="byTitration = false">I have g/L or %</UButton>
+  </fieldset>
+</template>
+
+<style scoped>
+.titration {
+  display: grid;
+  gap: 12px;
+  border-left: 3px solid var(--line);
+  padding-left: 14px;
+}
+</style>

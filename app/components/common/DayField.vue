@@ -1,0 +1,27 @@
+<script setup lang="ts">
+import { parseDate } from '@internationalized/date'
+
+/** A calendar day, "2026-10-03"; empty while none is said. */
+defineProps<{ label: string, name?: string, hint?: string, error?: string | undefined }>()
+const day = defineModel<string>({ required: true })
+
+const date = computed({
+  get: () => (/^\d{4}-\d{2}-\d{2}$/.test(day.value) ? parseDate(day.value) : undefined),
+  set: (value) => {
+    day.value = value?.toString() ?? ''
+  }
+})
+</script>
+
+<template>
+  <UFormField :label="label" :name="name" :help="error ? undefined : hint" :error="error">
+    <UInputDate v-model="date" class="w-full" :aria-label="label">
+      <template #trailing>
+        <UPopover>
+          <UButton icon="i-lucide-calendar" variant="link" color="neutral" :aria-label="`${label}: choose from a calendar`" />
+          <template #content><UCalendar v-model="date" class="p-2" /></template>
+        </UPopover>
+      </template>
+    </UInputDate>
+  </UFormField>
+</template>

@@ -1,0 +1,25 @@
+<script setup lang="ts">
+import type { Said } from '~/composables/useFloor'
+
+/** One thing worth knowing, with the way to act on it and the way to leave it. */
+const props = defineProps<{ said: Said, lot?: string | undefined }>()
+const { end } = useEnding()
+const COLOUR = { stop: 'error', now: 'error', soon: 'warning', wait: 'neutral', note: 'neutral' } as const
+const colour = computed(() => COLOUR[props.said.finding.urgency])
+</script>
+
+<template>
+  <UAlert :color="colour" variant="soft" :icon="colour === 'neutral' ? 'i-lucide-info' : 'i-lucide-circle-alert'">
+    <template #description>
+      <p>
+        <b>{{ lot ? `${lot}: ` : '' }}{{ said.words.title }}.</b> {{ said.words.reason }}
+      </p>
+      <p class="flex flex-wrap gap-x-4">
+        <UButton v-if="said.to && said.words.action" :to="said.to" variant="link" class="px-0">{{ said.words.action }}</UButton>
+        <UButton variant="link" color="neutral" class="px-0" :aria-label="`Seen, leave it: ${said.words.title}`" @click="end(said, 'seen')">
+          Seen, leave it
+        </UButton>
+      </p>
+    </template>
+  </UAlert>
+</template>

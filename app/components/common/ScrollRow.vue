@@ -1,0 +1,37 @@
+<script setup lang="ts">
+import { useElementSize, useScroll } from '@vueuse/core'
+
+/** A row that may be longer than the screen. What lies beyond an edge is announced by a shade there. */
+const row = ref<HTMLElement>()
+const content = ref<HTMLElement>()
+const { arrivedState, measure } = useScroll(row)
+const { width } = useElementSize(content)
+watch(width, () => measure(), { flush: 'post' })
+defineExpose({ row })
+</script>
+
+<template>
+  <div ref="row" class="scroll" :class="{ before: !arrivedState.left, after: !arrivedState.right }">
+    <div ref="content" class="content"><slot /></div>
+  </div>
+</template>
+
+<style scoped>
+.scroll {
+  --from: 0px;
+  --to: 0px;
+  position: relative;
+  overflow-x: auto;
+  scrollbar-width: none;
+  mask-image: linear-gradient(90deg, transparent, #000 var(--from), #000 calc(100% - var(--to)), transparent);
+}
+.content {
+  min-width: max-content;
+}
+.before {
+  --from: 56px;
+}
+.after {
+  --to: 56px;
+}
+</style>

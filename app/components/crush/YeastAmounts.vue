@@ -1,0 +1,79 @@
+<script setup lang="ts">
+import { PITCH } from '~~/core/yeast'
+import { sayWhen } from '~/composables/useStory'
+import type { YeastBench } from '~/composables/useYeastBench'
+import { sayPitchFinding } from '~/wording/yeast'
+
+/** How much yeast, nutrient and water, and the tap that begins the run. */
+const props = defineProps<{ bench: YeastBench }>()
+const { lot, log, weigh, mustC, plan, withNutrient, begin, pitched, yeastG } = props.bench
+const f = useFormat()
+const now = useNow()
+</script>
+
+<template>
+  <div v-if="lot">
+    <section class="grid gap-4 content-start">
+      <div v-if="plan" class="amounts">
+        <FigureNumber label="Yeast" :shown="f.powder(plan.yeastG)" origin="worked out" size="hero" />
+        <div class="grid gap-3">
+          <FigureNumber label="Rehydration nutrient" :shown="f.powder(plan.rehydrationNutrientG)" origin="worked out"
+          ><p v-if="weigh('complex-nutrient', plan.rehydrationNutrientG).spoons" class="soft small">
+            about {{ weigh('complex-nutrient', plan.rehydrationNutrientG).spoons!.words }}
+          </p></FigureNumber
+          >
+          <FigureNumber :label="f.degrees('Water at 38 °C')" :shown="{ text: plan.waterMl.toFixed(0), unit: 'mL' }" origin="worked out" />
+        </div>
+      </div>
+      <QuantityField
+        label="Must temperature"
+        :field="mustC"
+        :hint="lot.temperature ? `read ${sayWhen(lot.temperature.at, now)}` : 'measure it now'"
+      />
+      <FindingNote v-for="x in plan?.findings ?? []" :key="x.code">{{ f.degrees(sayPitchFinding(x)) }}</FindingNote>
+      <UCheckbox v-model="withNutrient" label="with rehydration nutrient in the water" />
+      <div class="acts">
+        <UButton size="xl" :loading="log.saving.value" @click="begin">The water is warm: begin</UButton
+        ><UButton v-if="plan" variant="link" @click="pitched(yeastG)">{{
+          lot.stream === 'kit' ? 'The kit’s yeast was sprinkled on' : `Sprinkled dry instead: ${f.words(f.powder(yeastG))}`
+        }}</UButton>
+      </div>
+      <p v-if="plan" class="soft">
+        {{ plan.steps.at(-1)!.atMin }} minutes from packet to must, in {{ plan.steps.filter((s) => s.what === 'add-must').length }} portions
+        of must. It rings at each step.
+      </p>
+      <CautionNote code="hotWater" />
+      <WorkingNote
+        v-if="plan"
+        :steps="[
+          {
+            what: 'Yeast',
+            formula: `${PITCH.gPerL} g/L × ${Number(lot.volume.value.toPrecision(4))} L`,
+            result: f.words(f.powder(plan.yeastG)),
+          },
+          { what: 'Water', formula: `ten times its weight`, result: `${plan.waterMl.toFixed(0)} mL` },
+          { what: 'Nutrient', formula: `1.25 × the yeast`, result: f.words(f.powder(plan.rehydrationNutrientG)) },
+        ]"
+        :source="f.degrees('0.20 to 0.30 g/L, 35 to 40 °C, steps of at most 5 °C: common practice. The packet wins')"
+      />
+      <YeastShort :bench="bench" />
+    </section>
+  </div>
+</template>
+
+<style scoped>
+.amounts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 14px 44px;
+}
+.acts {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 12px 22px;
+}
+.acts .textlink {
+  min-height: 44px;
+}
+</style>

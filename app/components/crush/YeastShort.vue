@@ -1,0 +1,50 @@
+<script setup lang="ts">
+import type { YeastBench } from '~/composables/useYeastBench'
+
+/** When yeast is short it is built up, and shared over all lots that wait for it. */
+const props = defineProps<{ bench: YeastBench }>()
+const { have, store, starter, waiting, needed, there } = props.bench
+const f = useFormat()
+</script>
+
+<template>
+  <FoldOut label="Yeast is short, or shared">
+    <div class="grid gap-3">
+      <QuantityField
+        label="Yeast there is"
+        :field="have"
+        unit-label="g"
+        :hint="store !== undefined ? `${f.words(f.powder(store))} in store` : 'all packets together'"
+      />
+      <template v-if="starter">
+        <p>
+          {{ waiting.length }} lots wait for yeast and would take {{ f.words(f.powder(needed)) }}. Built up in boiled and cooled juice, fed
+          every 12 hours, it is ready in <b>{{ starter.totalHours }} hours</b>:
+        </p>
+        <ol class="line">
+          <li v-for="s in starter.steps" :key="s.atHours">
+            <span class="figure">{{ s.atHours }} h</span
+            ><span
+            >{{ s.atHours === 0 ? 'yeast into' : 'feed with' }} {{ f.words(f.volume(s.addJuiceL)) }}:
+              {{ f.words(f.volume(s.volumeL)) }} in all</span
+            >
+          </li>
+        </ol>
+        <p>Then {{ starter.shares.map((s, i) => `${f.words(f.volume(s.starterL))} into ${waiting[i]!.name}`).join(', ') }}.</p>
+      </template>
+      <p v-else-if="there !== undefined" class="soft">
+        Enough for the {{ waiting.length }} {{ waiting.length === 1 ? 'lot' : 'lots' }} that wait: {{ f.words(f.powder(needed)) }}.
+      </p>
+    </div>
+  </FoldOut>
+</template>
+
+<style scoped>
+.line li {
+  display: grid;
+  grid-template-columns: 5rem minmax(0, 1fr);
+  gap: 14px;
+  border-top: 1.5px solid var(--line);
+  padding: 9px 0;
+}
+</style>

@@ -1,0 +1,66 @@
+<script setup lang="ts">
+import type { FieldProblem, FieldSpec, Values } from '~/forms/spec'
+import type { QuantityField } from '~/composables/useQuantityField'
+
+/** The fields of a form, by what they are. */
+const props = defineProps<{
+  values: Values
+  fields: readonly { spec: FieldSpec, field?: QuantityField | undefined }[]
+  problems: readonly FieldProblem[]
+}>()
+const emit = defineEmits<{ set: [key: string, value: Values[string]] }>()
+
+const errorOf = (key: string) => props.problems.find((p) => p.field === key)?.reason
+const words = (key: string) => String(props.values[key] ?? '')
+/** What every field is told. */
+const told = (spec: FieldSpec) => ({
+  'label': spec.label,
+  'name': spec.key,
+  'hint': spec.hint,
+  'error': errorOf(spec.key),
+  'class': { wide: spec.wide },
+  'onUpdate:modelValue': (value: Values[string]) => emit('set', spec.key, value)
+})
+</script>
+
+<template>
+  <template v-for="{ spec, field } in fields" :key="spec.key">
+    <SelectField
+      v-if="spec.as === 'choice'"
+      v-bind="told(spec)"
+      :model-value="values[spec.key] ?? ''"
+      :items="spec.items"
+      placeholder="choose"
+    />
+    <TextField
+      v-else-if="spec.as === 'words'"
+      v-bind="told(spec)"
+      :model-value="words(spec.key)"
+      :maxlength="spec.max ?? 80"
+      :placeholder="spec.placeholder"
+    />
+    <DayField v-else-if="spec.as === 'day'" v-bind="told(spec)" :model-value="words(spec.key)" />
+    <USwitch
+      v-else-if="spec.as === 'switch'"
+      :model-value="values[spec.key] === true"
+      :label="spec.label"
+      :class="{ wide: spec.wide }"
+      @update:model-value="emit('set', spec.key, $event)"
+    />
+    <PictureField
+      v-else-if="spec.as === 'picture'"
+      :model-value="words(spec.key)"
+      :label="spec.label"
+      @update:model-value="emit('set', spec.key, $event)"
+    />
+    <QuantityField
+      v-else-if="field"
+      :label="spec.label"
+      :name="spec.key"
+      :field="field"
+      :unit-label="spec.unitLabel"
+      :hint="errorOf(spec.key) ?? spec.hint"
+      :class="{ wide: spec.wide }"
+    />
+  </template>
+</template>

@@ -1,0 +1,45 @@
+<script setup lang="ts">
+import type { NewLot } from '~/composables/useNewLot'
+import { VESSEL } from '~/wording/terms'
+
+/** Where a new lot goes: an empty vessel, ranked by how it fits, a new one, or later. */
+const props = defineProps<{ lot: NewLot }>()
+const f = useFormat()
+const { vesselChoice, vesselName, vesselKind, emptyVessels, sayFit, capacity, fit, willBe, capacityL, room } = props.lot
+const places = computed(() => [
+  { value: 'none', label: 'Say later' },
+  ...emptyVessels.value.map((v) => ({
+    value: v.id,
+    label: v.name,
+    hint: `${VESSEL[v.kind]}, ${f.words(f.volume(v.capacityL))}, ${sayFit(v.capacityL) ?? 'empty'}`
+  })),
+  { value: 'new', label: 'A new vessel' }
+])
+</script>
+
+<template>
+  <div class="grid gap-3">
+    <ChoiceTiles v-model="vesselChoice" legend="Where is it?" :items="places" :least="170" />
+    <div v-if="vesselChoice === 'new'" class="pair">
+      <TextField v-model="vesselName" label="What you call it" />
+      <SelectField v-model="vesselKind" label="Kind" :words="VESSEL" />
+      <QuantityField label="Holds" :field="capacity" hint="brim-full" />
+    </div>
+    <FindingNote v-if="fit?.verdict === 'too-small'" tone="stop">
+      {{ f.words(f.volume(willBe!)) }} do not go into {{ f.words(f.volume(capacityL!)) }}. Choose a larger vessel, or say later.
+    </FindingNote>
+    <FindingNote v-else-if="fit?.verdict === 'tight'">
+      It would be {{ Math.round(fit.fullShare * 100) }} % full:
+      {{ room === 'cap' ? 'the cap will rise over the rim' : 'the foam will come out' }}. {{ f.words(f.volume(fit.neededL)) }} would do; or
+      split it over two.
+    </FindingNote>
+  </div>
+</template>
+
+<style scoped>
+.pair {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(230px, 1fr));
+  gap: 18px;
+}
+</style>

@@ -1,0 +1,35 @@
+import { fact } from '~~/core/drafts'
+import type { Said } from './useFloor'
+
+/** Ways to deal with a task or a finding without doing what it asks: not today, another day, done already, seen. */
+export function useEnding() {
+  const cellar = useCellarStore()
+  const logged = useLogged()
+  type Outcome = 'done' | 'skipped' | 'moved' | 'seen'
+
+  async function end({ finding, words }: Said, outcome: Outcome, days?: number): Promise<void> {
+    const until = days === undefined ? undefined : new Date(Date.now() + days * 86_400_000).toISOString()
+    if (
+      !finding.lotId ||
+      !(await cellar.log([fact('task-ended', { lotId: finding.lotId, task: finding.key, outcome, until, note: undefined })]))
+    )
+      return
+    const said =
+      outcome === 'skipped'
+        ? 'put off until tomorrow'
+        : outcome === 'moved'
+          ? `asked for again in ${days} days`
+          : outcome === 'seen'
+            ? 'seen, and left as it is'
+            : 'done'
+    logged(`${words.title}: ${said}`)
+  }
+  /** The menu behind a task's dots. */
+  const menu = (said: Said) => [
+    { label: 'Done already', icon: 'i-lucide-check', onSelect: () => void end(said, 'done') },
+    { label: 'In three days', icon: 'i-lucide-calendar-clock', onSelect: () => void end(said, 'moved', 3) },
+    { label: 'In a week', icon: 'i-lucide-calendar-clock', onSelect: () => void end(said, 'moved', 7) },
+    { label: 'Never: leave it as it is', icon: 'i-lucide-eye-off', onSelect: () => void end(said, 'seen') }
+  ]
+  return { end, menu }
+}

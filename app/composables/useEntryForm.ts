@@ -1,0 +1,146 @@
+import { correction } from '~~/core/drafts'
+import type { Draft, Entry, EntryOf, Fact, LotView } from '~~/core/ledger'
+import { type AnyFact, formOf } from '~/forms'
+import { type FieldProblem, type FieldSpec, type FormContext, type Values, isProblem } from '~/forms/spec'
+import { sayIssue } from '~/wording/problems'
+import type { QuantityField } from './useQuantityField'
+
+export interface EntryFormOptions {
+  type: Fact['type']
+  lot?: LotView | undefined
+  /** The entry that is to be put right. */
+  fact?: Fact | undefined
+  /** What is known before: the block that is sampled, the package that is counted. */
+  given?: Values | undefined
+}
+type QuantitySpec = Extract<FieldSpec, { as: 'quantity' }>
+
+/**
+ * A form of one kind of entry: its values and quantity fields, what is wrong at which field, and the writing. What was typed
+ * survives a reload until it is logged.
+ */
+export function useEntryForm(options: EntryFormOptions) {
+  const cellar = useCellarStore()
+  const materials = useMaterials()
+  const f = useFormat()
+  const form = formOf(options.type)
+  const context = computed<FormContext>(() => ({
+    lot: options.lot && (cellar.lotOf(options.lot.id) ?? options.lot),
+    cellar: cellar.state,
+    materials: materials.choices,
+    card: materials.card,
+    volume: (litres) => f.words(f.volume(litres)),
+    volumeUnit: f.volumeUnit.value,
+    massUnit: f.massUnit.value,
+    temperatureUnit: f.temperatureUnit.value,
+    sugarUnit: f.sugarUnit.value
+  }))
+  const key = ['presk.form', options.type, options.lot?.id ?? options.given?.blockId ?? '', options.fact?.id ?? ''].join('|')
+  const started = (): Values => ({
+    ...(options.fact ? form.from(options.fact as AnyFact, context.value) : form.blank(context.value)),
+    ...options.given
+  })
+  const kept = useKept<Values>(key)
+  const values = reactive<Values>({ ...started(), ...kept.read() })
+
+  const quantities = new Map<string, QuantityField>()
+  /** The field of a number, made when the form first asks for it. */
+  function quantity(spec: QuantitySpec): QuantityField {
+    const known = quantities.get(`${spec.key}|${spec.unit}`)
+    if (known) return known
+    const { measure, unit, units, limits, required } = spec
+    const value = values[spec.key]
+    const typed = values[`${spec.key}-typed`]
+    const made = useQuantityField({
+      kind: measure,
+      unit,
+      ...(units && { units: [...units] }),
+      ...(required && { required }),
+      ...(limits && { limits }),
+      ...(spec.quantity && { quantity: () => spec.quantity }),
+      text: typeof typed === 'string' ? typed : typeof value === 'number' ? f.typed(value, measure, unit) : ''
+    })
+    quantities.set(`${spec.key}|${spec.unit}`, made)
+    return made
+  }
+  const fields = computed(() =>
+    form.fields(values, context.value).map((spec) => ({ spec, field: spec.as === 'quantity' ? quantity(spec) : undefined }))
+  )
+  /** Numbers as they stand, and what was typed for them, beside the other values. */
+  const filled = computed<Values>(() => ({
+    ...values,
+    ...Object.fromEntries(
+      fields.value.flatMap(({ spec, field }) =>
+        field
+          ? [
+              [spec.key, field.value],
+              [`${spec.key}-typed`, field.text]
+            ]
+          : []
+      )
+    )
+  }))
+  const untouched = JSON.stringify(filled.value)
+  watch(filled, (now) => {
+    if (JSON.stringify(now) !== untouched) kept.write(now)
+  })
+
+  const problems = ref<FieldProblem[]>([])
+  /** What speaks against the whole, not against one field. */
+  const problem = ref<string>()
+  const saving = ref(false)
+  const at = ref<string | undefined>(options.fact?.at)
+  const reason = ref('')
+
+  async function submit(): Promise<Entry[] | undefined> {
+    problems.value = []
+    problem.value = undefined
+    const shown = fields.value.flatMap(({ field }) => (field ? [field] : []))
+    shown.forEach((field) => field.touch())
+    if (shown.some((field) => !field.ok)) return undefined
+    const before = options.fact as AnyFact | undefined
+    const made = form.draft(filled.value, context.value, before)
+    if (isProblem(made)) {
+      problems.value = [made]
+      return undefined
+    }
+    saving.value = true
+    const written = await cellar.log([
+      before ? asCorrection(before, made) : ({ ...made, ...(at.value && { at: at.value }) } as Draft<Fact>)
+    ])
+    saving.value = false
+    if (!written) {
+      sayWhyNot()
+      return undefined
+    }
+    kept.forget()
+    clear()
+    return written
+  }
+
+  /** The entry as it should have been, with its own id; the correction carries it whole. */
+  function asCorrection(before: AnyFact, made: Draft<EntryOf<Fact['type']>>): Draft {
+    const { id, device, written } = before
+    return correction(id, { ...made, id, device, written, at: at.value ?? before.at } as Fact, reason.value) as Draft
+  }
+
+  function sayWhyNot(): void {
+    const known = new Set(fields.value.map(({ spec }) => spec.key))
+    problems.value = cellar.issues
+      .filter((issue) => known.has(issue.field))
+      .map((issue) => ({ field: issue.field, reason: sayIssue(issue) }))
+    const rest = cellar.issues.filter((issue) => !known.has(issue.field)).map(sayIssue)
+    // What the ledger refuses as a whole is said above the page, with the way to help it.
+    problem.value = rest.join(' ') || undefined
+  }
+
+  function clear(): void {
+    Object.assign(values, { photo: undefined }, started())
+    for (const field of quantities.values()) field.clear()
+    at.value = options.fact?.at
+  }
+  const set = (key: string, value: Values[string]): void => {
+    values[key] = value
+  }
+  return { form, values, set, fields, problems, problem, saving, at, reason, submit, clear }
+}

@@ -1,0 +1,239 @@
+import { ROOM, type RoomFor, vesselFit } from '~~/core/cellar'
+import { yieldOfArrival } from '~~/core/must'
+import type { Draft, Fact, Style, PacketStep } from '~~/core/ledger'
+import { newId } from '~/data/ids'
+import { fact } from '~~/core/drafts'
+import { type STREAM_HINT, VESSEL } from '~/wording/terms'
+
+export type NewStream = keyof typeof STREAM_HINT
+
+/** A lot that is started: what arrived, what can be expected of it, and where it goes. */
+export function useNewLot() {
+  const cellar = useCellarStore()
+  const settings = useSettingsStore()
+  const route = useRoute()
+  const f = useFormat()
+  const logged = useLogged()
+
+  /** What was expected and is here now (`?arrival=`). */
+  const arrival = computed(() => (typeof route.query.arrival === 'string' ? cellar.state.arrivals.get(route.query.arrival) : undefined))
+  const stream = ref<NewStream>('fresh')
+  const style = ref<Style>('red')
+  const name = ref('')
+  const nameTouched = ref(false)
+  const vintage = ref('')
+  const origin = ref('')
+  const packets = ref<{ name: string, step: PacketStep }[]>([])
+  const vesselChoice = ref('none')
+  const vesselName = ref('')
+  const vesselKind = ref<keyof typeof VESSEL>('demijohn')
+  const saving = ref(false)
+  /** When it arrived: now, unless it was earlier. */
+  const at = ref<string>()
+  /** Frozen must of a red has its skins in it, frozen juice none. */
+  const onSkins = ref(true)
+  watch(style, (is) => (onSkins.value = is === 'red'))
+
+  const inLitres = (most: number, words: string, required = true) =>
+    useQuantityField({ kind: 'volume', unit: f.volumeUnit.value, units: ['L', 'US gal', 'imp gal'], required, limits: { min: 0.1, max: most, words } })
+  const mass = useQuantityField({
+    kind: 'mass',
+    unit: f.massUnit.value,
+    units: ['kg', 'lb'],
+    required: true,
+    limits: { min: 0.5, max: 50_000, words: 'A lot has between half a kilogram and 50 tonnes of fruit.' }
+  })
+  const volume = inLitres(100_000, 'A lot has between a tenth of a litre and 100,000 litres.')
+  const capacity = inLitres(100_000, 'A vessel holds between a tenth of a litre and 100,000 litres.')
+  const kitTarget = useQuantityField({
+    kind: 'sugar',
+    unit: 'SG',
+    limits: { min: 1.03, max: 1.15, words: 'A kit is watered to between 1.030 and 1.150.' }
+  })
+  const kitLine = inLitres(10_000, 'Between a tenth of a litre and 10,000 litres.', false)
+  watch(
+    arrival,
+    (a) => {
+      if (!a) return
+      if (a.stream !== 'blend') stream.value = a.stream
+      style.value = a.style
+      name.value = a.name
+      if (a.massKg) mass.text = String(a.massKg)
+      if (a.volumeL) volume.text = String(a.volumeL)
+    },
+    { immediate: true }
+  )
+
+  const byMass = computed(() => stream.value === 'fresh' || stream.value === 'test')
+  const arrived = computed(() => (byMass.value ? mass.value : volume.value))
+  /** A kit that is still to be watered becomes what its mark says, roughly; without a mark nothing can be expected yet. */
+  const grows = computed(() => stream.value === 'kit' && !kitTarget.empty)
+  const counted = computed(() => (grows.value ? kitLine.value : arrived.value))
+  const expected = computed(() =>
+    counted.value === undefined ? undefined : withinLimits(() => yieldOfArrival(stream.value, style.value, counted.value!))
+  )
+  const litres = computed(() => (grows.value ? arrived.value : expected.value?.juice.value))
+  /** A kit will grow by its water: its vessel must hold all of it. */
+  const willBe = computed(() =>
+    expected.value === undefined ? undefined : Math.max(expected.value.mustL, grows.value ? (arrived.value ?? 0) : 0)
+  )
+  /** Reds need the room of their cap, all other musts that of their foam. */
+  const room = computed<RoomFor>(() =>
+    stream.value === 'test' || (style.value === 'red' && (stream.value === 'fresh' || (stream.value === 'frozen' && onSkins.value)))
+      ? 'cap'
+      : 'foam'
+  )
+  const yieldWorking = computed(() => {
+    const e = expected.value!
+    const per = (litres: number) => (litres / counted.value!).toFixed(2)
+    const unit = byMass.value ? 'kg' : 'L'
+    const amount = Number(counted.value!.toPrecision(4))
+    return [
+      ...(byMass.value
+        ? [
+            {
+              what: 'Juice to dose',
+              formula: `${amount} kg × ${per(e.juice.value)} L, give or take 15 %`,
+              result: f.words(f.volume(e.juice.value))
+            }
+          ]
+        : []),
+      {
+        what: 'Wine',
+        formula: `${amount} ${unit} × ${per(e.wine.low)} to ${per(e.wine.high)}`,
+        result: `${f.volume(e.wine.low).text} to ${f.words(f.volume(e.wine.high))}`
+      },
+      ...(willBe.value !== undefined
+        ? [
+            {
+              what: 'Vessel',
+              formula: `${Number(willBe.value.toPrecision(4))} L ÷ ${1 - ROOM[room.value]}, room for the ${room.value}`,
+              result: f.words(f.volume(willBe.value / (1 - ROOM[room.value])))
+            }
+          ]
+        : [])
+    ]
+  })
+  const fitOf = (capacityL: number) => (willBe.value === undefined ? undefined : vesselFit(capacityL, willBe.value, room.value))
+  const FIT = { 'too-small': 'too small', fits: 'fits', roomy: 'large for it' } as const
+  const sayFit = (capacityL: number) => {
+    const fit = fitOf(capacityL)
+    return fit && (fit.verdict === 'tight' ? `no room for the ${room.value}` : FIT[fit.verdict])
+  }
+  const RANK = { fits: 0, roomy: 1, tight: 2, 'too-small': 3 } as const
+  const emptyVessels = computed(() =>
+    [...cellar.state.vessels.values()]
+      .filter((v) => !v.lotId)
+      .sort(
+        (a, b) => RANK[fitOf(a.capacityL)?.verdict ?? 'fits'] - RANK[fitOf(b.capacityL)?.verdict ?? 'fits'] || a.capacityL - b.capacityL
+      )
+  )
+  const chosenVessel = computed(() => emptyVessels.value.find((v) => v.id === vesselChoice.value))
+  const capacityL = computed(() => chosenVessel.value?.capacityL ?? (vesselChoice.value === 'new' ? capacity.value : undefined))
+  const fit = computed(() => (capacityL.value === undefined ? undefined : fitOf(capacityL.value)))
+  const nameMessage = computed(() =>
+    nameTouched.value && name.value.trim() === '' ? 'A lot needs a name, so that it can be found again.' : undefined
+  )
+  const vintageNumber = computed(() => (vintage.value.trim() === '' ? undefined : Number(vintage.value)))
+  const vintageMessage = computed(() =>
+    vintageNumber.value !== undefined &&
+    !(Number.isInteger(vintageNumber.value) && vintageNumber.value >= 1900 && vintageNumber.value <= 2200)
+      ? 'A vintage is a year, like 2026.'
+      : undefined
+  )
+
+  async function start() {
+    nameTouched.value = true
+    const amount = byMass.value ? mass : volume
+    const asked = [amount, ...(vesselChoice.value === 'new' ? [capacity] : []), ...(stream.value === 'kit' ? [kitTarget, kitLine] : [])]
+    asked.forEach((field) => field.touch())
+    const wrong = name.value.trim() === '' || asked.some((field) => !field.ok) || vintageMessage.value || fit.value?.verdict === 'too-small'
+    if (wrong || litres.value === undefined) {
+      return focusWrong()
+    }
+    saving.value = true
+    const lotId = newId()
+    const written = await cellar.log(drafts(lotId))
+    saving.value = false
+    if (!written) return
+    settings.change({ asked: true })
+    logged(`${name.value.trim()} is in the cellar`)
+    await navigateTo(`/crush/${lotId}`)
+  }
+
+  /** The lot, and its vessel when that is new. */
+  function drafts(lotId: string): Draft<Fact>[] {
+    const vesselId = vesselChoice.value === 'new' ? newId(Date.now() + 1) : chosenVessel.value?.id
+    const vessel =
+      vesselChoice.value === 'new'
+        ? [
+            fact('vessel-added', {
+              vesselId: vesselId!,
+              name: vesselName.value.trim() || VESSEL[vesselKind.value],
+              kind: vesselKind.value,
+              capacityL: capacity.value!,
+              material: undefined
+            })
+          ]
+        : []
+    const named = packets.value.filter((p) => p.name.trim()).map((p) => ({ name: p.name.trim().slice(0, 80), step: p.step }))
+    return [
+      ...vessel,
+      fact('lot-started', {
+        lotId,
+        name: name.value.trim().slice(0, 80),
+        stream: stream.value,
+        style: style.value,
+        varieties: [],
+        volumeL: litres.value!,
+        volumeIs: byMass.value ? 'expected' : 'measured',
+        massKg: byMass.value ? mass.value : undefined,
+        vintage: vintageNumber.value,
+        origin: origin.value.trim().slice(0, 120) || undefined,
+        vesselId,
+        arrivalId: arrival.value?.arrivalId,
+        at: at.value,
+        onSkins: stream.value === 'frozen' ? onSkins.value : undefined,
+        kit:
+          stream.value === 'kit' && kitTarget.value !== undefined
+            ? { targetSg: kitTarget.value, packets: named, ...(kitLine.value !== undefined && { lineL: kitLine.value }) }
+            : undefined
+      })
+    ]
+  }
+  return {
+    arrival,
+    stream,
+    style,
+    name,
+    nameTouched,
+    nameMessage,
+    vintage,
+    vintageMessage,
+    origin,
+    packets,
+    vesselChoice,
+    vesselName,
+    vesselKind,
+    saving,
+    at,
+    onSkins,
+    mass,
+    volume,
+    capacity,
+    kitTarget,
+    kitLine,
+    byMass,
+    grows,
+    expected,
+    willBe,
+    room,
+    yieldWorking,
+    fit,
+    sayFit,
+    emptyVessels,
+    capacityL,
+    start
+  }
+}
+export type NewLot = ReturnType<typeof useNewLot>

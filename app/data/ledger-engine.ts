@@ -1,0 +1,265 @@
+import {
+  type CellarState,
+  type Draft,
+  type Entry,
+  type Fact,
+  type History,
+  type LedgerProblem,
+  type LotState,
+  type Restatement,
+  type StandingFact,
+  extend,
+  historyOf,
+  propose,
+  restatedBy
+} from '~~/core/ledger'
+import { entrySchema } from '~~/core/ledger/schema'
+import { correctionOf } from '~~/core/stages'
+import type { TargetResult } from '~~/core/must'
+import { CellarDb } from './cellar-db'
+import { type FileProblem, parseCellarFile } from './cellar-file'
+import { type CellarName, type CellarStorage, StorageError, type StorageProblem } from './cellar-storage'
+import { newId } from './ids'
+import { MemoryCellar } from './memory-cellar'
+import { type Review, reviewOf } from './review'
+
+/** What cannot be in a draft, by the schemas of the ledger: the field by its name, and why. */
+export interface Issue {
+  draft: number
+  field: string
+  reason: string
+}
+/** What went wrong with the storage, in a form that crosses from worker to page. */
+export interface Trouble {
+  operation: string
+  problem: StorageProblem
+}
+
+/** What a page is told after a change: only what differs from what it has. */
+export interface Change {
+  /** Lots that are new or changed, and what the finder would do with those that are musts. */
+  lots: LotState[]
+  corrections: [string, TargetResult | undefined][]
+  gone: string[]
+  rest: Omit<CellarState, 'lots'>
+  /** New or changed, as they stand. */
+  facts: StandingFact[]
+}
+export interface Opened {
+  change: Change
+  damaged: number
+  trouble?: Trouble
+  factCount: number
+}
+export type Committed =
+  | { outcome: 'written', written: Entry[], change: Change }
+  | { outcome: 'refused', problems: LedgerProblem[] }
+  | { outcome: 'invalid', issues: Issue[] }
+  | { outcome: 'failed', trouble: Trouble }
+export interface Reviewed {
+  fileName: string
+  name: string
+  exportedAt: string
+  review: Review
+}
+
+type Listener = (change: Change) => void
+/** So many facts cross to the page at once, so that none of them holds it up. */
+const CHUNK = 1500
+/** A storage that has not answered by then is taken for one that stores nothing, ms. */
+const PATIENCE_MS = 8000
+
+/**
+ * The ledger with all that is heavy about it: reading, checking, folding, restating, merging. It runs in a worker, and nothing of
+ * size runs on the page; where there are no workers (tests) it runs where it is made.
+ */
+export class LedgerEngine {
+  private db: CellarStorage | undefined
+  private history: History = historyOf([])
+  private lastStamp = 0
+  private channel: BroadcastChannel | undefined
+  private reviewed: { entries: Entry[] } | undefined
+  private listener: Listener | undefined
+
+  /** @param onElsewhere hears of what another tab wrote */
+  async open(name: CellarName, onElsewhere?: Listener): Promise<Opened> {
+    this.listener = onElsewhere
+    this.db?.close()
+    this.channel?.close()
+    this.channel = typeof BroadcastChannel === 'undefined' ? undefined : new BroadcastChannel(`presk-${name}`)
+    if (this.channel) this.channel.onmessage = (message) => void this.takeFromOtherTab(message.data)
+    this.db = new CellarDb(name)
+    try {
+      const { entries, damaged } = await inTime(this.db.all(), 'read the cellar')
+      return this.opened(entries, damaged)
+    }
+    catch (error) {
+      if (!(error instanceof StorageError)) throw error
+      // Nothing can be stored here: the tab still works, and says that it forgets.
+      if (error.problem === 'blocked') this.db = new MemoryCellar()
+      return this.opened([], 0, { operation: error.operation, problem: error.problem })
+    }
+  }
+
+  /** Facts of the ledger from the newest on, a handful at a time. */
+  factsFrom(start: number): StandingFact[] {
+    const newest = this.history.facts.length - start
+    return this.history.facts.slice(Math.max(0, newest - CHUNK), newest).reverse()
+  }
+
+  /**
+   * Writes what happened. All drafts of one action are checked, folded and stored together or not at all; the state changes
+   * after the commit.
+   */
+  async commit(drafts: readonly Draft[], device: string): Promise<Committed> {
+    const written = this.stamped(drafts, device)
+    const issues = written.flatMap((entry, draft) => issuesOf(entry, draft))
+    if (issues.length > 0) return { outcome: 'invalid', issues }
+    const { history, refused } = propose(this.history, written)
+    if (refused.length > 0) return { outcome: 'refused', problems: refused }
+    return this.write(written, history)
+  }
+
+  /** Checks drafts and writes nothing. */
+  check(drafts: readonly Draft[]): Issue[] {
+    return this.stamped(drafts, 'check').flatMap((entry, draft) => issuesOf(entry, draft))
+  }
+
+  /** What an entry would change for the past; nothing is written. */
+  restate(draft: Draft<Fact>): Restatement {
+    return restatedBy(this.history, this.stamped([draft], 'preview')[0]!)
+  }
+
+  /** Reads a file and says what it would bring; taking it in is a second step. */
+  review(text: string, fileName: string): { ok: true, reviewed: Reviewed } | { ok: false, problem: FileProblem } {
+    const parsed = parseCellarFile(text)
+    if (!parsed.ok) return parsed
+    const { name, exportedAt, entries } = parsed.file
+    const review = reviewOf(this.history, entries)
+    this.reviewed = { entries: review.fresh }
+    return { ok: true, reviewed: { fileName, name, exportedAt, review: { ...review, fresh: [] } } }
+  }
+
+  /** Takes in what was reviewed last, once, without what the person leaves out. */
+  async takeReviewed(without: readonly string[] = []): Promise<Committed> {
+    const left = new Set(without)
+    const known = new Set(this.history.entries.map((e) => e.id))
+    const entries = (this.reviewed?.entries ?? []).filter((e) => !left.has(e.id) && !known.has(e.id))
+    this.reviewed = undefined
+    return this.write(entries, extend(this.history, entries))
+  }
+
+  /** Replaces everything, for the demo. */
+  async replaceAll(entries: readonly Entry[]): Promise<Opened> {
+    await this.db!.replaceAll(entries)
+    this.channel?.postMessage({ reload: true })
+    return this.opened(entries, 0)
+  }
+
+  allEntries(): readonly Entry[] {
+    return this.history.entries
+  }
+
+  writtenAfter(instant: string): Promise<number> {
+    return this.db!.writtenAfter(instant)
+  }
+
+  getMeta(key: string): Promise<unknown> {
+    return this.db!.getMeta(key)
+  }
+
+  setMeta(key: string, value: unknown): Promise<void> {
+    return this.db!.setMeta(key, value)
+  }
+
+  private opened(entries: readonly Entry[], damaged: number, trouble?: Trouble): Opened {
+    this.history = historyOf(entries)
+    // Stamps only go forward, also when the clock was set back since: the last word stays the last.
+    this.lastStamp = entries.reduce((latest, e) => Math.max(latest, Date.parse(e.written)), 0)
+    return {
+      change: changeBetween(historyOf([]), this.history, []),
+      damaged,
+      factCount: this.history.facts.length,
+      ...(trouble && { trouble })
+    }
+  }
+
+  private stamped(drafts: readonly Draft[], device: string): Entry[] {
+    const stamp = Math.max(Date.now(), this.lastStamp + 1)
+    const now = new Date(Date.now()).toISOString()
+    return drafts.map(
+      (draft, i) => ({ id: newId(stamp + i), device, at: now, written: new Date(stamp + i).toISOString(), ...draft }) as Entry
+    )
+  }
+
+  private async write(written: readonly Entry[], history: History): Promise<Committed> {
+    try {
+      await this.db!.append(written)
+    }
+    catch (error) {
+      if (!(error instanceof StorageError)) throw error
+      return { outcome: 'failed', trouble: { operation: error.operation, problem: error.problem } }
+    }
+    // Another tab may have written while this one waited for the disk.
+    const before = this.history
+    this.history = history.entries.length === before.entries.length + written.length ? history : extend(before, written)
+    this.lastStamp = written.reduce((latest, e) => Math.max(latest, Date.parse(e.written)), this.lastStamp)
+    this.channel?.postMessage({ added: written.map((e) => e.id) })
+    return { outcome: 'written', written: [...written], change: changeBetween(before, this.history, written) }
+  }
+
+  private async takeFromOtherTab(message: { added?: string[], reload?: boolean }): Promise<void> {
+    if (!this.db) return
+    const before = this.history
+    if (message.reload) this.history = historyOf((await this.db.all()).entries)
+    else {
+      const known = new Set(before.entries.map((e) => e.id))
+      const news = await this.db.byIds((message.added ?? []).filter((id) => !known.has(id)))
+      this.history = extend(
+        this.history,
+        news.filter((e) => !this.history.entries.some((k) => k.id === e.id))
+      )
+    }
+    const news = this.history.entries.slice(message.reload ? 0 : before.entries.length)
+    this.listener?.(changeBetween(before, this.history, news))
+  }
+}
+
+/** What differs between two histories, of which the second has some entries more. */
+function changeBetween(before: History, after: History, more: readonly Entry[]): Change {
+  const lots = [...after.cellar.lots.values()].filter((lot) => before.cellar.lots.get(lot.id) !== lot)
+  const ids = new Set(more.map((e) => (e.type === 'correction' ? e.targetId : e.id)))
+  const { lots: _lots, ...rest } = after.cellar
+  return {
+    // The composition is worked out when it is asked for; what crosses to a page is plain.
+    lots: lots.map((lot) => (lot.acids ? { ...lot, acids: { ...lot.acids, composition: lot.acids.composition } } : lot)),
+    corrections: lots.map((lot) => [lot.id, correctionOf(lot)]),
+    gone: [...before.cellar.lots.keys()].filter((id) => !after.cellar.lots.has(id)),
+    rest,
+    facts: ids.size === 0 ? [] : after.facts.filter((f) => ids.has(f.original.id))
+  }
+}
+
+function issuesOf(entry: Entry, draft: number): Issue[] {
+  const parsed = entrySchema.safeParse(entry)
+  return parsed.success
+    ? []
+    : parsed.error.issues.map((issue) => ({
+        draft,
+        field: issue.path.filter((step) => step !== 'replacement').join('.'),
+        reason: issue.message
+      }))
+}
+
+async function inTime<T>(work: Promise<T>, operation: string): Promise<T> {
+  let timer: ReturnType<typeof setTimeout> | undefined
+  const late = new Promise<never>((_, fail) => {
+    timer = setTimeout(() => fail(new StorageError(operation, 'blocked', new Error('no answer'))), PATIENCE_MS)
+  })
+  try {
+    return await Promise.race([work, late])
+  }
+  finally {
+    clearTimeout(timer)
+  }
+}

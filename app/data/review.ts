@@ -1,0 +1,58 @@
+import type { Entry, History } from '~~/core/ledger'
+import { mergeEntries } from './cellar-file'
+
+/** Something in a file that would change or contradict what is here. */
+export type Doubt =
+  /** The same id with other contents: what is here stays, whatever is chosen. */
+  | { code: 'differs', entryId: string }
+  /** A lot or a vessel that is here is begun, or added, a second time. */
+  | { code: 'second-start', entryId: string, lotId: string, name: string }
+  | { code: 'second-vessel', entryId: string, vesselId: string, name: string }
+  /** It speaks of a lot that is neither here nor in the file. */
+  | { code: 'unknown-lot', entryId: string, lotId: string }
+  /** It corrects or strikes an entry of here. */
+  | { code: 'corrects', entryId: string, targetId: string }
+
+export interface Review {
+  fresh: Entry[]
+  freshCount: number
+  present: number
+  lots: number
+  doubts: Doubt[]
+}
+
+/**
+ * What a file would bring to a cellar, and what in it would change or contradict what is there. Nothing is changed silently: the
+ * doubtful entries are listed, and each is taken in or left as the person says.
+ */
+export function reviewOf(history: History, incoming: readonly Entry[]): Review {
+  const { fresh, present, conflicts } = mergeEntries(history.entries, incoming)
+  const here = new Set(history.entries.map((e) => e.id))
+  const { starts, vessels } = history.cellar
+  const started = new Set([...starts.keys(), ...fresh.flatMap((e) => (e.type === 'lot-started' ? [e.lotId] : []))])
+  const doubts: Doubt[] = conflicts.map((entryId) => ({ code: 'differs', entryId }))
+  for (const e of fresh) {
+    if (e.type === 'lot-started' && starts.has(e.lotId)) doubts.push({ code: 'second-start', entryId: e.id, lotId: e.lotId, name: e.name })
+    else if (e.type === 'vessel-added' && vessels.has(e.vesselId))
+      doubts.push({ code: 'second-vessel', entryId: e.id, vesselId: e.vesselId, name: e.name })
+    else if (e.type === 'correction') {
+      if (here.has(e.targetId)) doubts.push({ code: 'corrects', entryId: e.id, targetId: e.targetId })
+    }
+    else {
+      const lotId =
+        e.type === 'transfer'
+          ? [e.from.lotId, e.to.lotId].find((id) => !started.has(id))
+          : 'lotId' in e && !started.has(e.lotId)
+            ? e.lotId
+            : undefined
+      if (lotId !== undefined) doubts.push({ code: 'unknown-lot', entryId: e.id, lotId })
+    }
+  }
+  return {
+    fresh,
+    freshCount: fresh.length,
+    present,
+    lots: new Set(incoming.flatMap((e) => (e.type === 'lot-started' ? [e.lotId] : []))).size,
+    doubts
+  }
+}

@@ -1,0 +1,60 @@
+import { describe, expect, it } from 'vitest'
+import { type Entry, type Fact, foldCellar, lotAt } from '~~/core/ledger'
+import { COMMON, EXAMPLES } from '~~/core/ledger/entries/examples.fixture'
+import { entrySchema } from '~~/core/ledger/schema'
+import { cardOf, cardsOf } from '~~/core/materials'
+import { FORMS, formOf } from '.'
+import { type FormContext, isProblem } from './spec'
+
+const TYPES = Object.keys(FORMS) as Fact['type'][]
+const example = (type: Fact['type']) => ({ ...COMMON, type, ...EXAMPLES[type] }) as unknown as Entry & Fact
+const cellar = foldCellar(['vessel-added', 'instrument-added', 'lot-started', 'block-added', 'supply-stocked'].map((type, i) => ({
+  ...example(type as Fact['type']),
+  id: `entry-known-${i}`
+})))
+const context: FormContext = {
+  lot: lotAt(cellar.lots.get('lot-schema-1')!, COMMON.at),
+  cellar,
+  materials: (...kinds) => cardsOf(kinds).map((card) => ({ value: card.key, label: card.key })),
+  card: (key) => cardOf(key),
+  volume: (litres) => `${litres} L`,
+  volumeUnit: 'L',
+  massUnit: 'kg',
+  temperatureUnit: '°C',
+  sugarUnit: 'SG'
+}
+
+describe('a form for every kind of entry', () => {
+  it.each(TYPES)('%s: what is opened to be put right and not changed comes out the same', (type) => {
+    const { id, device, written, at, ...said } = example(type)
+    const form = formOf(type)
+    const values = form.from(example(type) as never, context)
+    const made = form.draft(values, context, example(type) as never)
+    expect(isProblem(made) ? made : { ...made, at: undefined }).toEqual({ ...said, at: undefined })
+    expect(entrySchema.safeParse({ id, device, written, at, ...made }).success).toBe(true)
+  })
+  it.each(TYPES)('%s: every field that it shows has a name of its own, and what is chosen is among the choices', (type) => {
+    const form = formOf(type)
+    for (const values of [form.blank(context), form.from(example(type) as never, context)]) {
+      const fields = form.fields(values, context)
+      expect(new Set(fields.map((field) => field.key)).size).toBe(fields.length)
+      expect(fields.every((field) => field.label.length > 1)).toBe(true)
+      for (const field of fields) {
+        if (field.as === 'choice' && values[field.key] !== undefined && values[field.key] !== '') {
+          expect(field.items.map((item) => item.value), field.key).toContain(values[field.key])
+        }
+      }
+    }
+  })
+  it.each(TYPES)('%s: an empty one is refused by a field of it or by its schema, or makes what may stand in a ledger', (type) => {
+    const form = formOf(type)
+    const made = form.draft(form.blank(context), context)
+    const shown = form.fields(form.blank(context), context).map((field) => field.key)
+    if (isProblem(made)) expect(shown).toContain(made.field)
+    else {
+      const parsed = entrySchema.safeParse({ ...COMMON, ...made })
+      const [first] = parsed.success ? [] : parsed.error.issues
+      expect(first === undefined || first.path.length > 0).toBe(true)
+    }
+  })
+})

@@ -1,0 +1,124 @@
+import { fact } from '~~/core/drafts'
+import type { EntryOf } from '~~/core/ledger'
+import { newId } from '~/data/ids'
+import { MATERIAL_KIND } from '~/wording/materials'
+import { type EntryForm, type FieldSpec, choices, inTemperature, number, orNone, text, wanting } from '../spec'
+
+type Kind = EntryOf<'card-made'>['kind']
+const KINDS = (['yeast', 'nutrient', 'bacteria', 'fining', 'oak', 'sugar', 'tannin', 'enzyme'] as const).map((value) => ({
+  value,
+  label: MATERIAL_KIND[value]
+}))
+const LEVELS = { '': 'not said', low: 'low', medium: 'medium', high: 'high' }
+const ALLERGEN = { '': 'none, or not said', egg: 'egg', milk: 'milk', fish: 'fish', shellfish: 'shellfish', sulphites: 'sulphites' }
+const MLF = { '': 'not said', friendly: 'gets on with it', neutral: 'neutral', hindering: 'hinders it' }
+
+const figure = (key: string, label: string, unitLabel: string, min: number, max: number): FieldSpec => ({
+  as: 'quantity',
+  key,
+  label,
+  measure: 'plain',
+  unit: '',
+  unitLabel,
+  limits: { min, max, words: `Between ${min} and ${max} ${unitLabel}.` }
+})
+
+/** What a packet of each kind may say. All of it may be left open. */
+function fieldsOf(kind: Kind, temperatureUnit: '°C' | '°F'): FieldSpec[] {
+  const celsius = (key: string, label: string): FieldSpec => ({
+    ...inTemperature(temperatureUnit),
+    key,
+    label,
+    limits: { min: 0, max: 45, words: 'That is no temperature for a ferment.' }
+  })
+  const dose = [figure('doseMin', 'Usual dose, from', 'g/L', 0.001, 1000), figure('doseMax', 'to', 'g/L', 0.001, 1000)]
+  const range = [celsius('minC', 'Works from'), celsius('maxC', 'to')]
+  switch (kind) {
+    case 'yeast':
+      return [
+        ...range,
+        figure('toleranceAbv', 'Bears alcohol up to', '% vol', 5, 20),
+        { as: 'choice', key: 'nitrogenNeed', label: 'Nitrogen need', items: choices(LEVELS) },
+        { as: 'choice', key: 'sulphideRisk', label: 'Rotten-egg risk', items: choices(LEVELS) },
+        { as: 'choice', key: 'malolactic', label: 'Malolactic', items: choices(MLF) },
+        ...dose
+      ]
+    case 'bacteria':
+      return [
+        ...range,
+        figure('toleranceAbv', 'Bears alcohol up to', '% vol', 5, 20),
+        figure('minPh', 'From pH', '', 2.8, 4),
+        figure('maxTotalSo2MgPerL', 'Total SO₂ up to', 'mg/L', 0, 100),
+        ...dose
+      ]
+    case 'nutrient':
+      return [figure('nitrogenMgPerG', 'Nitrogen in a gram', 'mg', 0, 300), figure('limitPerL', 'At most, in all', 'g/L', 0.01, 5), ...dose]
+    case 'sugar':
+      return [figure('sugarPercent', 'Sugar in it', '%', 1, 100), figure('acidPercent', 'Acid in it, as tartaric', '%', 0, 20)]
+    case 'fining':
+      return [...dose, { as: 'choice', key: 'allergen', label: 'Allergen', items: choices(ALLERGEN) }]
+    case 'oak':
+    case 'tannin':
+    case 'enzyme':
+      return dose
+  }
+}
+
+const FIGURES = ['doseMin', 'doseMax', 'limitPerL', 'nitrogenMgPerG', 'minC', 'maxC', 'toleranceAbv', 'minPh', 'maxTotalSo2MgPerL'] as const
+const WORDS = ['nitrogenNeed', 'sulphideRisk', 'malolactic', 'allergen'] as const
+
+/** A card of one's own, from the packet. */
+export const cardMadeForm: EntryForm<'card-made'> = {
+  type: 'card-made',
+  title: 'A card of your own',
+  fields: (values, { temperatureUnit }) => [
+    { as: 'choice', key: 'kind', label: 'Kind', items: KINDS },
+    { as: 'words', key: 'name', label: 'What the packet calls it', wide: true },
+    ...fieldsOf((values.kind ?? 'yeast') as Kind, temperatureUnit as '°C' | '°F'),
+    { as: 'words', key: 'note', label: 'What else it says', max: 2000, wide: true }
+  ],
+  blank: () => ({ kind: 'yeast', name: '', note: '', nitrogenNeed: '', sulphideRisk: '', malolactic: '', allergen: '' }),
+  from: (e) => ({
+    kind: e.kind,
+    name: e.name,
+    note: e.note ?? '',
+    ...Object.fromEntries(FIGURES.map((key) => [key, e[key]])),
+    ...Object.fromEntries(WORDS.map((key) => [key, e[key] ?? ''])),
+    sugarPercent: e.sugarShare === undefined ? undefined : e.sugarShare * 100,
+    acidPercent: e.acidShare === undefined ? undefined : e.acidShare * 100
+  }),
+  draft(values, context, before) {
+    const name = text(values, 'name')
+    if (!name) return wanting('name', 'Write what stands on the packet.')
+    const kind = values.kind as Kind
+    const asked = new Set(fieldsOf(kind, '°C').map((field) => field.key))
+    const figureOf = (key: string) => (asked.has(key) ? number(values, key) : undefined)
+    const wordOf = (key: string) => (asked.has(key) ? orNone(text(values, key)) : undefined)
+    const [minC, maxC] = [figureOf('minC'), figureOf('maxC')]
+    if (minC !== undefined && maxC !== undefined && minC > maxC) return wanting('maxC', 'This lies below where it starts.')
+    const percent = (key: string) => (figureOf(key) === undefined ? undefined : figureOf(key)! / 100)
+    return fact('card-made', {
+      cardId: before?.cardId ?? newId(),
+      kind,
+      name: name.slice(0, 80),
+      doseMin: figureOf('doseMin'),
+      doseMax: figureOf('doseMax'),
+      limitPerL: figureOf('limitPerL'),
+      unit: before?.unit,
+      nitrogenMgPerG: figureOf('nitrogenMgPerG'),
+      sugarShare: percent('sugarPercent'),
+      acidShare: percent('acidPercent'),
+      minC,
+      maxC,
+      toleranceAbv: figureOf('toleranceAbv'),
+      nitrogenNeed: wordOf('nitrogenNeed') as 'low' | undefined,
+      sulphideRisk: wordOf('sulphideRisk') as 'low' | undefined,
+      malolactic: wordOf('malolactic') as 'neutral' | undefined,
+      styles: before?.styles,
+      minPh: figureOf('minPh'),
+      maxTotalSo2MgPerL: figureOf('maxTotalSo2MgPerL'),
+      allergen: wordOf('allergen') as 'egg' | undefined,
+      note: orNone(text(values, 'note'))
+    })
+  }
+}

@@ -1,0 +1,79 @@
+import type { CellarState, Draft, EntryOf, Fact, LotView } from '~~/core/ledger'
+import type { MaterialCard, MaterialKind } from '~~/core/materials'
+import type { QuantityName } from '~~/core/quantities'
+import type { QuantityKind, Unit } from '~~/core/units'
+
+/** What stands in a form: texts, choices, switches and numbers by the key of their field. */
+export type Values = Record<string, string | number | boolean | undefined>
+
+/** What a form knows of where it stands. */
+export interface FormContext {
+  lot?: LotView | undefined
+  cellar: CellarState
+  /** Cards of some kinds, one's own among them, with their names. */
+  materials: (...kinds: MaterialKind[]) => { value: string, label: string }[]
+  card: (key: string) => MaterialCard | undefined
+  volume: (litres: number) => string
+  volumeUnit: Unit
+  massUnit: Unit
+  temperatureUnit: Unit
+  sugarUnit: Unit
+}
+
+export type FieldSpec = { key: string, label: string, wide?: boolean, hint?: string } & (
+  | { as: 'words', max?: number, placeholder?: string }
+  | { as: 'choice', items: readonly { value: string | number | boolean, label: string, disabled?: boolean }[] }
+  | { as: 'switch' }
+  | { as: 'day' }
+  | { as: 'picture' }
+  | {
+    as: 'quantity'
+    measure: QuantityKind
+    unit: Unit
+    units?: readonly Unit[]
+    unitLabel?: string
+    /** What the number is, to ask about an unlikely one. */
+    quantity?: QuantityName
+    limits?: { min: number, max: number, words: string }
+    required?: boolean
+  }
+)
+
+/** Numbers in the person's unit, with the others that are understood. */
+export const inMass = (unit: Unit) => ({ as: 'quantity', measure: 'mass', unit, units: ['kg', 'lb'] }) as const
+export const inVolume = (unit: Unit) => ({ as: 'quantity', measure: 'volume', unit, units: ['L', 'US gal', 'imp gal'] }) as const
+export const inTemperature = (unit: Unit) => ({ as: 'quantity', measure: 'temperature', unit, units: ['°C', '°F'] }) as const
+
+/** What is wrong, at which field. */
+export interface FieldProblem {
+  field: string
+  reason: string
+}
+
+/**
+ * The form of one kind of entry, the same for logging and for correcting: its fields, how they are filled, and the draft that
+ * they make. A new kind is one file here; `FORMS` asks for it.
+ */
+export interface EntryForm<T extends Fact['type']> {
+  type: T
+  /** What logging it is called, on a tab or a button. */
+  title: string
+  fields: (values: Values, context: FormContext) => readonly FieldSpec[]
+  blank: (context: FormContext) => Values
+  /** From an entry that is to be put right. */
+  from: (fact: EntryOf<T>, context: FormContext) => Values
+  draft: (values: Values, context: FormContext, before?: EntryOf<T>) => Draft<EntryOf<T>> | FieldProblem
+}
+
+export const isProblem = (made: object): made is FieldProblem => 'reason' in made && 'field' in made
+
+/** Items of a choice from a table of words. */
+export const choices = <K extends string>(words: Record<K, string>): { value: K, label: string }[] =>
+  (Object.entries(words) as [K, string][]).map(([value, label]) => ({ value, label }))
+
+export const text = (values: Values, key: string): string => String(values[key] ?? '').trim()
+export const number = (values: Values, key: string): number | undefined => (typeof values[key] === 'number' ? values[key] : undefined)
+/** What was left empty is not said. */
+export const orNone = (words: string): string | undefined => (words === '' ? undefined : words)
+export const lotOf = (context: FormContext): string => context.lot?.id ?? ''
+export const wanting = (field: string, reason: string): FieldProblem => ({ field, reason })

@@ -1,0 +1,116 @@
+<script setup lang="ts">
+import type { Entry, EntryOf, Fact } from '~~/core/ledger'
+import type { MaterialCard } from '~~/core/materials'
+import { MATERIAL_KIND } from '~/wording/materials'
+
+/** Cards of one's own, from the packets: what they say, and what they leave open. */
+const cellar = useCellarStore()
+const logged = useLogged()
+const strike = useStrike()
+const f = useFormat()
+const opened = ref<string>()
+
+const made = computed(() => cellar.facts.flatMap(({ fact, struck }) => (fact.type === 'card-made' && !struck ? [fact] : [])))
+const cardOf = (fact: EntryOf<'card-made'>) => cellar.state.cards.get(fact.cardId)
+/** What the card says, in a line; what the packet left open is said as such. */
+function says(card: MaterialCard): string {
+  const { culture, dose, limit, effect } = card
+  const parts = [
+    culture?.temperatureC &&
+      `works from ${f.temperature(culture.temperatureC.min).text} to ${f.words(f.temperature(culture.temperatureC.max))}`,
+    culture?.toleranceAbv !== undefined && `bears ${culture.toleranceAbv} % vol`,
+    culture?.nitrogenNeed && `${culture.nitrogenNeed} nitrogen need`,
+    effect.on === 'nitrogen' && `${effect.mgPerG} mg of nitrogen in a gram`,
+    effect.on === 'sugar' && `${Math.round(effect.sugarShare * 100)} % sugar`,
+    dose?.source === 'packet' && `${dose.min}${dose.max > dose.min ? ` to ${dose.max}` : ''} ${card.unit}/L`,
+    limit && `at most ${limit.perL} ${card.unit}/L`,
+    card.allergen && `allergen: ${card.allergen}`
+  ].filter((part) => typeof part === 'string')
+  return parts.length > 0 ? parts.join(', ') : 'nothing else said: the usual of its kind is taken'
+}
+const noted = ([entry]: Entry[]) => {
+  if (entry?.type === 'card-made') logged(`${entry.name} has a card`)
+}
+function corrected(fact: Fact) {
+  opened.value = undefined
+  logged(fact.type === 'card-made' ? `The card of ${fact.name} is corrected` : 'Corrected')
+}
+useHead({ title: 'Cards · Presk' })
+</script>
+
+<template>
+  <div>
+    <StoresTabs />
+    <div class="beside">
+      <section>
+        <h1>Your own cards</h1>
+        <p class="soft measure">
+          Yeasts, nutrients, cultures, fining agents, oak and sugars as your packets describe them. They are offered wherever such a thing
+          is chosen, and their figures are reckoned with. What a packet does not say may stay open; the packet always wins.
+        </p>
+        <UEmpty
+          v-if="made.length === 0"
+          icon="i-lucide-scroll-text"
+          title="No card yet"
+          description="Take a packet in hand and copy what it says."
+          class="mt-6"
+        />
+        <ul v-else class="mt-4">
+          <li v-for="fact in made" :key="fact.id">
+            <div class="head">
+              <span
+              ><b class="display">{{ fact.name }}</b
+              ><br /><span class="soft small"
+              >{{ MATERIAL_KIND[fact.kind] }}: {{ cardOf(fact) ? says(cardOf(fact)!) : ''
+              }}{{ fact.note ? `. ${fact.note}` : '' }}</span
+              ></span
+              >
+              <span class="flex">
+                <UButton
+                  variant="ghost"
+                  color="neutral"
+                  :aria-label="`Correct ${fact.name}`"
+                  @click="opened = opened === fact.id ? undefined : fact.id"
+                >Correct</UButton
+                >
+                <UButton
+                  variant="ghost"
+                  color="neutral"
+                  :aria-label="`Strike ${fact.name}`"
+                  @click="strike(fact.id, 'Card struck out', 'Struck out')"
+                >Strike</UButton
+                >
+              </span>
+            </div>
+            <div v-if="opened === fact.id" class="sheet p-4 my-2">
+              <EntryForm type="card-made" :fact="fact" send="Put it right" @done="corrected(fact)" @leave="opened = undefined" />
+            </div>
+          </li>
+        </ul>
+      </section>
+      <aside class="sheet p-5 grid gap-3.5">
+        <h2>From the packet</h2>
+        <EntryForm type="card-made" send="Keep the card" tall @done="noted" />
+      </aside>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.measure {
+  max-width: var(--measure);
+}
+li {
+  border-top: 1.5px solid var(--line);
+  padding: 10px 0;
+}
+.head {
+  display: flex;
+  justify-content: space-between;
+  gap: 16px;
+  align-items: center;
+}
+.head b {
+  font-size: 1.15rem;
+}
+</style>

@@ -1,0 +1,69 @@
+import { describe, expect, it } from 'vitest'
+import type { Action } from '~~/core/findings'
+import type { LotView } from '~~/core/ledger'
+import type { StageFinding } from '~~/core/stages'
+import { addressOf, sayFinding } from '.'
+
+const lot = { id: 'lot-words-1', style: 'red', ph: { value: 3.62 }, sg: { value: 1.0215 } } as LotView
+const format = {
+  temperature: (c: number) => ({ text: String(c), unit: '°C' }),
+  volume: (l: number) => ({ text: String(l), unit: 'L' }),
+  words: (s: { text: string, unit: string }) => `${s.text} ${s.unit}`,
+  material: (key: string) => key
+}
+
+describe('findings in words, and the way to act on them', () => {
+  it.each([
+    [{ code: 'measure-must', urgency: 'now', missing: ['sugar', 'ph', 'ta'] }, 'Measure sugar, pH and titratable acidity', /Every dose/],
+    [{ code: 'measure-must', urgency: 'now', missing: ['ph'] }, 'Measure pH', /Every dose/],
+    [{ code: 'sulphite-must', urgency: 'now' }, 'Sulphite the must', /by the expected juice/],
+    [{ code: 'correct-must', urgency: 'now', phase: 'plan' }, 'Correct the must', /outside its window/],
+    [{ code: 'correct-must', urgency: 'now', phase: 'measure-again' }, 'Measure again', /before the rest/],
+    [{ code: 'crush-step', urgency: 'now', step: 'settle' }, 'Leave it to settle', /24 to 72 hours/],
+    [{ code: 'clock', urgency: 'wait', step: 'settle', hoursLeft: 20.6 }, 'Settling: 21 h to go', /rack the clear juice/],
+    [{ code: 'wait-for-yeast', urgency: 'wait', hoursLeft: 6.2 }, 'Wait 7 h before yeast', /less than 12 hours ago/],
+    [{ code: 'pitch', urgency: 'now', hoursSince: 14 }, 'Ready for yeast', /has had its time/],
+    [{ code: 'pitch', urgency: 'now', hoursSince: 26 }, 'Ready for yeast', /invites spoilage/],
+    [{ code: 'read-ferment', urgency: 'now', daysSince: 2.2 }, 'Read gravity and temperature', /Last gravity 1\.02\d, 2 days ago/],
+    [{ code: 'read-ferment', urgency: 'wait', daysSince: 0.4 }, 'Fermenting, read today', /asks again tomorrow/],
+    [
+      { code: 'sulphite-low', urgency: 'soon', freeMgPerL: 18.4, targetFreeMgPerL: 33.1 },
+      'Bring the sulphite up',
+      /about 18 mg\/L; pH 3\.62 asks for 33/
+    ],
+    [{ code: 'measure-free', urgency: 'soon' }, 'Measure free SO₂', /Not known/],
+    [{ code: 'check-sulphite', urgency: 'soon', weeksSince: 6.4 }, 'Look at free SO₂', /6 weeks ago/],
+    [{ code: 'confirm-dryness', urgency: 'wait', hoursLeft: 20 }, 'Leave it, then read the gravity again', /no proof/],
+    [{ code: 'confirm-dryness', urgency: 'soon', hoursLeft: 0 }, 'Read the gravity once more', /two that agree/],
+    [{ code: 'start-malolactic', urgency: 'soon' }, 'Malolactic is planned: put the bacteria in', /No sulphite before it/],
+    [{ code: 'follow-malolactic', urgency: 'soon', weeksSince: 2.3, nearly: false }, 'Look at the malic acid', /2 weeks since/],
+    [{ code: 'follow-malolactic', urgency: 'wait', weeksSince: 0.3, nearly: true }, 'Malolactic is nearly through', /within the week/],
+    [{ code: 'stuck', sg: 1.021, hours: 60 }, 'It has stopped with sugar left', /1\.021 and no lower for 2 days/],
+    [{ code: 'left-alone', days: 200 }, 'Read the gravity: is it over?', /200 days ago/],
+    [{ code: 'ferments-by-itself', fell: 0.0065 }, 'Has it begun to ferment?', /0\.00[67]/],
+    [
+      { code: 'limit', limit: { code: 'material', material: 'ammonium phosphate', value: 1.05, limit: 1, unit: 'g/L', over: true } },
+      'Over its limit',
+      /Ammonium phosphate comes to 1\.05 g\/L, over the limit of 1/
+    ],
+    [
+      { code: 'ledger', problem: { code: 'sulphite-in-malolactic', entryId: 'e', lotId: 'l' } },
+      'The ledger contradicts itself',
+      /stir up the lees/
+    ]
+  ] as [StageFinding, string, RegExp][])('%j', (finding, title, reason) => {
+    const words = sayFinding(finding, lot, format)
+    expect(words.title).toBe(title)
+    expect(words.reason).toMatch(reason)
+  })
+  it.each<[Action, string]>([
+    [{ to: 'measure', lotId: 'a' }, '/bench/measure?lot=a'],
+    [{ to: 'sulphite', lotId: 'a' }, '/bench/sulphite?lot=a'],
+    [{ to: 'crush', lotId: 'a' }, '/crush/a'],
+    [{ to: 'yeast', lotId: 'a' }, '/crush/a/yeast'],
+    [{ to: 'lot', lotId: 'a', log: 'yeast' }, '/lots/a?log=yeast'],
+    [{ to: 'lot', lotId: 'a' }, '/lots/a'],
+    [{ to: 'supplies' }, '/stores/supplies'],
+    [{ to: 'cellar' }, '/cellar']
+  ])('%j leads to %s', (action, address) => expect(addressOf(action)).toBe(address))
+})

@@ -1,0 +1,45 @@
+import type { Action } from '~~/core/findings'
+import type { LotView } from '~~/core/ledger'
+import type { StageFinding, StageSays } from '~~/core/stages'
+import { EVERY } from './every'
+import { FERMENT } from './ferment'
+import { KEEPING } from './keeping'
+import { MALOLACTIC_SAYS } from './malolactic'
+import { MUST } from './must'
+import type { FindingWords, SayFormat, WordsFor } from './say'
+
+export type { FindingWords, SayFormat } from './say'
+
+/** All words of all stages: the compiler asks for each code. */
+const WORDS: WordsFor<StageSays> = { ...MUST, ...FERMENT, ...MALOLACTIC_SAYS, ...KEEPING, ...EVERY }
+
+/** A finding in words: what, why, and the label of the way to it. */
+export function sayFinding(finding: StageFinding, lot: LotView, f: SayFormat): FindingWords {
+  // The table is typed by its codes; that a finding meets the words of its own code is what the table says.
+  const say = WORDS[finding.code] as unknown as (finding: StageFinding, lot: LotView, f: SayFormat) => FindingWords
+  return say(finding, lot, f)
+}
+
+/** What is said of a lot that wants nothing. */
+export const REST: FindingWords = { title: 'Nothing to do', reason: 'Leave it alone and keep it topped up.' }
+export const OVER: FindingWords = { title: 'Nothing is held any more', reason: 'Its ledger stays.' }
+
+/** Where an action leads. */
+export function addressOf(action: Action): string {
+  switch (action.to) {
+    case 'measure':
+    case 'sulphite':
+    case 'correct':
+      return `/bench/${action.to}?lot=${action.lotId}`
+    case 'crush':
+      return `/crush/${action.lotId}`
+    case 'yeast':
+      return `/crush/${action.lotId}/yeast`
+    case 'lot':
+      return `/lots/${action.lotId}${action.log ? `?log=${action.log}` : ''}`
+    case 'supplies':
+      return '/stores/supplies'
+    case 'cellar':
+      return '/cellar'
+  }
+}

@@ -1,0 +1,28 @@
+import type { Finding } from '~~/core/findings'
+import type { LotView } from '~~/core/ledger'
+
+/** A finding in words. Where it leads is its action; what the button says stands here. */
+export interface FindingWords {
+  title: string
+  reason: string
+  action?: string
+}
+
+/** What findings need to show figures in the person's units. */
+export interface SayFormat {
+  temperature: (celsius: number) => { text: string, unit: string }
+  volume: (litres: number) => { text: string, unit: string }
+  words: (shown: { text: string, unit: string }) => string
+  material: (key: string) => string
+}
+
+/** A table of words over all codes of a stage: one that is missing does not compile. */
+export type WordsFor<Says extends { code: string }> = {
+  [Code in Says['code']]: (finding: Finding<Extract<Says, { code: Code }>>, lot: LotView, f: SayFormat) => FindingWords
+}
+
+export const list = (words: readonly string[]): string =>
+  words.length < 2 ? words.join('') : `${words.slice(0, -1).join(', ')} and ${words.at(-1)}`
+export const days = (n: number): string => (Math.floor(n) <= 1 ? 'a day' : `${Math.floor(n)} days`)
+export const weeks = (n: number): string => (Math.floor(n) <= 1 ? 'a week' : `${Math.floor(n)} weeks`)
+export const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1)

@@ -1,0 +1,44 @@
+import type { EntryOf, LotPlan } from '~~/core/ledger'
+
+type Words<K extends keyof LotPlan> = Record<Extract<LotPlan[K], string>, string>
+
+/** What a lot is to become: each choice in the words of the trade, with what the school gives up where it gives something up. */
+export const MALOLACTIC: Words<'malolactic'> = {
+  'after-pressing': 'after pressing',
+  'on-skins': 'on the skins, a week before pressing',
+  'with-yeast': 'with the yeast',
+  none: 'none',
+  blocked: 'none, and blocked on purpose'
+}
+export const FINISH: Words<'finish'> = { dry: 'dry', sweet: 'sweet' }
+export const SULPHITE_SCHOOL: Words<'sulphite'> = {
+  'by-ph': 'by pH',
+  tablets: 'flat tablets',
+  double: 'a double dose after the ferment',
+  minimal: 'as little as possible',
+  none: 'none; pasteurised'
+}
+export const YEAST_SCHOOL: Words<'yeast'> = {
+  rehydrate: 'rehydrated',
+  sprinkle: 'sprinkled dry',
+  starter: 'a starter, built up',
+  wild: 'wild'
+}
+export const NUTRIENT_SCHOOL: Words<'nutrient'> = { 'by-nitrogen': 'by nitrogen, in parts', 'at-pitch': 'all with the yeast', none: 'none' }
+export const PRESS_SCHOOL: Words<'press'> = { 'at-dryness': 'when dry', early: 'early, still sweet', extended: 'weeks after it is dry' }
+
+/** A plan as a sentence: only what it says. */
+export function sayPlan(plan: Partial<LotPlan> & Partial<Pick<EntryOf<'lot-planned'>, 'type'>>): string {
+  const parts = [
+    plan.malolactic && `malolactic ${MALOLACTIC[plan.malolactic]}`,
+    plan.cold !== undefined && (plan.cold ? 'a cold winter' : 'kept from the cold'),
+    plan.finish && `to be ${FINISH[plan.finish]}`,
+    plan.sparkling !== undefined && (plan.sparkling ? 'sparkling' : 'still'),
+    plan.oak !== undefined && (plan.oak ? 'with oak' : 'without oak'),
+    plan.sulphite && `sulphite ${SULPHITE_SCHOOL[plan.sulphite]}`,
+    plan.yeast && `yeast ${YEAST_SCHOOL[plan.yeast]}`,
+    plan.nutrient && `nutrient ${NUTRIENT_SCHOOL[plan.nutrient]}`,
+    plan.press && `pressed ${PRESS_SCHOOL[plan.press]}`
+  ].filter(Boolean)
+  return `Planned: ${parts.join('; ') || 'nothing said'}.`
+}

@@ -1,0 +1,4 @@
+import { expose } from 'comlink'
+import { LedgerEngine } from '~/data/ledger-engine'
+
+expose(new LedgerEngine())

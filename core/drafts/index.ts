@@ -1,0 +1,5 @@
+export { addition } from './addition'
+export { correction, fact } from './fact'
+export { inoculation } from './inoculation'
+export { reading, titration } from './reading'
+export { transfer } from './transfer'

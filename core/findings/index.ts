@@ -1,0 +1,3 @@
+export { URGENCIES, byUrgency } from './finding'
+export type { Action, Finding, Urgency } from './finding'
+export { isEnded } from './ended'

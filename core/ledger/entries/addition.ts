@@ -1,0 +1,171 @@
+import type { AcidChange } from '../../acids'
+import type { MaterialCard } from '../../materials'
+import { cardOf } from '../../materials'
+import type { EntryOf } from '../entry'
+import { changeAcids } from '../acid-track'
+import { NOTHING, abvOf, mixBalance, sgOf } from '../balance'
+import { isMust } from '../facets'
+import { freeSo2At } from '../free-so2'
+import { dilute } from '../liquid'
+import { malolacticOf } from '../plan'
+import type { Figure, LotState } from '../state'
+import { restsOn } from '../rests-on'
+import { type EntryKind, ofLot } from './kind'
+import { lotOf } from './lot-started'
+import { consume } from './stock'
+
+/** Spread of the bound share between musts and wines, as a part of the addition: common practice, no source. */
+const BOUND_SPREAD = 0.2
+/** How far the nitrogen on a nutrient's label can be trusted, as a part of it: common practice, no source. */
+const LABEL_SPREAD = 0.1
+/** What an estimated gravity is good for after an addition, SG. */
+const ESTIMATED_SG = 0.002
+
+/** The acid model knows changes up to these, g/L: more of one thing in one go is a slip of the pen. */
+const MOST_AT_ONCE = { acid: 20, carbonate: 10, sugar: 300 } as const
+
+export const addition: EntryKind<'addition'> = {
+  type: 'addition',
+  touches: (e) => ofLot(e, { materials: [e.material] }),
+  apply(folding, added) {
+    const lot = lotOf(folding, added)
+    if (!lot) return
+    consume(folding, added)
+    if ((added.so2Share ?? 0) > 0 && added.actual > 0 && ['under-way', 'nearly'].includes(malolacticOf(lot))) {
+      folding.problem({ code: 'sulphite-in-malolactic', entryId: added.id, lotId: lot.id })
+    }
+    takeAddition(lot, added, cardOf(added.material, folding.cellar.cards))
+  }
+}
+
+/** Takes an addition into a lot's state: what went in, not what was planned, by what its card says that it does. */
+function takeAddition(lot: LotState, addition: EntryOf<'addition'>, card: MaterialCard | undefined): void {
+  const total = lot.added.get(addition.material)
+  lot.added = new Map(lot.added).set(addition.material, {
+    actual: (total?.actual ?? 0) + addition.actual,
+    unit: addition.unit,
+    times: (total?.times ?? 0) + 1,
+    lastAt: addition.at
+  })
+  if (addition.actual === 0) return
+  lot.staged = stagedAfter(lot.staged, addition)
+  if (addition.so2Share !== undefined) foldSulphite(lot, addition, addition.so2Share)
+  if (!card || lot.volume.value <= 0) return
+  const { effect } = card
+  const gPerL = addition.actual / lot.volume.value
+  switch (effect.on) {
+    case 'acids': {
+      const change: AcidChange =
+        'acid' in effect
+          ? { kind: effect.acid, gPerL: Math.min(MOST_AT_ONCE.acid, gPerL) }
+          : { kind: effect.salt, gPerL: Math.min(MOST_AT_ONCE.carbonate, gPerL) }
+      return changeAcids(lot, change, addition.at, addition.id)
+    }
+    case 'volume':
+      return thin(lot, addition, addition.unit === 'L' ? addition.actual : addition.actual / 1000)
+    case 'sugar':
+      return sweeten(lot, addition, effect)
+    case 'nitrogen':
+      return feed(lot, addition, effect.mgPerG)
+    case 'sulphite':
+    case 'nothing':
+      return
+  }
+}
+
+/** Water thins everything: sugar, alcohol, acids and sulphite. */
+function thin(lot: LotState, addition: EntryOf<'addition'>, litres: number): void {
+  // The acid model takes at most as much water as there is wine at once; more goes in by steps.
+  let [left, there] = [litres, lot.volume.value]
+  while (left > 0) {
+    const part = Math.min(left, there)
+    changeAcids(lot, { kind: 'water', litresPerLitre: part / there }, addition.at, addition.id)
+    left -= part
+    there += part
+  }
+  dilute(lot, litres, addition)
+  if (lot.balance) lot.balance = mixBalance(lot.balance, NOTHING, 1 - litres / lot.volume.value)
+  renewGravity(lot, addition)
+}
+
+/** Sugar, honey or concentrate: its sugar, its own water and acid, and the room it takes up. */
+function sweeten(lot: LotState, addition: EntryOf<'addition'>, effect: Extract<MaterialCard['effect'], { on: 'sugar' }>): void {
+  const gPerL = addition.actual / lot.volume.value
+  changeAcids(lot, { kind: 'sugar', gPerL: Math.min(MOST_AT_ONCE.sugar, gPerL) }, addition.at, addition.id)
+  if (effect.acidShare)
+    changeAcids(lot, { kind: 'tartaric', gPerL: Math.min(MOST_AT_ONCE.acid, gPerL * effect.acidShare) }, addition.at, addition.id)
+  const litres = addition.actual * effect.litresPerG
+  dilute(lot, litres, addition)
+  if (lot.balance) {
+    const thinned = mixBalance(lot.balance, NOTHING, 1 - litres / lot.volume.value)
+    lot.balance = { ...thinned, extractGPerL: thinned.extractGPerL + (addition.actual * effect.sugarShare) / lot.volume.value }
+  }
+  renewGravity(lot, addition)
+}
+
+/** The first of several stages opens a plan, the last one closes it. */
+function stagedAfter(staged: LotState['staged'], addition: EntryOf<'addition'>): LotState['staged'] {
+  if (!addition.stage) return staged
+  const after = new Map(staged)
+  if (addition.stage.number < addition.stage.of)
+    after.set(addition.material, {
+      at: addition.at,
+      actual: addition.actual,
+      ...(addition.planned !== undefined && { planned: addition.planned })
+    })
+  else after.delete(addition.material)
+  return after
+}
+
+/** Nutrient by the nitrogen on its card; rehydration nutrient has none there, for it never feeds the must. */
+function feed(lot: LotState, addition: EntryOf<'addition'>, mgPerG: number): void {
+  const before = lot.nitrogenGiven
+  const given = (addition.actual * mgPerG) / lot.volume.value
+  lot.nitrogenGiven = {
+    value: (before?.value ?? 0) + given,
+    origin: 'estimated',
+    at: addition.at,
+    uncertainty: (before?.uncertainty ?? 0) + given * LABEL_SPREAD,
+    from: restsOn(before?.from, addition.id)
+  }
+}
+
+/** After water or sugar the gravity is an estimate; in a must it is also the new original one. */
+function renewGravity(lot: LotState, addition: EntryOf<'addition'>): void {
+  if (!lot.balance || !lot.sg) return
+  lot.sg = {
+    value: sgOf(lot.balance),
+    origin: 'estimated',
+    at: addition.at,
+    uncertainty: ESTIMATED_SG,
+    from: restsOn(lot.sg.from, addition.id)
+  }
+  if (isMust(lot)) lot.originalSg = lot.sg
+  else
+    lot.abv = {
+      value: abvOf(lot.balance),
+      origin: 'estimated',
+      at: addition.at,
+      uncertainty: 0.5,
+      from: restsOn(lot.abv?.from, addition.id)
+    }
+}
+
+/** Between readings free SO₂ is an estimate: the last one plus the part of the addition that does not bind. */
+function foldSulphite(lot: LotState, addition: EntryOf<'addition'>, so2Share: number): void {
+  const addedMgPerL = (addition.actual * so2Share * 1000) / lot.volume.value
+  const estimate = (before: Figure | undefined, rise: number, spread: number): Figure => ({
+    value: (before?.value ?? 0) + rise,
+    origin: 'estimated',
+    at: addition.at,
+    uncertainty: Math.hypot(before?.uncertainty ?? 0, spread),
+    from: restsOn(before?.from, addition.id)
+  })
+  const standing = lot.freeSo2 && freeSo2At(lot.freeSo2, addition.at)
+  lot.pendingDose = lot.pendingDose
+    ? { ...lot.pendingDose, addedMgPerL: lot.pendingDose.addedMgPerL + addedMgPerL, at: addition.at }
+    : { addedMgPerL, freeBeforeMgPerL: standing?.value ?? 0, at: addition.at }
+  lot.freeSo2 = estimate(standing, addedMgPerL * (1 - lot.boundShare), addedMgPerL * BOUND_SPREAD)
+  lot.totalSo2 = estimate(lot.totalSo2, addedMgPerL, addedMgPerL * 0.05)
+  lot.lastSulphiteAt = addition.at
+}

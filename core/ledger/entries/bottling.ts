@@ -1,0 +1,47 @@
+import { isHeld } from '../facets'
+import { loseGiven } from '../liquid'
+import { restsOn } from '../rests-on'
+import { type EntryKind, ofLot } from './kind'
+import { lotOf } from './lot-started'
+import { emptyOut, leave } from './transfer'
+
+/** Wine left over after bottling that counts as lees and nothing more: this part of what was there, or a last cup. */
+const DREGS = { share: 0.05, litres: 0.05 } as const
+/** More may come out of a volume that was measured than was thought: the error of a scale on a vessel. */
+const MEASURED_ERROR = 0.03
+
+/**
+ * Wine goes out of its vessels into bottles, the smallest vessels first. A lot is over when nothing worth a bottle is left; more
+ * than there is cannot be bottled, within the error of its volume.
+ */
+export const bottling: EntryKind<'bottling'> = {
+  type: 'bottling',
+  touches: (e) => ofLot(e),
+  apply(folding, bottled) {
+    const lot = lotOf(folding, bottled)
+    if (!lot) return
+    const litres = bottled.bottles.reduce((sum, b) => sum + b.sizeMl * b.count, 0) / 1000
+    const held = lot.volume.value
+    const slack = lot.volume.origin === 'estimated' ? lot.volume.uncertainty : held * MEASURED_ERROR
+    if (litres > held + slack + DREGS.litres) {
+      folding.problem({ code: 'more-out-than-in', entryId: bottled.id, lotId: lot.id, outL: litres, heldL: held })
+      return
+    }
+    lot.bottles += bottled.bottles.reduce((sum, b) => sum + b.count, 0)
+    lot.bottledL += litres
+    if (held - litres <= Math.max(DREGS.litres, held * DREGS.share)) emptyOut(folding, lot)
+    else {
+      let toTake = litres
+      for (const [vesselId, inIt] of [...lot.contents].sort((a, b) => a[1] - b[1])) {
+        const taken = Math.min(inIt, toTake)
+        toTake -= taken
+        if (inIt - taken > DREGS.litres) lot.contents.set(vesselId, inIt - taken)
+        else leave(folding, lot, vesselId)
+      }
+    }
+    const value = [...lot.contents.values()].reduce((sum, inIt) => sum + inIt, 0)
+    if (held > 0) loseGiven(lot, value / held)
+    lot.volume = { ...lot.volume, value, at: bottled.at, from: restsOn(lot.volume.from, bottled.id) }
+    if (!isHeld(lot)) lot.volume = { ...lot.volume, origin: 'measured', uncertainty: 0 }
+  }
+}

@@ -1,0 +1,26 @@
+import { isMust } from '../facets'
+import { freeSo2Consumed } from '../free-so2'
+import { type EntryKind, ofLot } from './kind'
+import { lotOf } from './lot-started'
+import { consume } from './stock'
+
+/** Yeast begins the ferment and uses up what sulphite is free; bacteria begin malolactic. */
+export const inoculation: EntryKind<'inoculation'> = {
+  type: 'inoculation',
+  touches: (e) => ofLot(e, { materials: [e.cardKey ?? e.organism] }),
+  apply(folding, pitched) {
+    const lot = lotOf(folding, pitched)
+    if (!lot) return
+    consume(folding, pitched)
+    if (pitched.organism === 'bacteria') {
+      lot.bacteriaAt ??= pitched.at
+      return
+    }
+    lot.staged = new Map()
+    lot.inoculatedAt ??= pitched.at
+    lot.yeast = { name: pitched.culture, ...(pitched.cardKey && { cardKey: pitched.cardKey }) }
+    if (!isMust(lot)) return
+    lot.alcoholic = 'active'
+    freeSo2Consumed(lot, pitched.at, pitched.id)
+  }
+}

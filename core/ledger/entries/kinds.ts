@@ -1,0 +1,52 @@
+import type { Fact } from '../entry'
+import type { Folding } from '../fold/folding'
+import { addition } from './addition'
+import { arrivalExpected } from './arrival-expected'
+import { blockAdded, blockNoted, blockSampled } from './block'
+import { bottling } from './bottling'
+import { cardMade } from './card-made'
+import { inoculation } from './inoculation'
+import { instrumentAdded, instrumentChecked } from './instrument'
+import type { EntryKind, Touched } from './kind'
+import { lotAmended } from './lot-amended'
+import { lotPlanned } from './lot-planned'
+import { lotStarted } from './lot-started'
+import { observation } from './observation'
+import { operation } from './operation'
+import { reading } from './reading'
+import { supplyCounted, supplyStocked } from './stock'
+import { taskEnded } from './task-ended'
+import { transfer } from './transfer'
+import { vesselAdded, vesselCared } from './vessel'
+
+/** Every kind of entry. One that is missing does not compile. */
+export const ENTRY_KINDS: { [T in Fact['type']]: EntryKind<T> } = {
+  'lot-started': lotStarted,
+  'lot-planned': lotPlanned,
+  'lot-amended': lotAmended,
+  reading: reading,
+  addition: addition,
+  inoculation: inoculation,
+  operation: operation,
+  observation: observation,
+  'task-ended': taskEnded,
+  'vessel-added': vesselAdded,
+  'vessel-cared': vesselCared,
+  transfer: transfer,
+  bottling: bottling,
+  'instrument-added': instrumentAdded,
+  'instrument-checked': instrumentChecked,
+  'arrival-expected': arrivalExpected,
+  'block-added': blockAdded,
+  'block-sampled': blockSampled,
+  'block-noted': blockNoted,
+  'supply-stocked': supplyStocked,
+  'supply-counted': supplyCounted,
+  'card-made': cardMade
+}
+
+/** The map is typed by its keys; that a fact meets the kind of its own type is what the map says. */
+const kindOf = (fact: Fact): EntryKind<Fact['type']> => ENTRY_KINDS[fact.type] as unknown as EntryKind<Fact['type']>
+
+export const applyFact = (folding: Folding, fact: Fact): void => kindOf(fact).apply(folding, fact)
+export const touchedBy = (fact: Fact): Touched => kindOf(fact).touches(fact)

@@ -1,0 +1,27 @@
+import { restsOn } from '../rests-on'
+import { type EntryKind, ofLot } from './kind'
+import { lotOf } from './lot-started'
+import { emptyOut } from './transfer'
+
+/** A new name, where the ferment really stands, or the end of a lot that was poured away. */
+export const lotAmended: EntryKind<'lot-amended'> = {
+  type: 'lot-amended',
+  touches: (e) => ofLot(e),
+  apply(folding, amended) {
+    const lot = lotOf(folding, amended)
+    if (!lot) return
+    if (amended.name !== undefined) lot.name = amended.name
+    if (amended.alcoholic !== undefined) lot.alcoholic = amended.alcoholic
+    if (amended.ended) {
+      emptyOut(folding, lot)
+      lot.volume = {
+        ...lot.volume,
+        value: 0,
+        uncertainty: 0,
+        origin: 'measured',
+        at: amended.at,
+        from: restsOn(lot.volume.from, amended.id)
+      }
+    }
+  }
+}

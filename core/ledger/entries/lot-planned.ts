@@ -1,0 +1,26 @@
+import type { EntryOf } from '../entry'
+import type { LotPlan } from '../plan'
+import { type EntryKind, ofLot } from './kind'
+import { lotOf } from './lot-started'
+
+export const lotPlanned: EntryKind<'lot-planned'> = {
+  type: 'lot-planned',
+  touches: (e) => ofLot(e),
+  apply(folding, planned) {
+    const lot = lotOf(folding, planned)
+    if (lot) lot.planned = { ...lot.planned, ...saidOf(planned) }
+  }
+}
+
+/** What a plan says, without what every entry carries. */
+function saidOf({
+  id: _id,
+  device: _device,
+  at: _at,
+  written: _written,
+  type: _type,
+  lotId: _lot,
+  ...said
+}: EntryOf<'lot-planned'>): Partial<LotPlan> {
+  return Object.fromEntries(Object.entries(said).filter(([, value]) => value !== undefined))
+}

@@ -1,0 +1,29 @@
+import { z } from 'zod'
+import { common, id, positive, text } from './fields.schema'
+
+export const operationSchema = z.strictObject({
+  ...common,
+  type: z.literal('operation'),
+  lotId: id,
+  what: z.enum([
+    'punch-down',
+    'pump-over',
+    'stir',
+    'degas',
+    'chill',
+    'heat',
+    'oak-in',
+    'oak-out',
+    'filter',
+    'settle',
+    'cold-soak',
+    'sanitise',
+    'thaw',
+    'rehydrate'
+  ]),
+  note: text.optional(),
+  plan: z
+    .strictObject({ yeastG: positive, mustC: z.number().min(2).max(40) })
+    .optional()
+    .describe('of a rehydration: its times follow from these')
+})

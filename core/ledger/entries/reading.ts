@@ -1,0 +1,217 @@
+import { titrate } from '../../acids'
+import { correctHydrometer, sgFromBrix } from '../../hydrometry'
+import { QUANTITIES } from '../../quantities'
+import { learnSulphite } from '../../sulphite'
+import { LimitError, assertNever } from '../../units'
+import { anchorAcids, ofOneSample, takeMalic } from '../acid-track'
+import { abvOf, balanceOfMust, fermentedTo } from '../balance'
+import type { EntryOf, ReadingQuantity } from '../entry'
+import { isFermenting, isMust } from '../facets'
+import type { Folding } from '../fold/folding'
+import { freeSo2At, freeSo2Consumed } from '../free-so2'
+import { trueValue } from '../instrument-check'
+import { loseGiven } from '../liquid'
+import type { Figure, InstrumentState, LotState } from '../state'
+import { restsOn } from '../rests-on'
+import { type EntryKind, ofLot } from './kind'
+import { lotOf } from './lot-started'
+
+/** SG at or below which a ferment may be called dry, craft 3.7. */
+export const DRY_SG = 0.996
+/**
+ * A fall in SG from the first gravity, with no yeast in it, that shows that it ferments by itself; a smaller one is asked
+ * about, because a must that was stirred better the second time reads lower too. Common practice, no source.
+ */
+const BY_ITSELF = { sure: 0.012, asked: 0.005 } as const
+/** Days after an addition within which a free SO₂ reading still tells of its binding. */
+const DOSE_TELLS_DAYS = 14
+
+export const reading: EntryKind<'reading'> = {
+  type: 'reading',
+  touches: (e) => ofLot(e),
+  apply(folding, read) {
+    const lot = lotOf(folding, read)
+    if (lot) takeReading(folding, lot, read)
+  }
+}
+
+/** Takes a reading into a lot's state; what cannot be computed is reported and left out. */
+function takeReading(folding: Folding, lot: LotState, reading: EntryOf<'reading'>): void {
+  const instrument = reading.instrumentId ? folding.cellar.instruments.get(reading.instrumentId) : undefined
+  const value = trueValue(instrument, reading.value, reading.at)
+  const measured = (v: number, uncertainty: number): Figure => {
+    ;(lot.series[reading.quantity === 'brix' ? 'sg' : reading.quantity] ??= []).push({ at: reading.at, value: v, entryId: reading.id })
+    return { value: v, origin: 'measured', at: reading.at, uncertainty, from: [reading.id] }
+  }
+  try {
+    switch (reading.quantity) {
+      case 'sg':
+      case 'brix':
+        return foldGravity(folding, lot, reading, gravityOf(reading, value, instrument), measured)
+      case 'ph':
+        contradiction(folding, lot, reading, lot.ph, value, QUANTITIES.ph.spread)
+        lot.ph = measured(value, QUANTITIES.ph.spread)
+        return anchorAcids(lot, reading.at, reading.id)
+      case 'ta': {
+        const uncertainty = titrationUncertainty(reading)
+        contradiction(folding, lot, reading, lot.ta, value, uncertainty)
+        lot.ta = measured(value, uncertainty)
+        return anchorAcids(lot, reading.at, reading.id)
+      }
+      case 'temperature':
+        lot.temperature = measured(value, QUANTITIES.temperature.spread)
+        return
+      case 'freeSo2':
+        return foldFreeSo2(folding, lot, reading, value, measured)
+      case 'totalSo2':
+        lot.totalSo2 = measured(value, QUANTITIES.totalSo2.spread)
+        return
+      case 'volume':
+        return foldVolume(lot, value, measured(value, value * QUANTITIES.volume.spread))
+      case 'malic':
+        return takeMalic(lot, measured(value, QUANTITIES.malic.spread), reading.id)
+      case 'abv':
+        lot.abv = measured(value, QUANTITIES.abv.spread)
+        if (lot.balance) lot.balance = { ...lot.balance, ethanolGPerL: value * 7.8924 }
+        return
+      case 'yan':
+      case 'sugar':
+        lot.others[reading.quantity] = measured(value, QUANTITIES[reading.quantity].spread)
+        return
+      default:
+        return assertNever(reading.quantity)
+    }
+  }
+  catch (error) {
+    if (!(error instanceof LimitError)) throw error
+    folding.problem({ code: 'cannot-compute', entryId: reading.id, lotId: lot.id, argument: error.argument, value: error.value })
+  }
+}
+
+/** A reading that lies outside both bands is taken, because measured beats estimated, but not silently. */
+function contradiction(
+  folding: Folding,
+  lot: LotState,
+  reading: EntryOf<'reading'>,
+  estimate: Figure | undefined,
+  measured: number,
+  uncertainty: number,
+  quantity: ReadingQuantity = reading.quantity
+): void {
+  // What another reading of the same sample led to expect is no second opinion.
+  if (estimate?.origin !== 'estimated' || ofOneSample(estimate.at, reading.at)) return
+  const band = estimate.uncertainty + uncertainty
+  if (Math.abs(measured - estimate.value) > band)
+    folding.problem({ code: 'contradicts', entryId: reading.id, lotId: lot.id, quantity, measured, estimated: estimate.value, band })
+}
+
+function foldGravity(
+  folding: Folding,
+  lot: LotState,
+  reading: EntryOf<'reading'>,
+  sg: number,
+  measured: (v: number, u: number) => Figure
+): void {
+  const figure = measured(sg, QUANTITIES.sg.spread)
+  // Only a fall between two readings shows a ferment: after water or sugar the first gravity is an estimate, and may be wrong.
+  const fall = lot.originalSg?.origin === 'measured' ? lot.originalSg.value - sg : 0
+  const fell = fall > BY_ITSELF.sure
+  if (isMust(lot) && fall > BY_ITSELF.asked && !fell)
+    folding.problem({ code: 'ferments-by-itself', entryId: reading.id, lotId: lot.id, fell: fall })
+  const before = lot.sg
+  lot.sg = figure
+  if (isMust(lot) && !fell) {
+    if (before?.origin === 'estimated') contradiction(folding, lot, reading, before, sg, QUANTITIES.sg.spread, 'sg')
+    lot.originalSg = figure
+    // A must is measured again and again; only what ferments has a balance to keep.
+    lot.balance = { ...balanceOfMust(Math.max(0.99, sg)), ethanolGPerL: lot.balance?.ethanolGPerL ?? 0 }
+  }
+  else {
+    lot.originalSg ??= figure
+    const balance = lot.balance ?? balanceOfMust(Math.max(0.99, sg))
+    const fermented = fermentedTo(balance, sg)
+    const band = QUANTITIES.sg.spread + (before?.uncertainty ?? QUANTITIES.sg.spread)
+    if (fermented.riseSg > band)
+      folding.problem({
+        code: 'contradicts',
+        entryId: reading.id,
+        lotId: lot.id,
+        quantity: 'sg',
+        measured: sg,
+        estimated: sg - fermented.riseSg,
+        band
+      })
+    lot.balance = fermented.balance
+    if (isMust(lot)) {
+      lot.alcoholic = 'active'
+      freeSo2Consumed(lot, reading.at, reading.id)
+    }
+  }
+  if (lot.balance.ethanolGPerL > 0) {
+    lot.abv = {
+      value: abvOf(lot.balance),
+      origin: 'estimated',
+      at: reading.at,
+      uncertainty: 0.5,
+      from: restsOn(lot.originalSg.from, lot.abv?.from, reading.id)
+    }
+  }
+  // No must reads below water: what was never read before and is dry came here as a wine.
+  if ((isFermenting(lot) || isMust(lot)) && sg <= DRY_SG) lot.alcoholic = 'dry'
+}
+
+function foldFreeSo2(
+  folding: Folding,
+  lot: LotState,
+  reading: EntryOf<'reading'>,
+  value: number,
+  measured: (v: number, u: number) => Figure
+): void {
+  const dose = lot.pendingDose
+  if (dose && (Date.parse(reading.at) - Date.parse(dose.at)) / 86_400_000 <= DOSE_TELLS_DAYS && dose.addedMgPerL >= 1) {
+    lot.doses = [
+      ...lot.doses,
+      {
+        addedMgPerL: Math.min(300, dose.addedMgPerL),
+        freeBeforeMgPerL: Math.min(300, dose.freeBeforeMgPerL),
+        freeAfterMgPerL: Math.min(300, Math.max(0, value))
+      }
+    ]
+    lot.boundShare = learnSulphite(lot.doses, []).boundShare
+  }
+  lot.pendingDose = undefined
+  contradiction(folding, lot, reading, lot.freeSo2 && freeSo2At(lot.freeSo2, reading.at), value, QUANTITIES.freeSo2.spread)
+  lot.freeSo2 = measured(value, QUANTITIES.freeSo2.spread)
+}
+
+/**
+ * SG 20/20 of a gravity reading: a hydrometer (or a Brix hydrometer) is corrected for the sample's temperature, a
+ * refractometer compensates by itself or was brought to its temperature.
+ */
+export function gravityOf(reading: EntryOf<'reading'>, value = reading.value, instrument?: InstrumentState): number {
+  const scale = reading.quantity === 'brix' ? 'brix' : 'sg'
+  if (reading.sampleC === undefined || instrument?.kind === 'refractometer') return scale === 'sg' ? value : sgFromBrix(value)
+  return correctHydrometer(value, scale, reading.sampleC, reading.calibrationC ?? instrument?.calibrationC ?? 20).sg
+}
+
+function titrationUncertainty(reading: EntryOf<'reading'>): number {
+  const t = reading.titration
+  return t ? Math.max(0.1, titrate(t.sampleMl, t.titrantMl, t.normality, t.stepMl ?? 0.1).uncertaintyGPerL) : QUANTITIES.ta.spread
+}
+
+/** A measured volume scales what the vessels hold, so that the parts still add up to the whole. */
+function foldVolume(lot: LotState, volumeL: number, figure: Figure): void {
+  const before = lot.volume.value
+  // What was dosed on an expected volume is now known to stand in more or less of it; wine that was lost took its share along.
+  if (lot.volume.origin === 'estimated') {
+    for (const key of ['freeSo2', 'totalSo2', 'nitrogenGiven'] as const) {
+      const dosed = lot[key]
+      if (dosed?.origin === 'estimated')
+        lot[key] = { ...dosed, value: (dosed.value * before) / volumeL, from: restsOn(dosed.from, figure.from.at(-1)) }
+    }
+  }
+  else loseGiven(lot, before > 0 ? volumeL / before : 1)
+  if (lot.contents.size === 0) lot.contents.set('', volumeL)
+  else for (const [vesselId, litres] of lot.contents) lot.contents.set(vesselId, (litres * volumeL) / before)
+  lot.volume = figure
+}

@@ -1,0 +1,92 @@
+import type { EntryOf } from '../entry'
+import { HELD_L, isHeld } from '../facets'
+import type { Folding } from '../fold/folding'
+import { mixInto, moveGiven } from '../liquid'
+import type { LotState, VesselState } from '../state'
+import { restsOn } from '../rests-on'
+import { type EntryKind, NOTHING_TOUCHED } from './kind'
+
+/**
+ * Moves wine between vessels and lots. A move that cannot be (more out than is in, another lot in the vessel) is reported
+ * and left out, so that the volumes stay sound. A volume that was only expected gives way to what was really moved.
+ */
+export const transfer: EntryKind<'transfer'> = {
+  type: 'transfer',
+  touches: (e) => ({
+    ...NOTHING_TOUCHED,
+    lots: [e.from.lotId, e.to.lotId],
+    vessels: [e.from.vesselId, e.to.vesselId].filter((v) => v !== undefined)
+  }),
+  apply(folding, move) {
+    const [from, to] = [folding.lot(move.from.lotId), folding.lot(move.to.lotId)]
+    if (!from || !to) {
+      folding.problem({ code: 'unknown-lot', entryId: move.id, lotId: from ? move.to.lotId : move.from.lotId })
+      return
+    }
+    const target = move.to.vesselId ?? ''
+    const vessel = target === '' ? undefined : folding.vessel(target)
+    if (target !== '' && !vessel) {
+      folding.problem({ code: 'unknown-vessel', entryId: move.id, vesselId: target })
+      return
+    }
+    if (vessel?.lotId && vessel.lotId !== to.id) {
+      folding.problem({ code: 'vessel-taken', entryId: move.id, vesselId: vessel.id, byLotId: vessel.lotId })
+      return
+    }
+    if (!thereIsEnough(folding, from, move)) return
+    const held = from.volume.value
+    moveGiven(from, to, move.outL, move.inL, held)
+    take(folding, from, move.from.vesselId ?? '', move.outL)
+    if (from !== to && move.inL > 0) mixInto(to, from, move.inL, move.at, move.id)
+    to.contents.set(target, (to.contents.get(target) ?? 0) + move.inL)
+    if (vessel) fill(vessel, to.id)
+    for (const lot of new Set([from, to])) {
+      lot.lastAt = move.at
+      const value = [...lot.contents.values()].reduce((sum, litres) => sum + litres, 0)
+      lot.volume = { ...lot.volume, value, at: move.at, from: restsOn(lot.volume.from, move.id) }
+    }
+    // What was poured out to the last drop was measured by it.
+    if (!isHeld(from)) from.volume = { ...from.volume, origin: 'measured', uncertainty: 0 }
+  }
+}
+
+/** More than was *expected* is taken: the expectation was wrong. More than was measured is not. */
+function thereIsEnough(folding: Folding, from: LotState, move: EntryOf<'transfer'>): boolean {
+  const source = move.from.vesselId ?? ''
+  const held = from.contents.get(source) ?? 0
+  if (move.outL <= held + HELD_L) return true
+  if (from.volume.origin === 'measured' || !from.contents.has(source)) {
+    folding.problem({ code: 'more-out-than-in', entryId: move.id, lotId: from.id, outL: move.outL, heldL: held })
+    return false
+  }
+  folding.problem({ code: 'expected-volume', entryId: move.id, lotId: from.id, outL: move.outL, heldL: held })
+  from.contents.set(source, move.outL)
+  from.volume = { ...from.volume, value: from.volume.value + move.outL - held }
+  return true
+}
+
+/** A vessel takes a lot in; clean and sanitised are over with that. */
+export function fill(vessel: VesselState, lotId: string): void {
+  vessel.lotId = lotId
+  vessel.used = true
+  delete vessel.cleanedAt
+  delete vessel.sanitisedAt
+}
+
+function take(folding: Folding, lot: LotState, vesselId: string, litres: number): void {
+  const left = (lot.contents.get(vesselId) ?? 0) - litres
+  if (left > HELD_L) lot.contents.set(vesselId, left)
+  else leave(folding, lot, vesselId)
+}
+
+/** The lot is not in this vessel any more. */
+export function leave(folding: Folding, lot: LotState, vesselId: string): void {
+  lot.contents.delete(vesselId)
+  const vessel = folding.vessel(vesselId)
+  if (vessel?.lotId === lot.id) delete vessel.lotId
+}
+
+/** Out of every vessel. */
+export function emptyOut(folding: Folding, lot: LotState): void {
+  for (const vesselId of [...lot.contents.keys()]) leave(folding, lot, vesselId)
+}

@@ -1,0 +1,24 @@
+import type { LotState } from './state'
+
+/** Where the yeast's work stands. What is stuck only time tells: see `lotAt`. */
+export const ALCOHOLIC = ['none', 'active', 'dry', 'stuck', 'stopped'] as const
+export type Alcoholic = (typeof ALCOHOLIC)[number]
+
+type Facets = Pick<LotState, 'alcoholic' | 'volume' | 'bottles'>
+
+/** Less than this is nothing any more: a cup in the lees, L. */
+export const HELD_L = 0.05
+
+export const isHeld = (lot: Pick<LotState, 'volume'>): boolean => lot.volume.value > HELD_L
+/** A lot is over when nothing is held. */
+export const isOver = (lot: Facets): boolean => !isHeld(lot)
+export const isMust = (lot: Pick<LotState, 'alcoholic'>): boolean => lot.alcoholic === 'none'
+export const isFermenting = (lot: Pick<LotState, 'alcoholic'>): boolean => lot.alcoholic === 'active' || lot.alcoholic === 'stuck'
+export const isWine = (lot: Pick<LotState, 'alcoholic'>): boolean => lot.alcoholic === 'dry' || lot.alcoholic === 'stopped'
+
+/** One word for where a lot stands, for a label; advice asks the facets themselves. */
+export type Standing = 'must' | 'fermenting' | 'wine' | 'bottled' | 'empty'
+export function standingOf(lot: Facets): Standing {
+  if (isOver(lot)) return lot.bottles > 0 ? 'bottled' : 'empty'
+  return isMust(lot) ? 'must' : isWine(lot) ? 'wine' : 'fermenting'
+}

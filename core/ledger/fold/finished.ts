@@ -1,0 +1,21 @@
+import type { CellarState } from '../state'
+
+/** Rounding of what people note: so much over the brim is none. */
+const BRIM = 1.001
+
+/** What each vessel holds at the end, and whether it can. */
+export function finished(cellar: CellarState): CellarState {
+  const vessels = new Map([...cellar.vessels].map(([id, vessel]) => [id, { ...vessel, litres: 0 }]))
+  const problems = [...cellar.problems]
+  for (const lot of cellar.lots.values()) {
+    for (const [vesselId, litres] of lot.contents) {
+      const vessel = vessels.get(vesselId)
+      if (!vessel) continue
+      vessel.litres = litres
+      if (litres > vessel.capacityL * BRIM) {
+        problems.push({ code: 'overfull', entryId: lot.volume.from.at(-1)!, vesselId, litres, capacityL: vessel.capacityL })
+      }
+    }
+  }
+  return { ...cellar, vessels, problems }
+}

@@ -1,0 +1,138 @@
+import { type StandingFact, inOrder, standing, standingFacts } from '../corrections'
+import type { Entry, EntryOf, Fact } from '../entry'
+import { applyFact } from '../entries/kinds'
+import { IMPOSSIBLE, isFact } from '../entries/kind'
+import type { CellarState, LedgerProblem } from '../state'
+import { affectedFrom } from './affected'
+import { finished } from './finished'
+import { Folding } from './folding'
+import { HEADER, headerOf } from './header'
+
+/** A state is kept after every so many facts, so that a late entry or a correction begins from the last one before it. */
+const EVERY = 300
+
+interface Checkpoint {
+  /** So many facts, struck ones included, are in it. */
+  count: number
+  cellar: CellarState
+}
+
+/** A ledger with what it tells. Nothing in it is changed in place: the history before an entry stays usable. */
+export interface History {
+  entries: readonly Entry[]
+  /** As they stand, in ledger order. */
+  facts: readonly StandingFact[]
+  cellar: CellarState
+  /** What is gathered before the rest, as it stands. */
+  header: CellarState
+  checkpoints: readonly Checkpoint[]
+  /** The state after the last fact, from which what only follows is folded on. */
+  tip: Checkpoint
+}
+
+/** The history of a ledger, folded from its beginning. Entries may come in any order, without duplicates. */
+export function historyOf(entries: readonly Entry[]): History {
+  const facts = standingFacts(entries)
+  return foldOn({ entries, facts, header: newHeader(facts), checkpoints: [] })
+}
+
+/**
+ * A history with more entries. What lies before the earliest fact that they change is not folded again.
+ * @param more new entries, in any order; corrections of what is known or comes with them
+ */
+export function extend(history: History, more: readonly Entry[]): History {
+  if (more.length === 0) return history
+  const entries = [...history.entries, ...more]
+  const changed = factsWith(history.facts, more)
+  if (!changed) return historyOf(entries)
+  const { facts, touched } = changed
+  const from = affectedFrom(history.facts, facts, touched)
+  const gathered = [...history.facts, ...facts].some(
+    (f) => touched.has(f.original.id) && (HEADER.has(f.fact.type) || f.fact.type === 'lot-started')
+  )
+  return foldOn(
+    { entries, facts, header: gathered ? newHeader(facts) : history.header, checkpoints: history.checkpoints },
+    from,
+    history.tip
+  )
+}
+
+/**
+ * A history with more entries, and why they cannot be written: problems that they bring and that were not there without them.
+ * Asking and committing are one fold.
+ */
+export function propose(history: History, more: readonly Entry[]): { history: History, refused: LedgerProblem[] } {
+  const next = extend(history, more)
+  const known = new Set(history.cellar.problems.map(keyOf))
+  return { history: next, refused: next.cellar.problems.filter((p) => IMPOSSIBLE.has(p.code) && !known.has(keyOf(p))) }
+}
+
+const keyOf = (problem: LedgerProblem): string => `${problem.code}:${problem.entryId}`
+
+/**
+ * Facts with more entries in their places, and the ids of those that are new or changed; undefined where that must be sorted out from
+ * scratch.
+ */
+function factsWith(before: readonly StandingFact[], more: readonly Entry[]): { facts: StandingFact[], touched: Set<string> } | undefined {
+  const facts = [...before]
+  const touched = new Set<string>()
+  const insert = (standingFact: StandingFact) => facts.splice(place(facts, standingFact.fact), 0, standingFact)
+  for (const fact of more.filter(isFact)) {
+    touched.add(fact.id)
+    insert(standing(fact, []))
+  }
+  for (const correction of more.filter((e): e is EntryOf<'correction'> => !isFact(e))) {
+    const index = facts.findIndex((f) => f.original.id === correction.targetId)
+    const target = facts[index]
+    if (!target) return undefined
+    touched.add(target.original.id)
+    facts.splice(index, 1)
+    insert(standing(target.original, [...target.corrections, correction]))
+  }
+  return { facts, touched }
+}
+
+/** Where a fact belongs, by halving: after all that are before it. */
+function place(facts: readonly StandingFact[], fact: Fact): number {
+  let [low, high] = [0, facts.length]
+  while (low < high) {
+    const middle = (low + high) >> 1
+    if (inOrder(facts[middle]!.fact, fact) < 0) low = middle + 1
+    else high = middle
+  }
+  return low
+}
+
+const newHeader = (facts: readonly StandingFact[]): CellarState => headerOf(facts.filter((f) => !f.struck).map((f) => f.fact))
+
+/** Folds on from the last state kept before a fact. */
+function foldOn({ entries, facts, header, checkpoints: known }: Omit<History, 'cellar' | 'tip'>, from = 0, tip?: Checkpoint): History {
+  const checkpoints = known.filter((c) => c.count <= from)
+  const start = tip && tip.count <= from ? tip : (checkpoints.at(-1) ?? { count: 0, cellar: header })
+  let folding = new Folding(withHeader(start.cellar, header))
+  for (let i = start.count; i < facts.length; i++) {
+    const { fact, struck } = facts[i]!
+    if (!struck) applyFact(folding, fact)
+    if ((i + 1) % EVERY === 0) {
+      checkpoints.push({ count: i + 1, cellar: folding.cellar })
+      folding = new Folding(folding.cellar)
+    }
+  }
+  return { entries, facts, cellar: finished(folding.cellar), header, checkpoints, tip: { count: facts.length, cellar: folding.cellar } }
+}
+
+/** A state as kept, with what is gathered first as it stands now. */
+function withHeader(cellar: CellarState, header: CellarState): CellarState {
+  const vessels = new Map(cellar.vessels)
+  for (const [id, { name, kind, capacityL, material }] of header.vessels) {
+    vessels.set(id, {
+      ...(cellar.vessels.get(id) ?? { id, litres: 0 }),
+      name,
+      kind,
+      capacityL,
+      ...(material !== undefined && { material })
+    })
+  }
+  for (const id of cellar.vessels.keys()) if (!header.vessels.has(id)) vessels.delete(id)
+  return { ...cellar, vessels, instruments: header.instruments, cards: header.cards, starts: header.starts }
+}

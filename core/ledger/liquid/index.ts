@@ -1,0 +1,4 @@
+export { dilute } from './dilute'
+export { loseGiven, moveGiven } from './given'
+export { mixInto } from './mix'
+export { SOLUTES } from './solutes'

@@ -1,0 +1,48 @@
+import type { ReadingQuantity } from '../entry'
+import type { Figure, LotState } from '../state'
+
+/** A figure that says how much of something is dissolved in a litre: water thins it, a blend mixes it by volume. */
+export interface Solute {
+  name: string
+  get: (lot: LotState) => Figure | undefined
+  set: (lot: LotState, figure: Figure | undefined) => void
+  /** What a lot holds of which nothing is noted: none of it (nutrient that nobody gave), or nobody knows. */
+  unnoted: 'none' | 'unknown'
+}
+
+function ofLot(name: 'freeSo2' | 'totalSo2' | 'nitrogenGiven', unnoted: Solute['unnoted']): Solute {
+  return {
+    name,
+    unnoted,
+    get: (lot) => lot[name],
+    set(lot, figure) {
+      if (figure) lot[name] = figure
+      else Reflect.deleteProperty(lot, name)
+    }
+  }
+}
+
+function ofReading(name: Extract<ReadingQuantity, 'malic' | 'yan' | 'sugar'>): Solute {
+  return {
+    name,
+    unnoted: 'unknown',
+    get: (lot) => lot.others[name],
+    set(lot, figure) {
+      const { [name]: _old, ...rest } = lot.others
+      lot.others = figure ? { ...rest, [name]: figure } : rest
+    }
+  }
+}
+
+/**
+ * Everything dissolved that is carried as a figure of its own. Sugar and alcohol have their mass balance, the acids their
+ * composition, each with a law of its own beside this one; nothing else may thin or mix on its own account.
+ */
+export const SOLUTES: readonly Solute[] = [
+  ofLot('freeSo2', 'unknown'),
+  ofLot('totalSo2', 'unknown'),
+  ofLot('nitrogenGiven', 'none'),
+  ofReading('malic'),
+  ofReading('yan'),
+  ofReading('sugar')
+]

@@ -1,0 +1,47 @@
+import type { EntryOf, Stream, Style } from './entry'
+import { isWine } from './facets'
+import type { LotState } from './state'
+
+/** What a lot is to become, and by which schools (craft 5). */
+type Said = Omit<EntryOf<'lot-planned'>, 'id' | 'device' | 'at' | 'written' | 'type' | 'lotId'>
+export type LotPlan = { [K in keyof Said]-?: Exclude<Said[K], undefined> }
+
+/**
+ * The usual for a stream and style, which holds until somebody says otherwise: common practice (craft 3.9, 5). Kits have no
+ * malolactic: they are acid-adjusted and often sulphited.
+ */
+export function usualPlan(style: Style, stream: Stream): LotPlan {
+  const concentrate = stream === 'kit'
+  return {
+    malolactic: style === 'red' && !concentrate ? 'after-pressing' : 'none',
+    cold: !concentrate,
+    finish: 'dry',
+    sparkling: false,
+    oak: false,
+    sulphite: 'by-ph',
+    yeast: concentrate ? 'sprinkle' : 'rehydrate',
+    nutrient: concentrate ? 'none' : 'by-nitrogen',
+    press: 'at-dryness'
+  }
+}
+
+/** A lot's plan: what was said of it, and the usual for the rest. */
+export const planOf = (lot: Pick<LotState, 'style' | 'stream' | 'planned'>): LotPlan => ({
+  ...usualPlan(lot.style, lot.stream),
+  ...lot.planned
+})
+
+/** Malic acid at or below which malolactic is over, and nearly over, g/L (craft 3.9, common practice). */
+export const MALIC_END = { complete: 0.1, nearly: 0.3 } as const
+
+export type Malolactic = 'not-wanted' | 'to-come' | 'under-way' | 'nearly' | 'done'
+
+/** Where a wine's malolactic stands, by what was read and what is planned. */
+export function malolacticOf(lot: LotState): Malolactic {
+  const malic = lot.others.malic
+  const fermented = isWine(lot) || lot.bacteriaAt !== undefined
+  if (malic && fermented && malic.value <= MALIC_END.complete) return 'done'
+  if (lot.bacteriaAt !== undefined) return malic && malic.at > lot.bacteriaAt && malic.value <= MALIC_END.nearly ? 'nearly' : 'under-way'
+  const { malolactic } = planOf(lot)
+  return malolactic === 'none' || malolactic === 'blocked' ? 'not-wanted' : 'to-come'
+}

@@ -1,0 +1,2 @@
+export { lotAt } from './lot-at'
+export type { LotView } from './lot-at'

@@ -1,0 +1,50 @@
+import { isFermenting, standingOf, type Standing } from '../facets'
+import { freeSo2At } from '../free-so2'
+import { type LotPlan, type Malolactic, malolacticOf, planOf } from '../plan'
+import type { LotState } from '../state'
+
+/** A lot as it is now: what decays has decayed, and what time alone tells is told. The only form that stages and pages see. */
+export interface LotView extends LotState {
+  /** The instant it is seen at, ISO UTC. */
+  asOf: string
+  /** One word for labels. */
+  standing: Standing
+  plan: LotPlan
+  malolactic: Malolactic
+}
+
+/** No fall over so long says stuck, while sugar remains (craft 3.7, common practice). */
+const STUCK = { hours: 48, fallSg: 0.0015, sugarAboveSg: 1 } as const
+/** A ferment that nobody has looked at for so long is over, one way or another; it is asked about as a wine. Common practice. */
+const LEFT_ALONE_DAYS = 45
+const HOUR = 3_600_000
+
+const seen = new WeakMap<LotState, LotView>()
+
+/**
+ * A lot at an instant.
+ * @param lot as folded
+ * @param now ISO UTC, at or after the lot's last entry
+ */
+export function lotAt(lot: LotState, now: string): LotView {
+  const known = seen.get(lot)
+  if (known?.asOf === now) return known
+  const free = lot.freeSo2 && freeSo2At(lot.freeSo2, now)
+  const current: LotState = { ...lot, alcoholic: alcoholicAt(lot, now), ...(free && { freeSo2: free }) }
+  const view: LotView = { ...current, asOf: now, standing: standingOf(current), plan: planOf(current), malolactic: malolacticOf(current) }
+  seen.set(lot, view)
+  return view
+}
+
+/** Stuck, or left so long that it is over: what no entry says and time tells. */
+function alcoholicAt(lot: LotState, now: string): LotState['alcoholic'] {
+  if (!isFermenting(lot)) return lot.alcoholic
+  const last = lot.series.sg?.at(-1)
+  const quietSince = last?.at ?? lot.inoculatedAt ?? lot.lastAt
+  if (Date.parse(now) - Date.parse(quietSince) > LEFT_ALONE_DAYS * 24 * HOUR) return 'stopped'
+  if (!last || last.value <= STUCK.sugarAboveSg) return lot.alcoholic
+  const earlier = lot.series.sg!.findLast((p) => Date.parse(last.at) - Date.parse(p.at) >= STUCK.hours * HOUR)
+  const since = lot.inoculatedAt
+  const begun = since === undefined || (earlier !== undefined && earlier.at > since)
+  return earlier && begun && earlier.value - last.value < STUCK.fallSg ? 'stuck' : lot.alcoholic
+}

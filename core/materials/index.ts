@@ -1,0 +1,6 @@
+export { MATERIAL_KINDS } from './card'
+export type { Allergen, Avoids, Culture, Dose, Effect, MaterialCard, MaterialCaution, MaterialKind } from './card'
+export { MATERIALS, MATERIAL_KEYS } from './register'
+export type { MaterialKey } from './register'
+export { cardOf, cardTyped, cardsOf, hoursApart, materialKey } from './look-up'
+export type { OwnCards } from './look-up'

@@ -1,0 +1,45 @@
+import type { Finding } from '../../findings'
+import type { LedgerProblem } from '../../ledger'
+import type { Stage } from '../stage'
+import { type LimitNear, limitsNear } from './limits'
+
+export type EverySays = { code: 'ledger', problem: LedgerProblem } | { code: 'limit', limit: LimitNear }
+
+/** Said by a stage of its own, with what to do about it. */
+const ELSEWHERE = new Set<LedgerProblem['code']>(['ferments-by-itself'])
+
+/** What holds for a lot wherever it stands: its ledger contradicts itself, or what went in has come near a limit. */
+export const everyStage: Stage<EverySays> = {
+  code: 'every',
+  appliesTo: () => true,
+  tasks: () => [],
+  findings(lot, cellar): Finding<EverySays>[] {
+    const own = cellar.problems.filter((p) => 'lotId' in p && p.lotId === lot.id && !ELSEWHERE.has(p.code))
+    return [
+      ...own.map(
+        (problem): Finding<EverySays> => ({
+          code: 'ledger',
+          problem,
+          key: `ledger:${problem.code}:${problem.entryId}`,
+          urgency: problem.code === 'sulphite-in-malolactic' ? 'stop' : 'note',
+          task: false,
+          lotId: lot.id,
+          evidence: [problem.entryId],
+          action: { to: 'lot', lotId: lot.id }
+        })
+      ),
+      ...limitsNear(lot).map(
+        (limit): Finding<EverySays> => ({
+          code: 'limit',
+          limit,
+          key: `limit:${limit.code}:${limit.material}:${limit.over}`,
+          urgency: limit.over ? 'stop' : 'note',
+          task: false,
+          lotId: lot.id,
+          evidence: limit.code === 'total-so2' ? (lot.totalSo2?.from ?? []) : [],
+          action: { to: 'lot', lotId: lot.id }
+        })
+      )
+    ]
+  }
+}

@@ -1,0 +1,2 @@
+export { fermentStage } from './ferment-stage'
+export type { FermentSays } from './ferment-stage'

@@ -1,0 +1,2 @@
+export { reasonsForBlock } from './reasons'
+export type { HarvestReason } from './reasons'

@@ -1,0 +1,61 @@
+import { type Finding, byUrgency, isEnded } from '../findings'
+import type { LotView } from '../ledger'
+import { type EverySays, everyStage } from './every'
+import { type FermentSays, fermentStage } from './ferment'
+import { type KeepingSays, keepingStage } from './keeping'
+import { type MalolacticSays, malolacticStage } from './malolactic'
+import { type MustSays, mustStage } from './must'
+import type { CellarView, Stage } from './stage'
+
+export type { CellarView, Stage } from './stage'
+export {
+  correctionOf,
+  courseOfLot,
+  crushSteps,
+  enzymeFor,
+  finderReadings,
+  judgeLot,
+  judgeMust,
+  leftOutTask,
+  packetTask,
+  rememberCorrection
+} from './must'
+export type { CorrectPhase, CrushStatus, CrushStep, CrushStepCode, Judgement } from './must'
+export { limitsNear } from './every'
+export type { LimitNear } from './every'
+export { reasonsForBlock } from './harvest'
+export type { HarvestReason } from './harvest'
+
+export type { EverySays, FermentSays, KeepingSays, MalolacticSays, MustSays }
+
+/** Everything that any stage can say. */
+export type StageSays = MustSays | FermentSays | MalolacticSays | KeepingSays | EverySays
+export type StageFinding = Finding<StageSays>
+
+/** In the order of the work. A new stage is one more line. */
+export const STAGES: readonly Stage<StageSays>[] = [
+  mustStage,
+  fermentStage,
+  malolacticStage,
+  keepingStage,
+  everyStage
+] as unknown as readonly Stage<StageSays>[]
+
+/**
+ * What is to be done with a lot, most pressing first; the first is its next move. What somebody put off, moved or left is not
+ * among them. Where the first stage that has something for it waits for a proof, the later ones keep still.
+ */
+export function tasksOf(lot: LotView, cellar: CellarView, now: string): StageFinding[] {
+  for (const stage of STAGES) {
+    const tasks = stage.appliesTo(lot) ? stage.tasks(lot, cellar, now) : []
+    if (tasks.length > 0) return tasks.filter((t) => !isEnded(t, lot.endedTasks, now)).sort(byUrgency)
+  }
+  return []
+}
+
+/** What is worth knowing of a lot, most pressing first; what was seen and left as it is does not come back. */
+export function findingsOf(lot: LotView, cellar: CellarView, now: string): StageFinding[] {
+  return STAGES.flatMap((stage) => (stage.appliesTo(lot) ? stage.findings(lot, cellar, now) : []))
+    .filter((f) => !isEnded(f, lot.endedTasks, now))
+    .sort(byUrgency)
+}

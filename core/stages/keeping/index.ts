@@ -1,0 +1,2 @@
+export { keepingStage } from './keeping-stage'
+export type { KeepingSays } from './keeping-stage'

@@ -1,0 +1,2 @@
+export { malolacticStage } from './malolactic-stage'
+export type { MalolacticSays } from './malolactic-stage'

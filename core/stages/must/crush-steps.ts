@@ -1,0 +1,225 @@
+import { type LotState, isMust } from '../../ledger'
+import { type ClockReading, clockAt, enzymeAdvice, kitWater } from '../../must'
+import { correctionOf } from './correction-of-lot'
+
+/** What is done to a must between its arrival and its yeast, in the order of the work (craft 3.3 to 3.6). */
+export type CrushStepCode =
+  | 'thaw'
+  | 'first-sulphite'
+  | 'true-volume'
+  | 'settle'
+  | 'cold-soak'
+  | 'enzyme'
+  | 'measure'
+  | 'water-kit'
+  | 'packets'
+  | 'correct'
+  | 'pitch'
+
+export type CrushStatus =
+  | 'done'
+  | 'left-out'
+  /** It is this step's turn. */
+  | 'now'
+  /** Begun, and its time is not up. */
+  | 'running'
+  /** Cannot be done yet. */
+  | 'waiting'
+  | 'later'
+  /** Can be done, and need not. */
+  | 'optional'
+
+export type CorrectPhase = 'plan' | 'measure-again' | 'finish'
+
+export interface CrushStep {
+  code: CrushStepCode
+  status: CrushStatus
+  /** When it was done or begun, ISO UTC. */
+  at?: string
+  /** Of a clock. */
+  opensAt?: string
+  closesAt?: string
+  over?: boolean
+  /** What a measurement lacks. */
+  missing?: ('sugar' | 'ph' | 'ta')[]
+  phase?: CorrectPhase
+  /** Holds nothing up. */
+  optional?: boolean
+}
+
+interface Plan {
+  code: CrushStepCode
+  optional?: boolean
+}
+
+/** Steps by stream and style. Fruit gets sulphite at once; pails thaw first; whites settle; a kit is watered and follows its packets. */
+function planOf(lot: LotState): Plan[] {
+  const red = lot.style === 'red'
+  const sulphite = { code: 'first-sulphite' } as const
+  const end: Plan[] = [{ code: 'measure' }, { code: 'correct' }, { code: 'pitch' }]
+  switch (lot.stream) {
+    case 'fresh':
+      return [
+        sulphite,
+        ...(red
+          ? ([
+              { code: 'enzyme', optional: true },
+              { code: 'cold-soak', optional: true }
+            ] as Plan[])
+          : ([{ code: 'settle' }, { code: 'enzyme' }] as Plan[])),
+        { code: 'true-volume', optional: true },
+        ...end
+      ]
+    case 'frozen':
+      return [
+        { code: 'thaw' },
+        sulphite,
+        ...(red ? ([{ code: 'enzyme', optional: true }] as Plan[]) : ([{ code: 'settle' }, { code: 'enzyme' }] as Plan[])),
+        ...end
+      ]
+    case 'juice':
+      return [sulphite, ...(red ? [] : ([{ code: 'settle', optional: true }] as Plan[])), ...end]
+    case 'kit':
+      return [
+        { code: 'measure' },
+        ...(lot.kit ? ([{ code: 'water-kit' }] as Plan[]) : []),
+        ...(lot.kit?.packets.length ? ([{ code: 'packets' }] as Plan[]) : []),
+        { code: 'pitch' }
+      ]
+    case 'test':
+      return [sulphite, { code: 'measure' }, { code: 'pitch' }]
+    case 'blend':
+      return end
+  }
+}
+
+export const leftOutTask = (code: CrushStepCode): string => `crush:${code}`
+/** The task that a packet of a kit is, by its place in the list. */
+export const packetTask = (index: number): string => `packet:${index}`
+
+/**
+ * Where a must stands between arrival and yeast. Exactly one step has its turn, the first that can be done; clocks run
+ * beside it; yeast comes when all before it is done or left out.
+ * @param lot its state
+ * @param now ISO UTC
+ */
+export function crushSteps(lot: LotState, now: string): CrushStep[] {
+  const pitched = lot.inoculatedAt !== undefined || !isMust(lot)
+  let turnTaken = false
+  let allBefore = true
+  return planOf(lot).map((plan) => {
+    const own = stepOf(plan.code, lot, now, pitched)
+    let step: CrushStep = { code: plan.code, ...own, ...(plan.optional && { optional: true }) }
+    if (step.status === 'later' && lot.endedTasks.has(leftOutTask(plan.code)))
+      step = { code: plan.code, status: 'left-out', at: lot.endedTasks.get(leftOutTask(plan.code))!.at }
+    const settled = step.status === 'done' || step.status === 'left-out'
+    if (pitched && !settled) step = { code: plan.code, status: 'left-out' }
+    else if (step.status === 'later' && plan.optional) step.status = 'optional'
+    else if (step.status === 'later' && !turnTaken && (plan.code !== 'pitch' || allBefore) && (plan.code !== 'correct' || own.phase)) {
+      step.status = 'now'
+      turnTaken = true
+    }
+    if (step.status !== 'done' && step.status !== 'left-out' && !plan.optional) allBefore = false
+    return step
+  })
+}
+
+type Own = Omit<CrushStep, 'code'>
+const LATER: Own = { status: 'later' }
+
+/** A step by itself, without its neighbours: done, on a clock, or still to come ("later" until its turn). */
+function stepOf(code: CrushStepCode, lot: LotState, now: string, pitched: boolean): Own {
+  const worked = (what: 'thaw' | 'settle' | 'cold-soak'): Own => {
+    const done = lot.worked.get(what)
+    if (!done) return LATER
+    const clock = clockAt(what, done.at, now)
+    return { status: clock.phase === 'too-soon' && !pitched ? 'running' : 'done', at: done.at, ...times(clock) }
+  }
+  switch (code) {
+    // A pail that was measured has thawed.
+    case 'thaw':
+      return lot.worked.has('thaw') ? worked('thaw') : lot.sg ? { status: 'done', at: lot.sg.at } : LATER
+    case 'settle':
+    case 'cold-soak':
+      return worked(code)
+    case 'first-sulphite':
+      return lot.lastSulphiteAt ? { status: 'done', at: lot.lastSulphiteAt } : LATER
+    case 'true-volume':
+      return lot.volume.origin === 'measured' ? { status: 'done', at: lot.volume.at } : LATER
+    case 'enzyme':
+      return enzymeStep(lot, now)
+    case 'measure': {
+      const missing = missingOf(lot)
+      return missing.length > 0 ? { ...LATER, missing } : { status: 'done', at: lot.sg!.at }
+    }
+    case 'water-kit':
+      return waterStep(lot)
+    case 'packets': {
+      const due = lot.kit!.packets.flatMap((p, i) => (p.step === 'before-yeast' ? [packetTask(i)] : []))
+      if (!due.every((task) => lot.endedTasks.has(task))) return LATER
+      return { status: 'done', ...(due[0] && { at: lot.endedTasks.get(due[0])!.at }) }
+    }
+    case 'correct':
+      return correctStep(lot)
+    case 'pitch': {
+      if (lot.inoculatedAt) return { status: 'done', at: lot.inoculatedAt }
+      if (!lot.lastSulphiteAt || lot.stream === 'kit') return LATER
+      const clock = clockAt('yeast-after-sulphite', lot.lastSulphiteAt, now)
+      return { status: clock.phase === 'too-soon' ? 'waiting' : 'later', ...times(clock) }
+    }
+  }
+}
+
+function times(clock: ClockReading): Pick<Own, 'opensAt' | 'closesAt' | 'over'> {
+  return { opensAt: clock.opensAt, closesAt: clock.closesAt, ...(clock.phase === 'over' && { over: true }) }
+}
+
+function enzymeStep(lot: LotState, now: string): Own {
+  const given = lot.added.get('pectic-enzyme')
+  if (given) return { status: 'done', at: given.lastAt }
+  if (!lot.lastSulphiteAt) return LATER
+  const clock = clockAt('enzyme-after-sulphite', lot.lastSulphiteAt, now)
+  return clock.phase === 'too-soon' ? { status: 'waiting', opensAt: clock.opensAt } : LATER
+}
+
+function missingOf(lot: LotState): ('sugar' | 'ph' | 'ta')[] {
+  const missing: ('sugar' | 'ph' | 'ta')[] = []
+  if (!lot.sg) missing.push('sugar')
+  if (!lot.ph && lot.stream !== 'kit') missing.push('ph')
+  if (!lot.ta && lot.stream !== 'kit') missing.push('ta')
+  return missing
+}
+
+/** A kit is watered when a *reading* says so: the estimate after the last water is not enough. */
+function waterStep(lot: LotState): Own {
+  if (!lot.sg || lot.sg.origin !== 'measured') return LATER
+  const water = kitWater(lot.volume.value, Math.max(0.99, lot.sg.value), lot.kit!.targetSg, 1, lot.kit!.lineL)
+  return water.verdict === 'on-target' ? { status: 'done', at: lot.sg.at } : LATER
+}
+
+const SUGAR_SIDE = new Set(['water', 'sugar'])
+
+/** Whether what was added as a first stage has been measured since: gravity for water and sugar, pH for the acids. */
+function measuredSince(lot: LotState): boolean {
+  return [...lot.staged].every(([material, { at }]) => (lot.series[SUGAR_SIDE.has(material) ? 'sg' : 'ph']?.at(-1)?.at ?? '') > at)
+}
+
+/** There is something to correct once all is measured and the finder would add something; a first stage wants measuring before the rest. */
+function correctStep(lot: LotState): Own {
+  if (missingOf(lot).length > 0) return LATER
+  if (lot.staged.size > 0 && !measuredSince(lot)) return { ...LATER, phase: 'measure-again' }
+  if (correctionOf(lot)?.verdict !== 'add') return { status: 'done', at: lot.ph!.at }
+  return { ...LATER, phase: lot.staged.size > 0 ? 'finish' : 'plan' }
+}
+
+/** What speaks against enzyme now, from the lot. */
+export function enzymeFor(lot: LotState, now: string) {
+  const hours = lot.lastSulphiteAt === undefined ? undefined : (Date.parse(now) - Date.parse(lot.lastSulphiteAt)) / 3_600_000
+  return enzymeAdvice({
+    volumeL: lot.volume.value,
+    bentonite: lot.added.has('bentonite'),
+    fermenting: !isMust(lot),
+    ...(hours !== undefined && { hoursSinceSulphite: Math.max(0, hours) }),
+    ...(lot.temperature && { mustC: lot.temperature.value })
+  })
+}

@@ -1,0 +1,22 @@
+import type { Finding } from '../findings'
+import type { CellarState, LotView } from '../ledger'
+
+/** What stages know of the whole cellar besides the lot they are asked about. */
+export type CellarView = Pick<CellarState, 'vessels' | 'instruments' | 'cards' | 'stock' | 'problems'>
+
+/**
+ * A stretch of the work, from arrival to bottle. A new stage is a folder with one of these and its words in `app/wording/`; it is
+ * listed in `stages/index.ts`, and every page shows it. No stage knows another.
+ */
+export interface Stage<Says extends { code: string }> {
+  code: string
+  appliesTo(lot: LotView): boolean
+  /** What is to be done, several at once where several can be; the first is the lot's next move. */
+  tasks(lot: LotView, cellar: CellarView, now: string): Finding<Says>[]
+  /** What is worth knowing. */
+  findings(lot: LotView, cellar: CellarView, now: string): Finding<Says>[]
+}
+
+export const HOUR = 3_600_000
+export const hoursSince = (at: string, now: string): number => (Date.parse(now) - Date.parse(at)) / HOUR
+export const later = (at: string, hours: number): string => new Date(Date.parse(at) + hours * HOUR).toISOString()

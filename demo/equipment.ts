@@ -1,0 +1,27 @@
+import type { Put } from './put'
+
+const VESSELS = [
+  ['vessel-blue-bin', 'Blue bin', 'bin', 150, 'plastic'],
+  ['vessel-steel-50', 'Steel 50', 'tank', 50, 'steel'],
+  ['vessel-white-pail', 'White pail', 'pail', 30, 'plastic'],
+  ['vessel-big-glass', 'Big glass', 'demijohn', 34, 'glass'],
+  ['vessel-small-glass', 'Gallon glass', 'demijohn', 5, 'glass'],
+  ['vessel-spare-glass', 'Spare glass', 'demijohn', 23, 'glass']
+] as const
+
+/** Vessels and instruments of the Larkrise cellar. */
+export function equipment(put: Put): void {
+  for (const [vesselId, name, kind, capacityL, material] of VESSELS) {
+    put(110, 9, { type: 'vessel-added', vesselId, name, kind, capacityL, material })
+  }
+  put(110, 10, {
+    type: 'instrument-added',
+    instrumentId: 'inst-hydrometer',
+    name: 'Long hydrometer',
+    kind: 'hydrometer',
+    calibrationC: 20,
+    step: 0.001
+  })
+  put(110, 10, { type: 'instrument-added', instrumentId: 'inst-ph-meter', name: 'Pocket pH meter', kind: 'ph-meter', step: 0.01 })
+  put(1, 8, { type: 'instrument-checked', instrumentId: 'inst-ph-meter', offset: 0.02, adjusted: true })
+}

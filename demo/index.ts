@@ -1,0 +1,39 @@
+import type { CellarFile, Draft, Entry, Fact } from '../core/ledger'
+import { CELLAR_FORMAT, CELLAR_VERSION } from '../core/ledger/schema'
+import { albarino } from './albarino'
+import { barbera } from './barbera'
+import { blocks } from './blocks'
+import { equipment } from './equipment'
+import { grenache } from './grenache'
+import { yearOf } from './put'
+import { store } from './store'
+import { tempranillo } from './tempranillo'
+
+/**
+ * The demo: an invented household, the Larkrise cellar, with four lots in four streams and stages, two blocks that ripen, a
+ * store, and fruit still to come. All figures are made up; dates count back from the day, and crush day from the hour, at
+ * which it is laid out, so that its clocks stand the same whenever it is opened.
+ */
+export function demoCellar(now: Date): CellarFile {
+  const entries: Entry[] = []
+  const put = (daysAgo: number, hour: number, draft: Draft<Fact>): void => {
+    const day = new Date(now)
+    day.setHours(hour, (entries.length * 7) % 60, 0, 0)
+    day.setTime(day.getTime() - daysAgo * 86_400_000)
+    // Nothing in the demo lies ahead of the clock, however early it is opened.
+    const at = new Date(Math.min(day.getTime(), now.getTime() - 60_000)).toISOString()
+    entries.push({ id: `demo-${String(entries.length).padStart(5, '0')}`, device: 'demo-device', at, written: at, ...draft } as Entry)
+  }
+  const ago = (hours: number, draft: Draft<Fact>): void => {
+    const at = new Date(now.getTime() - hours * 3_600_000).toISOString()
+    entries.push({ id: `demo-${String(entries.length).padStart(5, '0')}`, device: 'demo-device', at, written: at, ...draft } as Entry)
+  }
+  equipment(put)
+  store(put, now)
+  blocks(put)
+  grenache(put, yearOf(now, 96))
+  barbera(put)
+  albarino(ago)
+  tempranillo(ago, yearOf(now, 0))
+  return { format: CELLAR_FORMAT, version: CELLAR_VERSION, exportedAt: now.toISOString(), name: 'The Larkrise cellar', entries }
+}
