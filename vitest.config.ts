@@ -8,6 +8,7 @@ export default defineConfig({
   test: {
     include: ['core/**/*.test.ts', 'app/**/*.test.ts', 'server/**/*.test.ts', 'demo/**/*.test.ts'],
     environment: 'node',
+    setupFiles: ['tests/seed.ts'],
     // A slow machine is no failure: speed is measured by the bench.
     testTimeout: 60_000,
     coverage: {
