@@ -14,9 +14,9 @@ const outside = [
  */
 const ROOMS = [
   ['units'], ['quantities'], ['materials'], ['hydrometry', 'acids', 'sulphite', 'yeast', 'cellar'], ['must', 'harvest'], ['ledger'], ['findings'], ['stages'], ['supplies'],
-  ['drafts']
+  ['drafts'], ['quick']
 ]
-const ORDER = 'Imports in core/ run one way: units ← quantities ← materials ← chemistry ← ledger ← findings ← stages ← supplies; drafts stand on the ledger.'
+const ORDER = 'Imports in core/ run one way: units ← quantities ← materials ← chemistry ← ledger ← findings ← stages ← supplies; drafts stand on the ledger, the quick line on drafts.'
 const above = folders => ({ regex: `^(\\.\\./)+(${folders.join('|')})($|/)`, message: ORDER })
 const roomRules = ROOMS.map((rooms, i) => ({
   name: `presk/room-${rooms.join('-')}`,

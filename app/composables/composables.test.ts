@@ -65,9 +65,46 @@ describe('a field for a quantity', () => {
     ph.confirm()
     expect(ph.value).toBe(4.3)
     ph.text = '35'
-    expect(ph.question).toMatchObject({ verdict: 'refuse', suggestions: [3.5] })
-    ph.take(3.5)
+    expect(ph.question).toMatchObject({ verdict: 'refuse', suggestions: [{ value: 3.5 }] })
+    ph.take(ph.question!.suggestions[0]!)
     expect([ph.text, ph.value]).toEqual(['3.5', 3.5])
+  })
+  it.each([
+    ['sugar', '°Brix', ['SG', '°Brix'], '1,090', '1.090', 'SG', 1.09],
+    ['sugar', '°Brix', ['SG', '°Brix'], '1090', '1.090', 'SG', 1.09],
+    ['sugar', 'SG', ['SG', '°Brix'], '24.5', '24.5', '°Brix', 24.5],
+    ['temperature', '°C', undefined, '72', '72 °F', '°C', 22.222],
+    ['temperature', '°F', undefined, '22', '22 °C', '°F', 22]
+  ] as const)('%s in %s: %s is offered in the unit it must be in', (kind, unit, units, typed, text, unitAfter, value) => {
+    const field = useQuantityField({ kind, unit, ...(units && { units: [...units] }) })
+    field.text = typed
+    field.touch()
+    expect([field.value, field.text]).toEqual([undefined, typed])
+    field.take(field.question!.suggestions[0]!)
+    expect([field.text, field.unit, field.message]).toEqual([text, unitAfter, undefined])
+    expect(field.value).toBeCloseTo(value, 3)
+  })
+  it.each([
+    ['sugar', '°Brix', '-1.2'],
+    ['sugar', '°Brix', '1.1'],
+    ['sugar', '°Brix', '24.5'],
+    ['sugar', 'SG', '1.090'],
+    ['temperature', '°C', '35'],
+    ['temperature', '°C', '72 °F'],
+    ['temperature', '°F', '72']
+  ] as const)('%s in %s: %s is believed', (kind, unit, typed) => {
+    const field = useQuantityField({ kind, unit })
+    field.text = typed
+    field.touch()
+    expect([field.message, field.value !== undefined]).toEqual([undefined, true])
+  })
+  it('a wine’s 1.090 °Brix is taken when the person says so', () => {
+    const field = useQuantityField({ kind: 'sugar', unit: '°Brix', quantity: () => 'brix' })
+    field.text = '1.090'
+    field.touch()
+    expect(field.question?.verdict).toBe('ask')
+    field.confirm()
+    expect(field.value).toBe(1.09)
   })
   it('empty is good where nothing is required, and limits have their own words', () => {
     const amount = useQuantityField({ kind: 'plain', unit: '', limits: { min: 1, max: 5, words: 'One to five.' } })

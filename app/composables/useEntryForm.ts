@@ -15,6 +15,9 @@ export interface EntryFormOptions {
 }
 type QuantitySpec = Extract<FieldSpec, { as: 'quantity' }>
 
+/** Under which a half-filled form is kept for the tab. */
+export const formKey = (type: Fact['type'], about: string, factId = ''): string => ['presk.form', type, about, factId].join('|')
+
 /**
  * A form of one kind of entry: its values and quantity fields, what is wrong at which field, and the writing. What was typed
  * survives a reload until it is logged.
@@ -35,7 +38,7 @@ export function useEntryForm(options: EntryFormOptions) {
     temperatureUnit: f.temperatureUnit.value,
     sugarUnit: f.sugarUnit.value
   }))
-  const key = ['presk.form', options.type, options.lot?.id ?? options.given?.blockId ?? '', options.fact?.id ?? ''].join('|')
+  const key = formKey(options.type, String(options.lot?.id ?? options.given?.blockId ?? ''), options.fact?.id)
   const started = (): Values => ({
     ...(options.fact ? form.from(options.fact as AnyFact, context.value) : form.blank(context.value)),
     ...options.given

@@ -1,8 +1,8 @@
 import { inDegrees } from '~/wording/degrees'
-import { type Likelihood, likely } from '~~/core/quantities'
+import { type Likelihood, type Suggestion, likely, meant } from '~~/core/quantities'
 import type { ReadingQuantity } from '~~/core/ledger'
-import { type QuantityKind, type Unit, readQuantity } from '~~/core/units'
-import { sayLikelihood, sayQuantityProblem } from '~/wording/problems'
+import { type QuantityKind, type Unit, readNumber, readQuantity } from '~~/core/units'
+import { sayLikelihood, sayMeant, sayQuantityProblem } from '~/wording/problems'
 
 interface Options {
   kind: QuantityKind
@@ -16,6 +16,9 @@ interface Options {
   limits?: { min: number, max: number, words: string }
 }
 
+/** A gravity has three decimals. */
+export const sayNumber = ({ value, unit }: Suggestion): string => (unit === 'SG' ? value.toFixed(3) : String(value))
+
 export type QuantityField = ReturnType<typeof useQuantityField>
 
 /**
@@ -27,7 +30,9 @@ export function useQuantityField(options: Options) {
   const text = ref(options.text ?? '')
   const unit = ref<Unit>(options.unit)
   const touched = ref(false)
-  const confirmed = ref<number>()
+  /** As it was typed and in which unit, when the person said that it is right. */
+  const confirmed = ref<string>()
+  const asTyped = computed(() => `${text.value.trim()} ${unit.value}`)
 
   const empty = computed(() => text.value.trim() === '')
   const parsed = computed(() => readQuantity(text.value, options.kind, unit.value, settings.gallon))
@@ -36,7 +41,12 @@ export function useQuantityField(options: Options) {
     const quantity = options.quantity?.(understoodUnit.value)
     if (!parsed.value.ok || !quantity) return undefined
     const found = likely(quantity, parsed.value.value)
-    return found.verdict === 'fine' || (found.verdict === 'ask' && confirmed.value === parsed.value.value) ? undefined : found
+    return found.verdict === 'fine' || (found.verdict === 'ask' && confirmed.value === asTyped.value) ? undefined : found
+  })
+  /** What it must be when the field's unit is not what the number is in. A unit that was typed is believed. */
+  const wrongUnit = computed<Suggestion[]>(() => {
+    const bare = readNumber(text.value)
+    return bare.ok && confirmed.value !== asTyped.value ? meant(bare.value, bare.decimals, unit.value) : []
   })
   const outside = computed(
     () =>
@@ -46,26 +56,37 @@ export function useQuantityField(options: Options) {
   )
 
   /** The number in the kind's own unit once nothing speaks against it. */
-  const value = computed(() => (parsed.value.ok && !doubt.value && !outside.value ? parsed.value.value : undefined))
+  const value = computed(() =>
+    parsed.value.ok && !doubt.value && !outside.value && wrongUnit.value.length === 0 ? parsed.value.value : undefined
+  )
   const ok = computed(() => value.value !== undefined || (empty.value && !options.required))
   const complaint = computed(() => {
     if (empty.value) return options.required ? sayQuantityProblem({ code: 'empty' }, options.kind) : undefined
+    if (wrongUnit.value.length > 0) return sayMeant(text.value.trim(), unit.value)
     if (!parsed.value.ok) return sayQuantityProblem(parsed.value.problem, options.kind)
     if (outside.value) return options.limits!.words
     const quantity = options.quantity?.(understoodUnit.value)
     return doubt.value && quantity ? sayLikelihood(quantity, parsed.value.value, doubt.value) : undefined
   })
   const message = computed(() => (touched.value && complaint.value ? inDegrees(complaint.value, settings.values.temperature) : undefined))
-  const question = computed(() => (touched.value && doubt.value ? doubt.value : undefined))
+  const question = computed(() => {
+    if (!touched.value || (!doubt.value && wrongUnit.value.length === 0)) return undefined
+    const better = (doubt.value?.suggestions ?? []).map((s): Suggestion => ({ value: s, unit: unit.value }))
+    const taken = parsed.value.ok && !outside.value && doubt.value?.verdict !== 'refuse'
+    return { verdict: taken ? ('ask' as const) : ('refuse' as const), suggestions: wrongUnit.value.length > 0 ? wrongUnit.value : better }
+  })
 
   const touch = () => {
     touched.value = true
   }
   const confirm = () => {
-    if (parsed.value.ok) confirmed.value = parsed.value.value
+    if (parsed.value.ok) confirmed.value = asTyped.value
   }
-  const take = (suggestion: number) => {
-    text.value = unit.value === 'SG' ? suggestion.toFixed(3) : String(suggestion)
+  const take = (suggestion: Suggestion) => {
+    const offered = suggestion.unit === unit.value || options.units?.includes(suggestion.unit)
+    if (offered) unit.value = suggestion.unit
+    const number = sayNumber(suggestion)
+    text.value = offered ? number : `${number} ${suggestion.unit}`
   }
   const clear = () => {
     text.value = ''

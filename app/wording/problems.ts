@@ -1,6 +1,6 @@
 import type { Likelihood } from '~~/core/quantities'
 import type { LedgerProblem, ReadingQuantity } from '~~/core/ledger'
-import type { QuantityKind, QuantityProblem } from '~~/core/units'
+import type { QuantityKind, QuantityProblem, Unit } from '~~/core/units'
 import type { StorageError } from '~/data/cellar-storage'
 import type { FileProblem } from '~/data/cellar-file'
 import type { Issue } from '~/data/ledger-engine'
@@ -38,6 +38,10 @@ export function sayLikelihood(quantity: ReadingQuantity, value: number, likeliho
     ? `${name} ${shown(quantity, value)} cannot be: it lies between ${shown(quantity, likelihood.min)} and ${shown(quantity, likelihood.max)}.${percent}`
     : `${name} ${shown(quantity, value)} is unusual.${percent} Is it right?`
 }
+
+/** A number that must be in another unit than its field's. */
+export const sayMeant = (typed: string, unit: Unit): string =>
+  `${typed} ${unit === 'SG' ? 'is no gravity' : `is not likely in ${unit}`}. Is it in another unit?`
 
 export function sayStorageProblem(error: StorageError): string {
   switch (error.problem) {

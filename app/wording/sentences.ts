@@ -39,12 +39,13 @@ export function sayFact(fact: Fact, f: Format, names: Names): string {
       return `${trim(fact.actual)} ${fact.unit} of ${names.material(fact.material)} went in${plan}${fact.purpose ? `, ${fact.purpose}` : ''}.`
     }
     case 'inoculation':
-      return `${fact.organism === 'yeast' ? 'Yeast' : 'Malolactic bacteria'} pitched: ${fact.culture.toLowerCase()}${fact.grams ? `, ${trim(fact.grams)} g` : ''}.`
+      return `${fact.organism === 'yeast' ? 'Yeast' : 'Malolactic bacteria'} pitched${fact.culture.toLowerCase() === fact.organism ? '' : `: ${fact.culture.toLowerCase()}`}${fact.grams ? `, ${trim(fact.grams)} g` : ''}.`
     case 'operation':
       return `${OPERATION[fact.what]}${fact.note ? `: ${fact.note}` : ''}.`
     case 'observation':
       return `${OBSERVATION[fact.what]}: ${fact.text}`
     case 'transfer':
+      if (fact.from.lotId !== fact.to.lotId) return sayBlend(fact, f, names)
       return `${f.words(f.volume(fact.inL))} moved${fact.from.vesselId ? ` from ${names.vessel(fact.from.vesselId)}` : ''}${fact.to.vesselId ? ` to ${names.vessel(fact.to.vesselId)}` : ''}${fact.outL - fact.inL > 0.05 ? `, ${f.words(f.volume(fact.outL - fact.inL))} left behind` : ''}.`
     case 'bottling':
       return `Bottled: ${fact.bottles.map((b) => `${b.count} of ${b.sizeMl} mL`).join(', ')}.`
@@ -165,6 +166,14 @@ function sayReading(fact: Extract<Fact, { type: 'reading' }>, f: Format, names: 
   const by = fact.instrumentId ? ` (${names.instrument(fact.instrumentId)})` : ''
   const name = QUANTITY[fact.quantity]
   return `${name.charAt(0).toUpperCase()}${name.slice(1)} ${value}${titrated}${sample}${by}.`.replace(/^PH/, 'pH')
+}
+
+/** Wine of one lot in another is said as what it is. */
+function sayBlend(fact: Extract<Fact, { type: 'transfer' }>, f: Format, names: Names): string {
+  const [from, to] = [names.lot(fact.from.lotId), names.lot(fact.to.lotId)]
+  const into = fact.to.vesselId ? `, in ${names.vessel(fact.to.vesselId)}` : ''
+  const left = fact.outL - fact.inL > 0.05 ? `; ${f.words(f.volume(fact.outL - fact.inL))} left behind` : ''
+  return `${f.words(f.volume(fact.inL))} of ${from} blended into ${to}${into}${left}.`
 }
 
 const trim = (value: number): string => String(Number(value.toPrecision(4)))

@@ -67,6 +67,7 @@ export const OPERATION: Record<EntryOf<'operation'>['what'], string> = {
   settle: 'Left to settle',
   'cold-soak': 'Cold soak',
   sanitise: 'Sanitised',
+  'malolactic-over': 'Malolactic over, as far as was seen',
   thaw: 'Set to thaw',
   rehydrate: 'Yeast set to rehydrate'
 }

@@ -93,6 +93,10 @@ describe('the ledger speaks in sentences', () => {
     [{ type: 'operation', lotId, what: 'punch-down', note: 'thick cap' }, 'Punched down: thick cap.'],
     [{ type: 'observation', lotId, what: 'smell', text: 'plums' }, 'Smell: plums'],
     [
+      { type: 'transfer', purpose: 'blend', from: { lotId: 'Red' }, to: { lotId: 'White', vesselId: 'Glass' }, outL: 3, inL: 3 },
+      '3 L of Grenache blended into Grenache, in Glass.'
+    ],
+    [
       { type: 'transfer', purpose: 'rack', from: { lotId, vesselId: 'Pail' }, to: { lotId, vesselId: 'Glass' }, outL: 23, inL: 22.2 },
       '22.2 L moved from Pail to Glass, 0.8 L left behind.'
     ],

@@ -32,8 +32,6 @@ export type {
 export { emptyCellar } from './state'
 export { MALIC_END, malolacticOf, planOf, usualPlan } from './plan'
 export type { LotPlan, Malolactic } from './plan'
-export { readQuickLine } from './quick-line'
-export type { QuickContext, QuickLine, QuickReading } from './quick-line'
 export { restatedBy } from './restate'
 export type { RestatedFigure, RestatedReading, Restatement, RestedAddition } from './restate'
 export { upcast, upcastEntry } from './upcast'

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { correctHydrometer } from '../hydrometry'
 import { TYPICAL_BOUND_SHARE } from '../sulphite'
 import { LimitError } from '../units'
-import { type Draft, type Entry, type Fact, checkAgainst, foldCellar, readQuickLine, standingFacts } from '.'
+import { type Draft, type Entry, type Fact, checkAgainst, foldCellar, standingFacts } from '.'
 import { entrySchema } from './schema'
 
 let count = 0
@@ -284,45 +284,5 @@ describe('laws of the ledger', () => {
       }),
       { numRuns: 60 }
     )
-  })
-})
-
-describe('the quick line', () => {
-  const context = {
-    lots: [
-      { id: 'lot-t', name: 'Tempranillo' },
-      { id: 'lot-a', name: 'Albariño' },
-      { id: 'lot-b', name: 'Barbera kit' }
-    ],
-    vessels: [{ name: 'C3', lotId: 'lot-b' }],
-    temperature: '°C' as const
-  }
-  it.each([
-    ['tempranillo 12.4 brix 26C smells fine', ['lot-t'], { brix: 12.4, temperature: 26 }],
-    ['c3 1.012 24.5', ['lot-b'], { sg: 1.012, temperature: 24.5 }],
-    ['albarino ph 3,18 ta 8.4 g/l', ['lot-a'], { ph: 3.18, ta: 8.4 }],
-    ['barbera kit 1012 free 28 mg/l', ['lot-b'], { sg: 1.012, freeSo2: 28 }],
-    ['temp 75f', ['lot-t'], { temperature: ((75 - 32) * 5) / 9 }]
-  ])('%s', (line, lotIds, wanted) => {
-    const read = readQuickLine(line, context)
-    expect(read.lotIds).toEqual(lotIds)
-    expect(Object.fromEntries(read.readings.map((r) => [r.quantity, Number(r.value.toFixed(6))]))).toEqual(
-      Object.fromEntries(Object.entries(wanted).map(([k, v]) => [k, Number(v.toFixed(6))]))
-    )
-  })
-  it('keeps what was smelled, takes additions and work, and says what is not clear', () => {
-    expect(readQuickLine('tempranillo punched down 6.2 g tartaric smells of plum', context)).toMatchObject({
-      operations: ['punch-down'],
-      additions: [{ material: 'tartaric', grams: 6.2 }],
-      observations: [{ what: 'smell', text: 'of plum' }]
-    })
-    expect(readQuickLine('albarino settling 1.2 g enzyme', context)).toMatchObject({
-      lotIds: ['lot-a'],
-      operations: ['settle'],
-      additions: [{ material: 'pectic-enzyme', grams: 1.2 }],
-      unclear: []
-    })
-    expect(readQuickLine('tempranillo 42', context).unclear).toEqual(['42'])
-    expect(readQuickLine('merlot 1.012', context).lotIds).toEqual([])
   })
 })

@@ -39,6 +39,9 @@ export type Malolactic = 'not-wanted' | 'to-come' | 'under-way' | 'nearly' | 'do
 /** Where a wine's malolactic stands, by what was read and what is planned. */
 export function malolacticOf(lot: LotState): Malolactic {
   const malic = lot.others.malic
+  // By the school that waits: somebody said so, and no reading since says otherwise.
+  const said = lot.worked.get('malolactic-over')
+  if (said && !(malic && malic.at > said.at && malic.value > MALIC_END.nearly)) return 'done'
   const fermented = isWine(lot) || lot.bacteriaAt !== undefined
   if (malic && fermented && malic.value <= MALIC_END.complete) return 'done'
   if (lot.bacteriaAt !== undefined) return malic && malic.at > lot.bacteriaAt && malic.value <= MALIC_END.nearly ? 'nearly' : 'under-way'

@@ -1,4 +1,8 @@
 export { likely } from './likely'
 export type { Likelihood } from './likely'
+export { meant } from './meant'
+export type { Suggestion } from './meant'
+export { READ_BY } from './read-by'
+export type { InstrumentKind } from './read-by'
 export { QUANTITIES, QUANTITY_NAMES, quantityTyped } from './register'
 export type { Quantity, QuantityName } from './register'

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { QuantityField } from '~/composables/useQuantityField'
+import { type QuantityField, sayNumber } from '~/composables/useQuantityField'
 
 const props = defineProps<{
   label: string
@@ -42,8 +42,8 @@ const alone = computed(() => props.field.units.length <= 1 && !props.unitLabel)
     <template v-if="field.message" #error="{ error }">
       <span role="alert">{{ error }}</span>
       <span v-if="field.question" class="answers">
-        <UButton v-for="s in field.question.suggestions" :key="s" variant="outline" color="error" @click="field.take(s)">
-          Make it {{ field.unit === 'SG' ? s.toFixed(3) : s }}
+        <UButton v-for="s in field.question.suggestions" :key="s.value" variant="outline" color="error" @click="field.take(s)">
+          Make it {{ sayNumber(s) }}<template v-if="s.unit !== field.unit"> {{ s.unit }}</template>
         </UButton>
         <UButton v-if="field.question.verdict === 'ask'" variant="outline" color="error" @click="field.confirm()">Yes, it is right</UButton>
       </span>

@@ -1,68 +1,27 @@
 <script setup lang="ts">
-import { likely } from '~~/core/quantities'
-import { type Draft, type Fact, readQuickLine } from '~~/core/ledger'
-import { sayLikelihood } from '~/wording/problems'
-import { sayFact } from '~/wording/sentences'
+import { formKey } from '~/composables/useEntryForm'
 
 const open = defineModel<boolean>('open', { required: true })
 const cellar = useCellarStore()
-const settings = useSettingsStore()
-const f = useFormat()
 const logged = useLogged()
-const line = ref('')
+const now = useNow()
+const quick = useQuickLine()
+const { line, chosen, place, read, lots, lot, logs, understood, doubts, future, ready, goesTo } = quick
 
-const GOING = [
-  { words: ['new lot', 'start a lot'], to: () => '/lots/new', label: 'Start a lot' },
-  { words: ['measure'], to: (id?: string) => `/bench/measure${id ? `?lot=${id}` : ''}`, label: 'Measure' },
-  { words: ['sulphite', 'sulfite', 'so2'], to: (id?: string) => `/bench/sulphite${id ? `?lot=${id}` : ''}`, label: 'Sulphite' },
-  { words: ['export', 'import', 'settings', 'stores'], to: () => '/stores', label: 'Stores' },
-  { words: ['vessel', 'cellar'], to: () => '/cellar', label: 'Cellar' }
-]
-const going = computed(() =>
-  GOING.find((g) => g.words.some((w) => ` ${line.value.toLowerCase()} `.includes(` ${w} `) || line.value.toLowerCase().trim() === w))
+/** Lots of one name are told apart by their vessel and the day they began. */
+const candidates = computed(() =>
+  lots.value.map((l) => ({
+    id: l.id,
+    label: [l.name, ...[...l.contents.keys()].map((id) => cellar.state.vessels.get(id)?.name), sayWhen(l.startedAt, now.value)]
+      .filter(Boolean)
+      .join(', ')
+  }))
 )
-/** A place to go is named before or after the lot; what is left is the lot. */
-const withoutPlace = computed(() =>
-  (going.value?.words ?? []).reduce((text, word) => text.replace(new RegExp(`\\b${word}\\b`, 'i'), ' '), line.value)
-)
-const read = computed(() =>
-  readQuickLine(withoutPlace.value, {
-    lots: cellar.lots.map((l) => ({ id: l.id, name: l.name })),
-    vessels: [...cellar.state.vessels.values()].map((v) => ({ name: v.name, ...(v.lotId && { lotId: v.lotId }) })),
-    temperature: settings.values.temperature,
-    gallon: settings.gallon
-  })
-)
-const lots = computed(() => read.value.lotIds.map((id) => cellar.lotOf(id)!).filter(Boolean))
-const lot = computed(() => (lots.value.length === 1 ? lots.value[0] : undefined))
-const drafts = computed<Draft<Fact>[]>(() => {
-  const lotId = lot.value?.id
-  if (!lotId || going.value) return []
-  const sample = read.value.readings.find((r) => r.quantity === 'temperature')
-  return [
-    ...read.value.readings.map((r) => ({
-      type: 'reading' as const,
-      lotId,
-      quantity: r.quantity,
-      typed: r.typed,
-      value: r.value,
-      ...((r.quantity === 'sg' || r.quantity === 'brix') && sample && { sampleC: sample.value })
-    })),
-    ...read.value.additions.map((a) => ({ type: 'addition' as const, lotId, material: a.material, unit: 'g' as const, actual: a.grams })),
-    ...read.value.operations.map((what) => ({ type: 'operation' as const, lotId, what })),
-    ...read.value.observations.map((o) => ({ type: 'observation' as const, lotId, what: o.what, text: o.text }))
-  ]
-})
-const materials = useMaterials()
-const names = { lot: () => '', vessel: () => '', instrument: () => '', material: materials.name }
-const understood = computed(() => drafts.value.map((d) => sayFact({ ...d, id: '', device: '', at: '', written: '' } as Fact, f, names)))
-const doubts = computed(() =>
-  read.value.readings.flatMap((r) => {
-    const verdict = likely(r.quantity, r.value)
-    return verdict.verdict === 'fine' ? [] : [{ text: sayLikelihood(r.quantity, r.value, verdict), refuse: verdict.verdict === 'refuse' }]
-  })
-)
-const refused = computed(() => doubts.value.some((d) => d.refuse))
+const MOVE_WANTS = {
+  vessel: 'Into which vessel, and how much? Like “racked to” a vessel’s name and “18 L”.',
+  litres: 'How much? Say the litres that arrived, like “18 L”, and “leaving 0.5 L” for the lees.',
+  from: 'This lot is in several vessels: the form asks from which.'
+}
 
 const entry = useTemplateRef<{ inputRef: HTMLInputElement }>('entry')
 /** The line, not the closing button, is where typing goes. */
@@ -70,19 +29,33 @@ function focusLine(event: Event) {
   event.preventDefault()
   entry.value?.inputRef?.focus()
 }
-
-async function confirm() {
-  if (going.value) {
-    open.value = false
-    await navigateTo(going.value.to(lot.value?.id))
-    line.value = ''
-    return
-  }
-  if (!lot.value || drafts.value.length === 0 || refused.value) return
-  if (!(await cellar.log(drafts.value))) return
-  logged(`Logged for ${lot.value.name}`)
+function done() {
   line.value = ''
   open.value = false
+}
+
+async function confirm() {
+  if (goesTo.value) {
+    await navigateTo(goesTo.value)
+    done()
+    return
+  }
+  if (!lot.value || !ready.value) return
+  if (!(await cellar.log(logs.value.drafts))) return
+  logged(`Logged for ${lot.value.name}`)
+  done()
+}
+
+/** The form takes over with what the line said. */
+async function openMove() {
+  if (!lot.value) return
+  const { toVesselId = '', purpose = '', litres, leesL } = read.value.move ?? {}
+  const to = toVesselId ? `${cellar.state.vessels.get(toVesselId)?.lotId ?? lot.value.id}/${toVesselId}` : ''
+  const from = [...lot.value.contents.keys()][0] ?? ''
+  const outL = litres === undefined ? undefined : litres + (leesL ?? 0)
+  useKept(formKey('transfer', lot.value.id)).write({ from, to, purpose, outL, leesL })
+  await navigateTo(`/lots/${lot.value.id}?log=move`)
+  done()
 }
 </script>
 
@@ -106,31 +79,46 @@ async function confirm() {
           :ui="{ base: 'h-14 text-xl' }"
         />
         <div aria-live="polite" class="out">
-          <p v-if="going">
-            <b>Go to {{ going.label }}</b
-            ><template v-if="lot"> for {{ lot.name }}</template>
+          <p v-if="goesTo">
+            <b>Go to {{ place?.label ?? lot?.name }}</b>
+            <template v-if="place?.ofLot && lot"> for {{ lot.name }}</template>
           </p>
           <template v-else-if="line.trim()">
             <p v-if="lot">
               <b class="display name">{{ lot.name }}</b>
+              <span v-if="read.at" class="soft"> · {{ sayWhen(read.at, now) }}</span>
             </p>
-            <p v-else-if="lots.length > 1">Which one? {{ lots.map((l) => l.name).join(' or ') }}</p>
-            <p v-else>No lot or vessel begins like that.</p>
+            <template v-else-if="lots.length > 1">
+              <p id="which-lot">Which one?</p>
+              <div class="which" role="group" aria-labelledby="which-lot">
+                <UButton v-for="c in candidates" :key="c.id" variant="outline" @click="chosen = c.id">{{ c.label }}</UButton>
+              </div>
+            </template>
+            <p v-else>No lot or vessel of that name. Begin with one, or name a place to go.</p>
             <ul v-if="understood.length">
               <li v-for="(text, i) in understood" :key="i">{{ text }}</li>
             </ul>
+            <p v-if="future" class="message">That has not been yet. Nothing is logged ahead of its time.</p>
             <p v-for="d in doubts" :key="d.text" :class="d.refuse ? 'message' : 'soft'">{{ d.text }}</p>
-            <p v-if="read.unclear.length" class="soft">
-              Not clear what {{ read.unclear.join(' and ') }} is. Say “brix”, “pH”, “TA”, “free” beside it.
+            <p v-if="read.unclear.length" class="message">
+              Not clear: {{ read.unclear.map((w) => `“${w}”`).join(', ') }}. Put “brix”, “pH”, “TA”, “free” beside a number, an amount
+              in grams or litres beside what went in, or “note” before words to keep.
+            </p>
+            <p v-if="read.unknown.length" class="soft">
+              Not understood, and kept as a note: {{ read.unknown.map((w) => `“${w}”`).join(', ') }}
+            </p>
+            <p v-if="logs.moveWants">
+              {{ MOVE_WANTS[logs.moveWants] }}
+              <UButton variant="link" @click="openMove">Open the form</UButton>
             </p>
           </template>
           <p v-else class="soft">
-            A lot or vessel, then what you read: <b>barbera 1.012 24.5</b>, <b>grenache free 28</b>,
-            <b>white pail stirred smells of bread</b>. Or a place to go: <b>sulphite tempranillo</b>, <b>new lot</b>.
+            A lot or vessel, then what you read or did: <b>barbera 1.012 24.5</b>, <b>grenache yesterday 2 g sulphite</b>,
+            <b>white pail stirred smells of bread</b>. Or a place to go: <b>sulphite tempranillo</b>, <b>supplies</b>.
           </p>
         </div>
-        <UButton type="submit" size="xl" block :disabled="!going && (drafts.length === 0 || refused)">{{
-          going ? 'Go' : lot && drafts.length ? `Log for ${lot.name}` : 'Log'
+        <UButton type="submit" size="xl" block :disabled="!goesTo && !ready">{{
+          goesTo ? 'Go' : lot && logs.drafts.length ? `Log for ${lot.name}` : 'Log'
         }}</UButton>
       </form>
     </template>
@@ -154,5 +142,10 @@ async function confirm() {
 }
 .name {
   font-size: 1.3rem;
+}
+.which {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
 }
 </style>

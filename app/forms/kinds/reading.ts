@@ -1,18 +1,10 @@
 import { reading, titration } from '~~/core/drafts'
 import type { EntryOf } from '~~/core/ledger'
-import { QUANTITIES, QUANTITY_NAMES, type QuantityName } from '~~/core/quantities'
+import { QUANTITIES, QUANTITY_NAMES, READ_BY, type QuantityName } from '~~/core/quantities'
 import { QUANTITY } from '~/wording/terms'
 import { type EntryForm, type FieldSpec, type FormContext, type Values, inTemperature, inVolume, lotOf, number, orNone, text, wanting } from '../spec'
 
 const capital = (words: string) => words.replace(/^[a-z]/, (c) => c.toUpperCase()).replace(/^PH/, 'pH')
-/** Which instruments read what. */
-const READ_BY: Partial<Record<QuantityName, readonly string[]>> = {
-  sg: ['hydrometer'],
-  brix: ['hydrometer', 'refractometer'],
-  ph: ['ph-meter'],
-  ta: ['titration-kit'],
-  temperature: ['thermometer']
-}
 const part = (key: string, label: string, unitLabel: string, min: number, max: number): FieldSpec => ({
   as: 'quantity',
   key,

@@ -19,7 +19,8 @@ export const operationSchema = z.strictObject({
     'cold-soak',
     'sanitise',
     'thaw',
-    'rehydrate'
+    'rehydrate',
+    'malolactic-over'
   ]),
   note: text.optional(),
   plan: z

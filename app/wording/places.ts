@@ -1,0 +1,30 @@
+export interface Place {
+  /** What is typed to go there. */
+  words: readonly string[]
+  label: string
+  to: string
+  /** It opens for one lot. */
+  ofLot?: boolean
+}
+
+/** Every page, as the quick line knows it. */
+export const PLACES: readonly Place[] = [
+  { words: ['today'], label: 'Today', to: '/' },
+  { words: ['cellar', 'vessels'], label: 'Cellar', to: '/cellar' },
+  { words: ['new lot', 'start a lot'], label: 'Start a lot', to: '/lots/new' },
+  { words: ['lots', 'ledger'], label: 'Lots', to: '/lots' },
+  { words: ['harvest', 'blocks'], label: 'Before harvest', to: '/harvest' },
+  { words: ['crush', 'crush floor', 'floor'], label: 'Crush floor', to: '/crush' },
+  { words: ['bench'], label: 'Bench', to: '/bench' },
+  { words: ['measure'], label: 'Measure', to: '/bench/measure', ofLot: true },
+  { words: ['sulphite', 'sulfite', 'so2'], label: 'Sulphite', to: '/bench/sulphite', ofLot: true },
+  { words: ['correct', 'acid', 'acids', 'map of acids'], label: 'Correct', to: '/bench/correct', ofLot: true },
+  { words: ['yeast bench', 'choose yeast'], label: 'Yeast', to: '/bench/yeast', ofLot: true },
+  { words: ['alcohol'], label: 'Alcohol', to: '/bench/alcohol', ofLot: true },
+  { words: ['blend', 'blending'], label: 'Blend', to: '/bench/blend', ofLot: true },
+  { words: ['sweeten', 'sugar'], label: 'Sugar and water', to: '/bench/sweeten', ofLot: true },
+  { words: ['free so2', 'iodine'], label: 'Free SO₂ by iodine', to: '/bench/free-so2', ofLot: true },
+  { words: ['supplies', 'store', 'shopping'], label: 'Supplies', to: '/stores/supplies' },
+  { words: ['cards'], label: 'Own cards', to: '/stores/cards' },
+  { words: ['export', 'import', 'settings', 'stores', 'units'], label: 'Stores', to: '/stores' }
+]
