@@ -1,5 +1,5 @@
 import { ROOM, type RoomFor, vesselFit } from '~~/core/cellar'
-import { yieldOfArrival } from '~~/core/must'
+import { arrivesOnSkins, yieldOfArrival } from '~~/core/must'
 import type { Draft, Fact, Style, PacketStep } from '~~/core/ledger'
 import { newId } from '~/data/ids'
 import { fact } from '~~/core/drafts'
@@ -70,7 +70,7 @@ export function useNewLot() {
   const grows = computed(() => stream.value === 'kit' && !kitTarget.empty)
   const counted = computed(() => (grows.value ? kitLine.value : arrived.value))
   const expected = computed(() =>
-    counted.value === undefined ? undefined : withinLimits(() => yieldOfArrival(stream.value, style.value, counted.value!))
+    counted.value === undefined ? undefined : withinLimits(() => yieldOfArrival(stream.value, style.value, counted.value!, onSkins.value))
   )
   const litres = computed(() => (grows.value ? arrived.value : expected.value?.juice.value))
   /** A kit will grow by its water: its vessel must hold all of it. */
@@ -79,21 +79,21 @@ export function useNewLot() {
   )
   /** Reds need the room of their cap, all other musts that of their foam. */
   const room = computed<RoomFor>(() =>
-    stream.value === 'test' || (style.value === 'red' && (stream.value === 'fresh' || (stream.value === 'frozen' && onSkins.value)))
-      ? 'cap'
-      : 'foam'
+    arrivesOnSkins(stream.value, style.value, onSkins.value) ? 'cap' : 'foam'
   )
+  /** The juice is reckoned from what lies on its skins, and not counted. */
+  const reckoned = computed(() => byMass.value || room.value === 'cap')
   const yieldWorking = computed(() => {
     const e = expected.value!
     const per = (litres: number) => (litres / counted.value!).toFixed(2)
     const unit = byMass.value ? 'kg' : 'L'
     const amount = Number(counted.value!.toPrecision(4))
     return [
-      ...(byMass.value
+      ...(reckoned.value
         ? [
             {
               what: 'Juice to dose',
-              formula: `${amount} kg × ${per(e.juice.value)} L, give or take 15 %`,
+              formula: `${amount} ${unit} × ${per(e.juice.value)} L, give or take 15 %`,
               result: f.words(f.volume(e.juice.value))
             }
           ]
@@ -186,7 +186,7 @@ export function useNewLot() {
         style: style.value,
         varieties: [],
         volumeL: litres.value!,
-        volumeIs: byMass.value ? 'expected' : 'measured',
+        volumeIs: reckoned.value ? 'expected' : 'measured',
         massKg: byMass.value ? mass.value : undefined,
         vintage: vintageNumber.value,
         origin: origin.value.trim().slice(0, 120) || undefined,
@@ -218,6 +218,7 @@ export function useNewLot() {
     saving,
     at,
     onSkins,
+    reckoned,
     mass,
     volume,
     capacity,

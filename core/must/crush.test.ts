@@ -11,7 +11,8 @@ describe('what arrives and what it comes to (craft 2 and 3.3, common practice)',
   it.each([
     ['fresh', 'red', 118, 76.7, [70.8, 82.6], 100.3],
     ['fresh', 'white', 100, 60, [55, 65], 60],
-    ['frozen', 'white', 40, 40, [26, 30], 40],
+    ['frozen', 'red', 40, 28, [26, 30], 40],
+    ['frozen', 'white', 40, 40, [36, 38], 40],
     ['kit', 'red', 23, 23, [21.39, 22.31], 23],
     ['test', 'white', 5, 3.25, [3, 3.5], 4.25]
   ] as const)('%s for a %s, %d: juice %d', (stream, style, amount, juice, wine, must) => {
@@ -23,6 +24,10 @@ describe('what arrives and what it comes to (craft 2 and 3.3, common practice)',
     ])
     expect(found.juice.low).toBeLessThan(juice)
     expect(found.juice.high).toBeGreaterThan(juice)
+  })
+  it('frozen must is what is in its pails: a red’s juice is juice, a white’s skins are skins', () => {
+    expect(yieldOfArrival('frozen', 'red', 40, false)).toEqual(yieldOfArrival('juice', 'red', 40))
+    expect(yieldOfArrival('frozen', 'white', 40, true)).toEqual(yieldOfArrival('frozen', 'red', 40))
   })
   it.each([
     [150, 100, 'cap', 'fits', 125],

@@ -14,7 +14,7 @@ describe('yields (common practice, no source)', () => {
     expect(y.mustL).toBeGreaterThan(y.juiceL)
   })
   it('frozen must shrinks by a third, a kit hardly', () => {
-    expect(yieldOfVolume(40, 'frozen').wineHighL).toBeCloseTo(30, 9)
+    expect(yieldOfVolume(40, 'skins').wineHighL).toBeCloseTo(30, 9)
     expect(yieldOfVolume(23, 'kit').wineLowL).toBeGreaterThan(21)
   })
   it('no fruit is refused', () => expect(() => yieldOfFruit(0, 'red')).toThrow(LimitError))

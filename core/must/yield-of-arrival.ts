@@ -18,11 +18,17 @@ const JUICE_SPREAD = { fruit: 0.15, pails: 0.03 } as const
  * Juice and wine to expect from what arrives, each with a band; the measured volume replaces it later.
  * @param stream what arrives
  * @param style reds ferment on their skins
+ * @param onSkins of frozen must: whether the skins are in the pails; a red's are unless it is said
  * @param amount kg of fruit for fresh grapes and test ferments, else L (kits: after watering)
  * @throws LimitError
  * @example yieldOfArrival('fresh', 'red', 118).juice // 76.7, from 65 to 88 L
  */
-export function yieldOfArrival(stream: ArrivalStream, style: 'red' | 'rose' | 'white', amount: number): ArrivalYield {
+export function yieldOfArrival(
+  stream: ArrivalStream,
+  style: 'red' | 'rose' | 'white',
+  amount: number,
+  onSkins = style === 'red'
+): ArrivalYield {
   switch (stream) {
     case 'fresh':
     case 'test': {
@@ -33,7 +39,15 @@ export function yieldOfArrival(stream: ArrivalStream, style: 'red' | 'rose' | 'w
         mustL: style === 'red' || stream === 'test' ? of.mustL : of.juiceL
       }
     }
-    case 'frozen':
+    case 'frozen': {
+      if (!onSkins) return yieldOfArrival('juice', style, amount)
+      const { wineLowL, wineHighL } = yieldOfVolume(amount, 'skins')
+      return {
+        juice: band((wineLowL + wineHighL) / 2, JUICE_SPREAD.fruit),
+        wine: { low: wineLowL, high: wineHighL },
+        mustL: amount
+      }
+    }
     case 'juice':
     case 'kit': {
       const of = yieldOfVolume(amount, stream)
@@ -43,5 +57,9 @@ export function yieldOfArrival(stream: ArrivalStream, style: 'red' | 'rose' | 'w
       return assertNever(stream)
   }
 }
+
+/** Whether what arrives lies on its skins, and so is pressed after its ferment. */
+export const arrivesOnSkins = (stream: ArrivalStream | 'blend', style: 'red' | 'rose' | 'white', onSkins = style === 'red'): boolean =>
+  stream === 'test' || (stream === 'fresh' && style === 'red') || (stream === 'frozen' && onSkins)
 
 const band = (value: number, spread: number) => ({ value, low: value * (1 - spread), high: value * (1 + spread) })

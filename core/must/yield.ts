@@ -5,9 +5,9 @@ const PER_KG = {
   red: { must: 0.85, wine: { low: 0.6, high: 0.7 } },
   pressed: { must: 0.65, wine: { low: 0.55, high: 0.65 } }
 } as const
-/** Litres of wine from one litre that arrives as juice, frozen must or kit (common practice, no source). */
+/** Litres of wine from one litre that arrives: must with its skins, juice, or a kit (craft 3.3, common practice, no source). */
 const PER_L = {
-  frozen: { low: 0.65, high: 0.75 },
+  skins: { low: 0.65, high: 0.75 },
   juice: { low: 0.9, high: 0.95 },
   kit: { low: 0.93, high: 0.97 }
 } as const
@@ -39,8 +39,8 @@ export function yieldOfFruit(massKg: number, style: 'red' | 'rose' | 'white'): Y
   }
 }
 
-/** Wine to expect from must or juice that arrives by volume, L. @throws LimitError */
-export function yieldOfVolume(volumeL: number, stream: 'frozen' | 'juice' | 'kit'): { wineLowL: number, wineHighL: number } {
+/** Wine to expect from must on its skins, juice or a kit that arrives by volume, L. @throws LimitError */
+export function yieldOfVolume(volumeL: number, what: keyof typeof PER_L): { wineLowL: number, wineHighL: number } {
   within('volumeL', volumeL, 0.1, 100_000)
-  return { wineLowL: volumeL * PER_L[stream].low, wineHighL: volumeL * PER_L[stream].high }
+  return { wineLowL: volumeL * PER_L[what].low, wineHighL: volumeL * PER_L[what].high }
 }

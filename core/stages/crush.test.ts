@@ -60,6 +60,20 @@ describe('the order of crush day', () => {
     expect(statuses(start(), sulphite(1))).toMatchObject({ 'first-sulphite': 'done', enzyme: 'waiting', measure: 'now', pitch: 'waiting' })
   })
   const frozenWhite = start({ stream: 'frozen', style: 'white' })
+  it('frozen pails do nothing but take their sulphite while they thaw; frozen red juice has no skins to treat', () => {
+    const pails = [frozenWhite, work(3, 'thaw')]
+    expect(statuses(...pails)).toMatchObject({ thaw: 'running', 'first-sulphite': 'now', settle: 'waiting', measure: 'waiting' })
+    expect(statuses(...pails, sulphite(2))).toMatchObject({ 'first-sulphite': 'done', settle: 'waiting', measure: 'waiting', pitch: 'waiting' })
+    const red = { ...frozenWhite, style: 'red' } as typeof frozenWhite
+    expect(Object.keys(statuses(red))).toEqual(['thaw', 'first-sulphite', 'enzyme', 'true-volume', 'measure', 'correct', 'pitch'])
+    expect(Object.keys(statuses({ ...red, onSkins: false } as typeof frozenWhite))).toEqual([
+      'thaw',
+      'first-sulphite',
+      'measure',
+      'correct',
+      'pitch'
+    ])
+  })
   it('frozen white: thaw, sulphite, settle, then enzyme when the sulphite has had its hours', () => {
     expect(statuses(frozenWhite)).toMatchObject({ thaw: 'now', 'first-sulphite': 'later' })
     const thawed = [frozenWhite, work(40, 'thaw'), sulphite(5)]

@@ -31,8 +31,8 @@ export const CRUSH = [
   calculation(
     'arrival-yield',
     'Juice, must and wine to expect from what arrives, with bands; kg for fresh grapes and test ferments, else L.',
-    z.strictObject({ stream: z.enum(['fresh', 'frozen', 'juice', 'kit', 'test']), style, amount: n }),
-    (b) => yieldOfArrival(b.stream, b.style, b.amount)
+    z.strictObject({ stream: z.enum(['fresh', 'frozen', 'juice', 'kit', 'test']), style, amount: n, onSkins: z.boolean().optional() }),
+    (b) => yieldOfArrival(b.stream, b.style, b.amount, b.onSkins)
   ),
   calculation(
     'vessel-fit',

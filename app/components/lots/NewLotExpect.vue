@@ -6,14 +6,14 @@ import type { NewLot } from '~/composables/useNewLot'
 /** What can be expected of what arrived: juice to dose, wine in the end, the vessel it asks for. */
 const props = defineProps<{ lot: NewLot }>()
 const f = useFormat()
-const { expected, byMass, grows, room, willBe, yieldWorking } = props.lot
+const { expected, reckoned, grows, room, willBe, yieldWorking } = props.lot
 const range = (low: number, high: number) => `${f.volume(low).text} to ${f.words(f.volume(high))}`
 </script>
 
 <template>
   <div v-if="expected" class="grid gap-2">
     <p class="expect">
-      <template v-if="byMass">
+      <template v-if="reckoned">
         Expect about <b class="figure">{{ f.words(f.volume(expected.juice.value)) }}</b> of juice for dosing ({{
           range(expected.juice.low, expected.juice.high)
         }}), and
@@ -21,7 +21,7 @@ const range = (low: number, high: number) => `${f.volume(low).text} to ${f.words
       <template v-else>Expect </template>{{ range(expected.wine.low, expected.wine.high) }} of wine in the end{{
         grows ? ', by its mark' : ''
       }}.
-      <template v-if="room === 'cap' && byMass">The must with its skins fills about {{ f.words(f.volume(expected.mustL)) }}.</template>
+      <template v-if="room === 'cap'">The must with its skins fills about {{ f.words(f.volume(expected.mustL)) }}.</template>
       <template v-if="willBe !== undefined">
         With room for the {{ room }} that asks for a vessel of {{ f.words(f.volume(willBe / (1 - ROOM[room]))) }}.
       </template>

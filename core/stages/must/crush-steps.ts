@@ -1,5 +1,5 @@
 import { type LotState, isMust } from '../../ledger'
-import { type ClockReading, clockAt, enzymeAdvice, kitWater } from '../../must'
+import { type ClockReading, arrivesOnSkins, clockAt, enzymeAdvice, kitWater } from '../../must'
 import { correctionOf } from './correction-of-lot'
 
 /** What is done to a must between its arrival and its yeast, in the order of the work (craft 3.3 to 3.6). */
@@ -55,6 +55,7 @@ interface Plan {
 /** Steps by stream and style. Fruit gets sulphite at once; pails thaw first; whites settle; a kit is watered and follows its packets. */
 function planOf(lot: LotState): Plan[] {
   const red = lot.style === 'red'
+  const skins = arrivesOnSkins(lot.stream, lot.style, lot.onSkins)
   const sulphite = { code: 'first-sulphite' } as const
   const end: Plan[] = [{ code: 'measure' }, { code: 'correct' }, { code: 'pitch' }]
   switch (lot.stream) {
@@ -74,7 +75,11 @@ function planOf(lot: LotState): Plan[] {
       return [
         { code: 'thaw' },
         sulphite,
-        ...(red ? ([{ code: 'enzyme', optional: true }] as Plan[]) : ([{ code: 'settle' }, { code: 'enzyme' }] as Plan[])),
+        ...(skins
+          ? ([{ code: 'enzyme', optional: true }, { code: 'true-volume', optional: true }] as Plan[])
+          : red
+            ? []
+            : ([{ code: 'settle' }, { code: 'enzyme' }] as Plan[])),
         ...end
       ]
     case 'juice':
@@ -106,12 +111,17 @@ export const packetTask = (index: number): string => `packet:${index}`
 export function crushSteps(lot: LotState, now: string): CrushStep[] {
   const pitched = lot.inoculatedAt !== undefined || !isMust(lot)
   let turnTaken = false
+  // What is still ice is sulphited as it thaws, and neither settles, is measured nor corrected before that.
+  let thawing: Own | undefined
   let allBefore = true
   return planOf(lot).map((plan) => {
     const own = stepOf(plan.code, lot, now, pitched)
     let step: CrushStep = { code: plan.code, ...own, ...(plan.optional && { optional: true }) }
     if (step.status === 'later' && lot.endedTasks.has(leftOutTask(plan.code)))
       step = { code: plan.code, status: 'left-out', at: lot.endedTasks.get(leftOutTask(plan.code))!.at }
+    if (thawing && step.status === 'later' && plan.code !== 'first-sulphite')
+      step = { ...step, status: 'waiting', ...(thawing.opensAt && { opensAt: thawing.opensAt }) }
+    if (plan.code === 'thaw' && step.status === 'running') thawing = step
     const settled = step.status === 'done' || step.status === 'left-out'
     if (pitched && !settled) step = { code: plan.code, status: 'left-out' }
     else if (step.status === 'later' && plan.optional) step.status = 'optional'
