@@ -1,15 +1,21 @@
 import { findRoot, within } from '../units'
 import { ETHANOL_DENSITY, ethanolWaterDensity, waterDensity } from './density'
-import { FERMENT_EXTRACT_PER_ETHANOL, SUGAR_FREE_EXTRACT_G_PER_L, brixFromSg, sugarScales } from './sugar-scales'
+import { FERMENT_EXTRACT_PER_ETHANOL, SUGAR_FREE_EXTRACT_G_PER_L, SUGAR_FREE_RANGE, brixFromSg, sugarScales } from './sugar-scales'
 
 const WATER_20 = waterDensity(20)
 
 /** g of sugar for 1 % vol: the convention of the EU and the OIV, and the schools around it. */
 export const SUGAR_PER_PERCENT = { convention: 16.83, low: 17, high: 18 } as const
 
+export interface Band {
+  low: number
+  high: number
+}
 export interface PotentialAlcohol {
   /** % vol by 16.83 g/L of sugar (Regulation (EC) 607/2009 and OIV practice). */
   abv: number
+  /** By the convention, over the sugar-free extract that musts have: eight in ten lie within. */
+  band: Band
   /** % vol by 17 and by 18 g/L. */
   by17: number
   by18: number
@@ -22,12 +28,14 @@ export interface PotentialAlcohol {
  * @param brix 0 to 45
  * @returns % vol by the schools
  * @throws LimitError
- * @example potentialAlcohol(24.6).abv // 14.7
+ * @example potentialAlcohol(24.6).abv // 14.9
  */
 export function potentialAlcohol(brix: number): PotentialAlcohol {
-  const sugarGPerL = sugarScales(within('brix', brix, 0, 45), 'brix').fermentableGPerL
+  const { fermentableGPerL: sugarGPerL, sugarGPerL: dissolved } = sugarScales(within('brix', brix, 0, 45), 'brix')
+  const leaving = (sugarFree: number) => Math.max(0, dissolved - sugarFree) / SUGAR_PER_PERCENT.convention
   return {
     abv: sugarGPerL / SUGAR_PER_PERCENT.convention,
+    band: { low: leaving(SUGAR_FREE_RANGE.high), high: leaving(SUGAR_FREE_RANGE.low) },
     by17: sugarGPerL / SUGAR_PER_PERCENT.low,
     by18: sugarGPerL / SUGAR_PER_PERCENT.high,
     sugarGPerL
@@ -62,9 +70,14 @@ export function residualSugar(sg: number, abv: number, sugarFreeGPerL = SUGAR_FR
   return Math.max(0, sugarScales(trueExtractBrix(sg, abv), 'brix').sugarGPerL - sugarFreeGPerL - made)
 }
 
+/** Part of the alcohol that may only seem so: up to some 4 g/L of extract falls out (bitartrate) or is taken up by yeast. From memory. */
+const FELL_OUT = 0.02
+
 export interface ActualAlcohol {
   /** Balling's extract balance with Tabarié's true extract, % vol: the default. */
   balling: number
+  /** Eight in ten wines: extract that fell out and was no sugar (tartrate, what yeast takes up) makes it less. */
+  band: Band
   /** Balling with the usual short cut for real extract, 0.1808·original + 0.8192·apparent. */
   ballingShort: number
   /** (original − current) × 131.25 */
@@ -78,6 +91,8 @@ export interface ActualAlcohol {
 /**
  * Alcohol made between two gravities, nothing added in between. Balling (1843): 2.0665 g extract → 1 g ethanol
  * + 0.9565 g CO₂ + 0.11 g yeast, so A % mass = (p − n)/(2.0665 − 0.010665·p).
+ * The convention's 16.83 g for 1 % vol counts sugar, 2.132 g for a gram of alcohol; Balling counts extract, and the 0.066 g between
+ * them is what the ferment leaves behind as extract (glycerol, succinic acid): so both say the same of one must.
  * @param originalSg SG 20/20 before fermentation
  * @param currentSg SG 20/20 now, not above the original
  * @returns % vol by each school
@@ -91,8 +106,10 @@ export function actualAlcohol(originalSg: number, currentSg: number): ActualAlco
   const fall = originalSg - currentSg
   const byExtract = (n: number) => (((p - n) / (2.0665 - 0.010665 * p)) * currentSg * WATER_20) / ETHANOL_DENSITY
   const own = findRoot((abv) => byExtract(realExtractPercent(currentSg, abv)) - abv, 0, 25, 1e-9)
+  const made = fall === 0 ? 0 : own.x
   return {
-    balling: fall === 0 ? 0 : own.x,
+    balling: made,
+    band: { low: Math.max(0, made * 0.99 - FELL_OUT * made), high: made * 1.01 },
     ballingShort: byExtract(0.1808 * p + 0.8192 * brixFromSg(currentSg)),
     factor131: fall * 131.25,
     factor129: fall * 129,

@@ -5,6 +5,7 @@ import {
   brixFromSg,
   correctHydrometer,
   correctRefractometer,
+  refraction,
   ethanolWaterDensity,
   potentialAlcohol,
   residualSugar,
@@ -84,7 +85,7 @@ describe('a hydrometer away from its temperature', () => {
 
 describe('a refractometer with alcohol in the sample', () => {
   it('is plain Brix before the ferment, less its offset', () => {
-    expect(correctRefractometer(24, 24)).toMatchObject({ fit: 'no alcohol' })
+    expect(correctRefractometer(24, 24)).toMatchObject({ abv: 0, uncertaintySg: 0.001 })
     expect(correctRefractometer(24.5, 24.5, 0.5).brix).toBeCloseTo(24, 9)
   })
   it('reads far too high raw: 8 °Brix on a 24 °Brix must is dry', () => {
@@ -93,7 +94,31 @@ describe('a refractometer with alcohol in the sample', () => {
     expect(read.sg).toBeLessThan(0.998)
     expect(read.uncertaintySg).toBeGreaterThanOrEqual(0.002)
   })
-  it('widens the band where the fits part', () => expect(correctRefractometer(24, 15).uncertaintySg).toBeGreaterThan(0.005))
+  // CRC Handbook, concentrative properties of aqueous solutions, nD at 20 °C above water's 1.3330; from memory.
+  it.each([
+    ['sucrose 10 %', 0.1038, 0, 0.0149],
+    ['sucrose 20 %', 0.2162, 0, 0.0309],
+    ['ethanol 5 %', 0, 0.0495, 0.003],
+    ['ethanol 10 %', 0, 0.0982, 0.0065],
+    ['ethanol 15 %', 0, 0.1465, 0.0102]
+  ])('the index of refraction of %s', (_what, sugar, ethanol, above) => expect(Math.abs(refraction(sugar, ethanol) - above)).toBeLessThan(0.00015))
+  it('passes from must to wine without a jump, falls all the way, and its band holds both published fits inside their range', () => {
+    for (const original of [14, 18, 22, 25, 28, 31]) {
+      let before = correctRefractometer(original, original)
+      for (let current = original - 0.1; current > original * 0.36; current -= 0.1) {
+        const now = correctRefractometer(original, current)
+        expect(before.sg - now.sg).toBeGreaterThan(0)
+        expect(before.sg - now.sg).toBeLessThan(0.0012)
+        expect(now.uncertaintySg - before.uncertaintySg).toBeLessThan(0.0002)
+        if (now.novotnySg) expect(Math.abs(now.sg - now.novotnySg), `${original} ${current}`).toBeLessThan(now.uncertaintySg + 0.003)
+        if (now.bonhamSg) expect(Math.abs(now.sg - now.bonhamSg), `${original} ${current}`).toBeLessThan(now.uncertaintySg + 0.003)
+        before = now
+      }
+    }
+    expect(correctRefractometer(27, 14).novotnySg).toBeUndefined()
+    expect(correctRefractometer(24, 22).novotnySg).toBeUndefined()
+  })
+  it('what no ferment of the must can read is refused', () => expect(() => correctRefractometer(24, 3)).toThrow(LimitError))
   it('refuses a reading above the first', () => expect(() => correctRefractometer(20, 24)).toThrow(LimitError))
 })
 
@@ -116,8 +141,32 @@ describe('alcohol', () => {
     expect(actualAlcohol(1.09, 0.996)).toMatchObject({ factor131: (1.09 - 0.996) * 131.25, factor129: (1.09 - 0.996) * 129 }))
   it('nothing fermented is no alcohol', () => expect(actualAlcohol(1.09, 1.09).balling).toBe(0))
   it('a rise is refused', () => expect(() => actualAlcohol(1.05, 1.06)).toThrow(LimitError))
-  it('20 °Brix could become 11.4 % vol by 16.83 g/L (OIV-MA-AS2-02 gives 11.4, from memory)', () =>
-    expect(potentialAlcohol(20).abv).toBeCloseTo(11.4, 1))
+  it('20 °Brix could become 11.6 % vol; the 11.4 of the table of OIV-MA-AS2-02 (from memory) lies in its band', () => {
+    const { abv, band } = potentialAlcohol(20)
+    expect(abv).toBeCloseTo((216.2 - 20) / 16.83, 2)
+    expect(band.low).toBeLessThan(11.4)
+    expect(band.high).toBeGreaterThan(11.9)
+  })
+  // Final gravities that dry wines of such musts have (common practice, no source): about 0.5 below the last of these in °Brix.
+  it.each([
+    [18, 0.996],
+    [20, 0.995],
+    [22, 0.992],
+    [22, 0.9945],
+    [24, 0.993],
+    [24.6, 0.992],
+    [27, 0.993]
+  ])('what %d °Brix could become and what it made by %d agree within their bands', (brix, final) => {
+    const possible = potentialAlcohol(brix).band
+    const made = actualAlcohol(sgFromBrix(brix), final).band
+    expect(made.low).toBeLessThan(possible.high)
+    expect(possible.low).toBeLessThan(made.high)
+  })
+  it('Balling and the convention say the same of sugar that ferments without a rest', () => {
+    // 100 g of sugar a litre make 100 ÷ 16.83 % vol and leave 0.066 g of extract for a gram of alcohol.
+    const ethanol = (100 / 16.83 / 100) * 789.24
+    expect((100 - 0.0658 * ethanol) / ethanol).toBeCloseTo(2.0665, 2)
+  })
   it('a dry wine’s true extract is what is not sugar; apparent extract is below zero', () => {
     expect(trueExtractBrix(0.994, 13)).toBeGreaterThan(2)
     expect(brixFromSg(0.994)).toBeLessThan(0)

@@ -4,6 +4,7 @@ export {
   SG_MAX,
   SG_MIN,
   SUGAR_FREE_EXTRACT_G_PER_L,
+  SUGAR_FREE_RANGE,
   brixFromSg,
   sgFromBrix,
   sugarScales
@@ -11,7 +12,7 @@ export {
 export type { SugarScale, SugarScales } from './sugar-scales'
 export { correctHydrometer } from './hydrometer'
 export type { HydrometerReading } from './hydrometer'
-export { correctRefractometer } from './refractometer'
+export { correctRefractometer, refraction } from './refractometer'
 export type { RefractometerReading } from './refractometer'
 export { SUGAR_PER_PERCENT, actualAlcohol, potentialAlcohol, residualSugar, trueExtractBrix } from './alcohol'
-export type { ActualAlcohol, PotentialAlcohol } from './alcohol'
+export type { ActualAlcohol, Band, PotentialAlcohol } from './alcohol'

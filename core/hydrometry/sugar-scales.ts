@@ -23,8 +23,12 @@ export interface SugarScales {
 export const SG_MIN = 0.97
 export const SG_MAX = 1.22
 
-/** Sugar-free extract of grape must, g/L: acids, minerals, tannin. From memory (usual range 18 to 30), see docs/sources.md. */
-export const SUGAR_FREE_EXTRACT_G_PER_L = 24
+/**
+ * Sugar-free extract of grape must, g/L: acids, minerals, tannin; with the range it is found in. Sugar is 90 to 94 % of what is dissolved
+ * in a ripe must (from memory, after Amerine and Ough). The 18 to 30 g/L of the handbooks are of wines, and hold what the ferment made.
+ */
+export const SUGAR_FREE_EXTRACT_G_PER_L = 20
+export const SUGAR_FREE_RANGE = { low: 14, high: 26 } as const
 
 const WATER_20 = waterDensity(20)
 

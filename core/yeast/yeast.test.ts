@@ -100,10 +100,10 @@ describe('nutrient', () => {
       })
     )
   })
-  it('worked by hand: 24.4 °Brix is 244.6 g/L to ferment, medium need 220, 140 there, 80 missing', () => {
+  it('worked by hand: 24.4 °Brix is 249 g/L to ferment, medium need 224, 140 there, 84 missing', () => {
     const plan = nutrientPlan(77, 24.4, 'medium', 140)
-    expect(plan.needMgPerL).toBeCloseTo((0.244 * 1102.8 - 24) * 0.9, 0)
-    expect(plan.missingMgPerL).toBeCloseTo(80.6, 0)
+    expect(plan.needMgPerL).toBeCloseTo((0.244 * 1102.8 - 20) * 0.9, 0)
+    expect(plan.missingMgPerL).toBeCloseTo((0.244 * 1102.8 - 20) * 0.9 - 140, 0)
     expect(plan.additions[0]).toMatchObject({ nutrient: 'complex-nutrient', when: '24-h-after-pitching' })
   })
   it('a rich must needs none; an unmeasured one says what was assumed', () => {

@@ -46,7 +46,8 @@ describe('the calculations over HTTP', () => {
     ['clock', { kind: 'settle', begunAt: '2026-10-01T08:00:00Z', now: '2026-10-02T02:00:00Z' }, { hoursGone: 18 }],
     ['test-ferment', {}, { juiceL: 3.25 }],
     ['free-so2', { method: 'aspiration', sampleMl: 20, titrantMl: 2, normality: 0.01 }, { freeMgPerL: 32 }],
-    ['potential-alcohol', { brix: 20 }, { abv: 11.4 }]
+    // (216.2 − 20) ÷ 16.83, by hand.
+    ['potential-alcohol', { brix: 20 }, { abv: 11.66 }]
   ])('%s %j', (name, body, wanted) => {
     for (const [field, value] of Object.entries(wanted)) expect(answer(name, body)[field], field).toBeCloseTo(value, value > 100 ? 0 : 1)
   })

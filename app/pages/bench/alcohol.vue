@@ -74,6 +74,7 @@ const schools = computed(() => {
     row('Fall in Oechsle ÷ 7.5', m.oechsle75)
   ]
 })
+const halfWidth = ({ low, high }: { low: number, high: number }) => ((high - low) / 2).toFixed(1)
 useHead({ title: 'Alcohol · Presk' })
 </script>
 
@@ -85,7 +86,7 @@ useHead({ title: 'Alcohol · Presk' })
         label="Alcohol made"
         :shown="f.percentAlcohol(made.balling)"
         origin="estimated"
-        uncertainty="0.5"
+        :uncertainty="halfWidth(made.band)"
         size="hero"
       />
       <FigureNumber
@@ -93,7 +94,7 @@ useHead({ title: 'Alcohol · Presk' })
         label="Could become"
         :shown="f.percentAlcohol(potential.abv)"
         origin="estimated"
-        uncertainty="0.5"
+        :uncertainty="halfWidth(potential.band)"
         size="hero"
       />
       <p v-else class="soft">Two gravities, before and now, give the alcohol made between them.</p>
@@ -125,10 +126,12 @@ useHead({ title: 'Alcohol · Presk' })
       <template v-if="corrected && sg !== undefined">
         <div class="row">
           <FigureNumber label="True gravity" :shown="f.gravity(sg)" origin="estimated" :uncertainty="corrected.uncertaintySg.toFixed(3)" />
-          <FigureNumber v-if="corrected.terrillSg" label="by another fit" :shown="f.gravity(corrected.terrillSg)" size="small" />
-          <FigureNumber v-if="corrected.bonhamSg" label="by a third" :shown="f.gravity(corrected.bonhamSg)" size="small" />
+          <FigureNumber v-if="corrected.novotnySg" label="by Novotny’s fit" :shown="f.gravity(corrected.novotnySg)" size="small" />
+          <FigureNumber v-if="corrected.bonhamSg" label="by Bonham’s fit" :shown="f.gravity(corrected.bonhamSg)" size="small" />
         </div>
-        <FindingNote v-if="corrected.uncertaintySg > 0.003">The fits part here. Take a hydrometer if it matters.</FindingNote>
+        <FindingNote v-if="corrected.uncertaintySg > 0.003">
+          A refractometer cannot tell sugar from alcohol any closer than this. Near the end take a hydrometer.
+        </FindingNote>
       </template>
       <FigureTable
         v-if="made"
