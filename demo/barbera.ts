@@ -12,10 +12,21 @@ export function barbera(put: Put): void {
     varieties: [{ name: 'Barbera', share: 1 }],
     volumeL: 23,
     volumeIs: 'measured',
-    vesselId: 'vessel-white-pail'
+    vesselId: 'vessel-white-pail',
+    kit: {
+      targetSg: 1.082,
+      packets: [
+        { name: 'Bentonite', step: 'before-yeast' },
+        { name: 'Yeast', step: 'yeast' },
+        { name: 'Oak', step: 'ferment', day: 6 },
+        { name: 'Sulphite and sorbate', step: 'stabilise', day: 14 },
+        { name: 'Finings', step: 'clear' }
+      ]
+    }
   })
   put(7, 15, { type: 'reading', lotId, quantity: 'sg', typed: '1.082', value: 1.082, sampleC: 22, instrumentId: 'inst-hydrometer' })
   put(7, 15, { type: 'reading', lotId, quantity: 'ph', typed: '3.44', value: 3.44, instrumentId: 'inst-ph-meter' })
+  put(7, 15, { type: 'task-ended', lotId, task: 'packet:0', outcome: 'done', note: 'Bentonite' })
   put(7, 16, { type: 'inoculation', lotId, organism: 'yeast', culture: 'Yeast of the kit', grams: 5 })
   for (const [day, sg, celsius] of [
     [5, 1.066, 23],

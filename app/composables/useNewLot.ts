@@ -23,7 +23,7 @@ export function useNewLot() {
   const nameTouched = ref(false)
   const vintage = ref('')
   const origin = ref('')
-  const packets = ref<{ name: string, step: PacketStep }[]>([])
+  const packets = ref<{ name: string, step: PacketStep, day?: number }[]>([])
   const vesselChoice = ref('none')
   const vesselName = ref('')
   const vesselKind = ref<keyof typeof VESSEL>('demijohn')
@@ -176,7 +176,7 @@ export function useNewLot() {
             })
           ]
         : []
-    const named = packets.value.filter((p) => p.name.trim()).map((p) => ({ name: p.name.trim().slice(0, 80), step: p.step }))
+    const named = packets.value.filter((p) => p.name.trim()).map(({ name, step, day }) => ({ name: name.trim().slice(0, 80), step, ...(typeof day === 'number' && { day }) }))
     return [
       ...vessel,
       fact('lot-started', {

@@ -3,10 +3,12 @@ import type { LotView } from '../ledger'
 import { type EverySays, everyStage } from './every'
 import { type FermentSays, fermentStage } from './ferment'
 import { type KeepingSays, keepingStage } from './keeping'
+import { type KitSays, kitStage } from './kit'
 import { type MalolacticSays, malolacticStage } from './malolactic'
 import { type MustSays, mustStage } from './must'
 import type { CellarView, Stage } from './stage'
 
+export { packetTask } from './stage'
 export type { CellarView, Stage } from './stage'
 export {
   correctionOf,
@@ -17,7 +19,6 @@ export {
   judgeLot,
   judgeMust,
   leftOutTask,
-  packetTask,
   rememberCorrection
 } from './must'
 export type { CorrectPhase, CrushStatus, CrushStep, CrushStepCode, Judgement } from './must'
@@ -26,10 +27,10 @@ export type { LimitNear } from './every'
 export { reasonsForBlock } from './harvest'
 export type { HarvestReason } from './harvest'
 
-export type { EverySays, FermentSays, KeepingSays, MalolacticSays, MustSays }
+export type { EverySays, FermentSays, KeepingSays, KitSays, MalolacticSays, MustSays }
 
 /** Everything that any stage can say. */
-export type StageSays = MustSays | FermentSays | MalolacticSays | KeepingSays | EverySays
+export type StageSays = MustSays | FermentSays | MalolacticSays | KeepingSays | KitSays | EverySays
 export type StageFinding = Finding<StageSays>
 
 /** In the order of the work. A new stage is one more line. */
@@ -38,19 +39,23 @@ export const STAGES: readonly Stage<StageSays>[] = [
   fermentStage,
   malolacticStage,
   keepingStage,
+  kitStage,
   everyStage
 ] as unknown as readonly Stage<StageSays>[]
 
 /**
  * What is to be done with a lot, most pressing first; the first is its next move. What somebody put off, moved or left is not
- * among them. Where the first stage that has something for it waits for a proof, the later ones keep still.
+ * among them. Where the first stage that has something for it waits for a proof, the later ones keep still; what stands beside
+ * them all, like a kit's packets, is among it in any case.
  */
 export function tasksOf(lot: LotView, cellar: CellarView, now: string): StageFinding[] {
+  const of = (stage: Stage<StageSays>): StageFinding[] => (stage.appliesTo(lot) ? stage.tasks(lot, cellar, now) : [])
+  const beside = STAGES.filter((stage) => stage.beside).flatMap(of)
+  let own: StageFinding[] = []
   for (const stage of STAGES) {
-    const tasks = stage.appliesTo(lot) ? stage.tasks(lot, cellar, now) : []
-    if (tasks.length > 0) return tasks.filter((t) => !isEnded(t, lot.endedTasks, now)).sort(byUrgency)
+    if (own.length === 0 && !stage.beside) own = of(stage)
   }
-  return []
+  return [...own, ...beside].filter((t) => !isEnded(t, lot.endedTasks, now)).sort(byUrgency)
 }
 
 /** What is worth knowing of a lot, most pressing first; what was seen and left as it is does not come back. */

@@ -10,12 +10,17 @@ export type CellarView = Pick<CellarState, 'vessels' | 'instruments' | 'cards' |
  */
 export interface Stage<Says extends { code: string }> {
   code: string
+  /** Its tasks stand beside those of the stage that the lot is in. */
+  beside?: boolean
   appliesTo(lot: LotView): boolean
   /** What is to be done, several at once where several can be; the first is the lot's next move. */
   tasks(lot: LotView, cellar: CellarView, now: string): Finding<Says>[]
   /** What is worth knowing. */
   findings(lot: LotView, cellar: CellarView, now: string): Finding<Says>[]
 }
+
+/** The task that a packet of a kit is, by its place in the list. */
+export const packetTask = (index: number): string => `packet:${index}`
 
 export const HOUR = 3_600_000
 export const hoursSince = (at: string, now: string): number => (Date.parse(now) - Date.parse(at)) / HOUR

@@ -4,7 +4,7 @@ import { PACKET_STEP } from '~/wording/crush'
 
 /** What a kit says of itself: its gravity, the mark on its pail, its packets. */
 export interface KitTyped {
-  packets: { name: string, step: PacketStep }[]
+  packets: { name: string, step: PacketStep, day?: number }[]
 }
 const props = defineProps<{ target: ReturnType<typeof useQuantityField>, line: ReturnType<typeof useQuantityField> }>()
 const packets = defineModel<KitTyped['packets']>({ required: true })
@@ -14,6 +14,8 @@ const USUAL: KitTyped['packets'] = [
   { name: 'Sulphite and sorbate', step: 'stabilise' },
   { name: 'Finings', step: 'clear' }
 ]
+/** These have a day; the others go by the must and by the yeast. */
+const AFTER_YEAST = new Set<PacketStep>(['ferment', 'stabilise', 'clear'])
 const STEPS = Object.entries(PACKET_STEP).map(([value, label]) => ({ value: value as PacketStep, label }))
 const fields = computed(() => props)
 </script>
@@ -25,11 +27,22 @@ const fields = computed(() => props)
       <QuantityField label="Mark on the pail" :field="fields.line" hint="only a hint, never the measure" />
     </div>
     <fieldset>
-      <legend>Packets, in their order</legend>
+      <legend>Packets, in their order, with their day after the yeast where the leaflet names one</legend>
       <ol class="packets">
         <li v-for="(p, i) in packets" :key="i">
           <UInput v-model="p.name" maxlength="80" :aria-label="`Packet ${i + 1}`" autocomplete="off" />
           <USelect v-model="p.step" :items="STEPS" :aria-label="`When packet ${i + 1} goes in`" />
+          <UInput
+            v-if="AFTER_YEAST.has(p.step)"
+            v-model.number="p.day"
+            type="number"
+            inputmode="numeric"
+            min="0"
+            max="120"
+            placeholder="day"
+            :aria-label="`Days after the yeast for packet ${i + 1}`"
+          />
+          <span v-else />
           <UButton variant="link" :aria-label="`Leave packet ${i + 1} out`" @click="packets.splice(i, 1)">Remove</UButton>
         </li>
       </ol>
@@ -51,7 +64,7 @@ const fields = computed(() => props)
 }
 .packets li {
   display: grid;
-  grid-template-columns: minmax(0, 1fr) minmax(0, 12rem) auto;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 12rem) 8.5rem auto;
   gap: 10px;
   align-items: center;
   padding: 4px 0;
@@ -64,7 +77,7 @@ const fields = computed(() => props)
 }
 @media (max-width: 520px) {
   .packets li {
-    grid-template-columns: minmax(0, 1fr) auto;
+    grid-template-columns: minmax(0, 1fr) 8rem auto;
   }
   .packets li > :first-child {
     grid-column: 1 / -1;

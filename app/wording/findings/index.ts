@@ -4,6 +4,7 @@ import type { StageFinding, StageSays } from '~~/core/stages'
 import { EVERY } from './every'
 import { FERMENT } from './ferment'
 import { KEEPING } from './keeping'
+import { KIT } from './kit'
 import { MALOLACTIC_SAYS } from './malolactic'
 import { MUST } from './must'
 import type { FindingWords, SayFormat, WordsFor } from './say'
@@ -11,7 +12,7 @@ import type { FindingWords, SayFormat, WordsFor } from './say'
 export type { FindingWords, SayFormat } from './say'
 
 /** All words of all stages: the compiler asks for each code. */
-const WORDS: WordsFor<StageSays> = { ...MUST, ...FERMENT, ...MALOLACTIC_SAYS, ...KEEPING, ...EVERY }
+const WORDS: WordsFor<StageSays> = { ...MUST, ...FERMENT, ...MALOLACTIC_SAYS, ...KEEPING, ...KIT, ...EVERY }
 
 /** A finding in words: what, why, and the label of the way to it. */
 export function sayFinding(finding: StageFinding, lot: LotView, f: SayFormat): FindingWords {

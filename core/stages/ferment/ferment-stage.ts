@@ -1,6 +1,6 @@
 import type { Finding } from '../../findings'
-import { DRY_SG, type LotView, isFermenting, isHeld } from '../../ledger'
-import { HOUR, type Stage, hoursSince, later } from '../stage'
+import { DRY_PROOF_H, DRY_SG, type LotView, drynessOf, isFermenting, isHeld } from '../../ledger'
+import { type Stage, hoursSince, later } from '../stage'
 
 export type FermentSays =
   | { code: 'read-ferment', daysSince: number }
@@ -12,8 +12,6 @@ export type FermentSays =
 
 /** A ferment is looked at daily, morning or evening: common practice (craft 3.7). */
 const READ_AGAIN_H = 14.4
-/** Hours between two readings that together say dry (craft 3.7: two to three days). */
-const DRY_PROOF_H = 48
 
 /** From the yeast to a wine that is known to be dry. */
 export const fermentStage: Stage<FermentSays> = {
@@ -92,9 +90,8 @@ const leftAlone = (lot: LotView): boolean =>
 /** When it was first read dry, while a second reading is wanting and nobody has gone on already. */
 function needsProof(lot: LotView): string | undefined {
   if (lot.alcoholic !== 'dry') return undefined
-  const dry = (lot.series.sg ?? []).filter((p) => p.value <= DRY_SG)
-  const [first, last] = [dry[0], dry.at(-1)]
-  if (!first || !last || (Date.parse(last.at) - Date.parse(first.at)) / HOUR >= DRY_PROOF_H) return undefined
-  const goneOn = [lot.lastSulphiteAt, lot.freeSo2?.at, lot.bacteriaAt].some((at) => at !== undefined && at > first.at)
-  return goneOn ? undefined : first.at
+  const dryness = drynessOf(lot)
+  if (!dryness || dryness.proven) return undefined
+  const goneOn = [lot.lastSulphiteAt, lot.freeSo2?.at, lot.bacteriaAt].some((at) => at !== undefined && at > dryness.since)
+  return goneOn ? undefined : dryness.since
 }

@@ -1,5 +1,6 @@
 import { type LotState, isMust } from '../../ledger'
 import { type ClockReading, arrivesOnSkins, clockAt, enzymeAdvice, kitWater } from '../../must'
+import { packetTask } from '../stage'
 import { correctionOf } from './correction-of-lot'
 
 /** What is done to a must between its arrival and its yeast, in the order of the work (craft 3.3 to 3.6). */
@@ -99,8 +100,6 @@ function planOf(lot: LotState): Plan[] {
 }
 
 export const leftOutTask = (code: CrushStepCode): string => `crush:${code}`
-/** The task that a packet of a kit is, by its place in the list. */
-export const packetTask = (index: number): string => `packet:${index}`
 
 /**
  * Where a must stands between arrival and yeast. Exactly one step has its turn, the first that can be done; clocks run

@@ -1,7 +1,7 @@
 export { mustStage } from './must-stage'
 export type { MustSays } from './must-stage'
 export { correctionOf, courseOfLot, finderReadings, rememberCorrection } from './correction-of-lot'
-export { crushSteps, enzymeFor, leftOutTask, packetTask } from './crush-steps'
+export { crushSteps, enzymeFor, leftOutTask } from './crush-steps'
 export type { CorrectPhase, CrushStatus, CrushStep, CrushStepCode } from './crush-steps'
 export { judgeLot, judgeMust } from './judge'
 export type { Judgement } from './judge'

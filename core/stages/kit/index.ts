@@ -1,0 +1,2 @@
+export { kitStage } from './kit-stage'
+export type { KitSays } from './kit-stage'
