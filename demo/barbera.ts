@@ -26,7 +26,7 @@ export function barbera(put: Put): void {
   })
   put(7, 15, { type: 'reading', lotId, quantity: 'sg', typed: '1.082', value: 1.082, sampleC: 22, instrumentId: 'inst-hydrometer' })
   put(7, 15, { type: 'reading', lotId, quantity: 'ph', typed: '3.44', value: 3.44, instrumentId: 'inst-ph-meter' })
-  put(7, 15, { type: 'task-ended', lotId, task: 'packet:0', outcome: 'done', note: 'Bentonite' })
+  put(7, 16, { type: 'task-ended', lotId, task: 'packet:0', outcome: 'done', note: 'Bentonite' })
   put(7, 16, { type: 'inoculation', lotId, organism: 'yeast', culture: 'Yeast of the kit', grams: 5 })
   for (const [day, sg, celsius] of [
     [5, 1.066, 23],

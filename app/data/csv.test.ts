@@ -1,8 +1,9 @@
 import Papa from 'papaparse'
 import { describe, expect, it } from 'vitest'
-import { foldCellar } from '~~/core/ledger'
+import { foldCellar, restatedValue } from '~~/core/ledger'
 import { demoCellar } from '~~/demo'
 import { ledgerCsv, mapRows, readDate, readTable, readingsCsv } from './csv'
+import { isOwnReadings, readingsBack } from './readings-back'
 import { entriesOfLot } from './entries-of-lot'
 
 const demo = demoCellar(new Date('2026-11-23T12:00:00Z'))
@@ -10,7 +11,7 @@ const now = '2026-11-23T12:00:00.000Z'
 
 describe('tables out', () => {
   it('readings come back from the file as they went in, by an independent reader', () => {
-    const back = Papa.parse<Record<string, string>>(readingsCsv(demo.entries, { lot: () => 'A "quoted", name' }), { header: true }).data
+    const back = Papa.parse<Record<string, string>>(readingsCsv(demo.entries, { lot: () => 'A "quoted", name', instrument: () => '' }, () => undefined), { header: true }).data
     const readings = demo.entries.filter((e) => e.type === 'reading')
     expect(back).toHaveLength(readings.length)
     expect(back.map((r) => Number(r.value)).sort()).toEqual(readings.map((r) => r.value).sort())
@@ -66,7 +67,7 @@ describe('tables in', () => {
           { column: 'pH', quantity: 'ph' }
         ]
       },
-      'lot-demo-1',
+      () => ({ lotId: 'lot-demo-1' }),
       now
     )
     expect(rows.map((r) => [r.line, r.drafts.length, r.problems.length])).toEqual([
@@ -97,4 +98,43 @@ it('one lot’s file tells its whole story alone', () => {
   expect([...alone.lots.keys()]).toEqual(['lot-grenache'])
   expect(alone.lots.get('lot-grenache')).toEqual(all.lots.get('lot-grenache'))
   expect(alone.problems).toEqual([])
+})
+
+describe('readings that Presk wrote, Presk reads back', () => {
+  const cellar = foldCellar(demo.entries)
+  const readings = demo.entries.filter((e) => e.type === 'reading')
+  const instruments = new Map([...cellar.instruments.values()].map((i) => [i.name, i.id]))
+  const lots = new Map([...cellar.lots.values()].map((l) => [l.name, l.id]))
+  const lotOf = (name: string) => (lots.has(name) ? { lotId: lots.get(name)! } : { problem: `No lot is called “${name}”` })
+  const written = readingsCsv(
+    demo.entries,
+    { lot: (id) => cellar.lots.get(id)!.name, instrument: (id) => cellar.instruments.get(id)!.name },
+    (r) => restatedValue(cellar.lots.get(r.lotId)!, r)
+  )
+  const table = readTable(written)
+  if (!table.ok) throw new Error(table.reason)
+  const back = (known: typeof readings, text = table.table) =>
+    readingsBack(text, { lotOf, instrumentNamed: (name) => instruments.get(name), readings: known, now })
+
+  it('with lot, instrument, sample and titration as they were', () => {
+    expect(isOwnReadings(table.table)).toBe(true)
+    const drafts = back([]).rows.flatMap((r) => r.drafts)
+    const parts = ({ lotId, at, quantity, value, typed, instrumentId, sampleC, calibrationC, titration }: (typeof drafts)[number]) => ({
+      ...{ lotId, at, quantity, value, typed, instrumentId, sampleC, titration },
+      // It stands for itself where no sample's temperature was read.
+      calibrationC: sampleC === undefined ? undefined : calibrationC
+    })
+    expect(drafts.map(parts)).toEqual(readings.map(parts))
+  })
+  it('what a check changed stands beside what was typed', () => {
+    const changed = table.table.rows.filter((r) => r.restated !== '')
+    expect(changed.length).toBeGreaterThan(0)
+    for (const row of changed) expect(Math.abs(Number(row.restated) - Number(row.value))).toBeLessThan(0.5)
+  })
+  it('taken in twice it is there once; a name that no lot has is said with its row', () => {
+    expect(back(readings)).toMatchObject({ known: readings.length })
+    expect(back(readings).rows.flatMap((r) => r.drafts)).toEqual([])
+    const renamed = { ...table.table, rows: table.table.rows.map((r, i) => (i === 3 ? { ...r, lot: 'Unheard of' } : r)) }
+    expect(back([], renamed).rows[3]).toEqual({ line: 5, drafts: [], problems: ['No lot is called “Unheard of”'] })
+  })
 })

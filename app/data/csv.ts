@@ -18,8 +18,15 @@ export function ledgerCsv(entries: readonly Entry[], say: (fact: Fact) => string
   )
 }
 
-/** Readings as rows: quantity, value in the ledger's unit, what was typed. */
-export function readingsCsv(entries: readonly Entry[], names: { lot: (id: string) => string }): string {
+/**
+ * Readings as rows: quantity, value in the ledger's unit, what was typed, with which instrument, and what the reading is now that its
+ * sample's temperature and the checks of its instrument are reckoned in. `readingsBack` takes them in again.
+ */
+export function readingsCsv(
+  entries: readonly Entry[],
+  names: { lot: (id: string) => string, instrument: (id: string) => string },
+  restated: (reading: EntryOf<'reading'>) => number | undefined
+): string {
   const rows = standingFacts(entries)
     .filter((f) => !f.struck)
     .map((f) => f.fact)
@@ -31,12 +38,19 @@ export function readingsCsv(entries: readonly Entry[], names: { lot: (id: string
       quantity: r.quantity,
       value: r.value,
       typed: r.typed,
+      restated: restated(r) ?? '',
+      instrument: r.instrumentId ? names.instrument(r.instrumentId) : '',
       sample_celsius: r.sampleC ?? '',
+      calibration_celsius: r.calibrationC ?? '',
+      titration: r.titration ? TITRATION.map((key) => r.titration![key] ?? '').join(' ') : '',
       id: r.id
     })),
     CSV
   )
 }
+
+/** The parts of a titration, in the order of its cell. */
+export const TITRATION = ['sampleMl', 'titrantMl', 'normality', 'stepMl'] as const
 
 /** A cell that a spreadsheet would run as a formula leaves with an apostrophe in front, as text. */
 const CSV = { newline: '\r\n', escapeFormulae: true } as const
@@ -65,8 +79,13 @@ export interface Mapping {
   /** Column with the date, and how it is written when that is not clear by itself. */
   at: string
   dayFirst: boolean
+  /** Column with the wine's name; without one all rows are of one lot. */
+  lot?: string
   values: { column: string, quantity: ReadingQuantity, fahrenheit?: boolean }[]
 }
+
+/** Which lot a name in a table means. */
+export type LotNamed = (name: string) => { lotId: string, problem?: undefined } | { lotId?: undefined, problem: string }
 
 export interface ImportRow {
   line: number
@@ -75,10 +94,11 @@ export interface ImportRow {
 }
 
 /**
- * Turns the rows of a table into readings of one lot, row by row; a row with a problem says which and brings what is sound.
+ * Turns the rows of a table into readings, row by row; a row with a problem says which and brings what is sound.
+ * @param lotOf the lot of a name, or what is wrong with the name; asked with nothing where the table names none
  * @param now the present instant, ISO: nothing ahead of it is taken
  */
-export function mapRows(table: Table, mapping: Mapping, lotId: string, now: string): ImportRow[] {
+export function mapRows(table: Table, mapping: Mapping, lotOf: LotNamed, now: string): ImportRow[] {
   return table.rows.map((row, i) => {
     const result: ImportRow = { line: i + 2, drafts: [], problems: [] }
     const at = readDate(row[mapping.at] ?? '', mapping.dayFirst)
@@ -88,6 +108,11 @@ export function mapRows(table: Table, mapping: Mapping, lotId: string, now: stri
     }
     if (at > now) {
       result.problems.push(`${row[mapping.at]} is still to come`)
+      return result
+    }
+    const { lotId, problem } = lotOf(mapping.lot === undefined ? '' : (row[mapping.lot] ?? '').trim())
+    if (lotId === undefined) {
+      result.problems.push(problem)
       return result
     }
     for (const { column, quantity, fahrenheit } of mapping.values) {

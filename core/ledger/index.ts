@@ -33,7 +33,7 @@ export type {
 export { emptyCellar } from './state'
 export { MALIC_END, malolacticOf, planOf, usualPlan } from './plan'
 export type { LotPlan, Malolactic } from './plan'
-export { restatedBy } from './restate'
+export { restatedBy, restatedValue } from './restate'
 export type { RestatedFigure, RestatedReading, Restatement, RestedAddition } from './restate'
 export { upcast, upcastEntry } from './upcast'
 export type { RawCellar } from './upcast'

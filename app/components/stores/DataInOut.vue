@@ -2,6 +2,7 @@
 import type { Reviewed } from '~/data/ledger-engine'
 import { LARGEST_FILE_BYTES } from '~/data/limits'
 import { chosenFile } from '~/data/chosen-file'
+import { type EntryOf, restatedValue } from '~~/core/ledger'
 import { ledgerCsv, readingsCsv } from '~/data/csv'
 import { downloadCellar, downloadText } from '~/data/download'
 import { sayDoubt, sayFileProblem } from '~/wording/problems'
@@ -26,7 +27,14 @@ const story = useStory()
 const f = useFormat()
 const now = useNow()
 const stamp = () => new Date().toISOString().slice(0, 10)
-const exportReadings = async () => downloadText(readingsCsv(await cellar.allEntries(), story.names), `readings-${stamp()}.csv`, 'text/csv')
+const exportReadings = async () =>
+  downloadText(readingsCsv(await cellar.allEntries(), story.names, restated), `readings-${stamp()}.csv`, 'text/csv')
+/** Rounded to what the ledger deserves, so that a table is no list of sixteen digits. */
+const restated = (r: EntryOf<'reading'>) => {
+  const lot = cellar.state.lots.get(r.lotId)
+  const value = lot && restatedValue(lot, r)
+  return value === undefined ? undefined : Number(value.toPrecision(5))
+}
 const exportLedger = async () =>
   downloadText(
     ledgerCsv(await cellar.allEntries(), (fact) => sayFact(fact, f, story.names), story.names.lot),

@@ -2,7 +2,8 @@
 import type { ReadingQuantity } from '~~/core/ledger'
 import { QUANTITY_NAMES } from '~~/core/quantities'
 import { chosenFile } from '~/data/chosen-file'
-import { type Table, mapRows, readTable } from '~/data/csv'
+import { type ImportRow, type LotNamed, type Table, mapRows, readTable } from '~/data/csv'
+import { type Back, isOwnReadings, readingsBack } from '~/data/readings-back'
 import { QUANTITY, QUANTITY_UNIT } from '~/wording/terms'
 
 const LARGEST_TABLE_BYTES = 10_000_000
@@ -15,6 +16,9 @@ const table = shallowRef<Table>()
 const problem = ref<string>()
 const lotId = ref('')
 const at = ref('')
+/** Column with the wine's name; empty: all of one lot. */
+const lotColumn = ref('')
+const own = shallowRef<Back>()
 const dayFirst = ref(true)
 const fahrenheit = ref(settings.values.temperature === '°F')
 const chosen = ref<Record<string, ReadingQuantity | ''>>({})
@@ -34,6 +38,7 @@ const GUESSES: [RegExp, ReadingQuantity][] = [
 async function read(chosenOne: File) {
   const file = await chosenFile(chosenOne, LARGEST_TABLE_BYTES)
   table.value = undefined
+  own.value = undefined
   problem.value = undefined
   if (!file.ok) {
     problem.value = 'This table has over 10 MB. Export only the readings.'
@@ -45,21 +50,37 @@ async function read(chosenOne: File) {
     return
   }
   table.value = found.table
+  if (isOwnReadings(found.table)) {
+    const readings = (await cellar.allEntries()).filter((e) => e.type === 'reading')
+    own.value = readingsBack(found.table, { lotOf, instrumentNamed, readings, now: now.value })
+    return
+  }
+  lotColumn.value = found.table.columns.find((c) => /^(lot|wine|name)$/i.test(c.trim())) ?? ''
   at.value = found.table.columns.find((c) => /date|time|when|^at$/i.test(c)) ?? found.table.columns[0]!
   chosen.value = Object.fromEntries(
-    found.table.columns.map((c) => [c, c === at.value ? '' : (GUESSES.find(([pattern]) => pattern.test(c.trim()))?.[1] ?? '')])
+    found.table.columns.map((c) => [c, c === at.value || c === lotColumn.value ? '' : (GUESSES.find(([pattern]) => pattern.test(c.trim()))?.[1] ?? '')])
   )
   lotId.value ||= cellar.lots[0]?.id ?? ''
 }
 
-const rows = computed(() => {
-  if (!table.value || !lotId.value) return []
+/** A name in the table means the lot that is called so, and no other. */
+const lotOf: LotNamed = (name) => {
+  const called = cellar.lots.filter((l) => l.name.trim().toLowerCase() === name.toLowerCase())
+  if (called.length === 1) return { lotId: called[0]!.id }
+  return { problem: called.length === 0 ? `no lot is called “${name}”` : `${called.length} lots are called “${name}”: rename one` }
+}
+const instrumentNamed = (name: string) => [...cellar.state.instruments.values()].find((i) => i.name === name)?.id
+
+const rows = computed<ImportRow[]>(() => {
+  if (own.value) return own.value.rows
+  if (!table.value || !(lotId.value || lotColumn.value)) return []
   const values = Object.entries(chosen.value).flatMap(([column, quantity]) =>
-    quantity && column !== at.value
+    quantity && column !== at.value && column !== lotColumn.value
       ? [{ column, quantity, ...(quantity === 'temperature' && fahrenheit.value && { fahrenheit: true }) }]
       : []
   )
-  return mapRows(table.value, { at: at.value, dayFirst: dayFirst.value, values }, lotId.value, now.value)
+  const mapping = { at: at.value, dayFirst: dayFirst.value, values, ...(lotColumn.value && { lot: lotColumn.value }) }
+  return mapRows(table.value, mapping, lotColumn.value ? lotOf : () => ({ lotId: lotId.value }), now.value)
 })
 const drafts = computed(() => rows.value.flatMap((r) => r.drafts))
 const troubled = computed(() => rows.value.filter((r) => r.problems.length > 0))
@@ -75,8 +96,9 @@ const COLUMN_IS = [
 
 async function takeIn() {
   if (!(await cellar.log(drafts.value))) return
-  logged(`${drafts.value.length} readings came in`)
+  logged(`${drafts.value.length} ${drafts.value.length === 1 ? 'reading' : 'readings'} came in`)
   table.value = undefined
+  own.value = undefined
 }
 </script>
 
@@ -90,8 +112,19 @@ async function takeIn() {
     />
     <p v-if="problem" class="message" role="alert">{{ problem }}</p>
     <form v-if="table" novalidate class="sheet map" @submit.prevent="takeIn">
-      <div class="pair">
-        <SelectField v-model="lotId" label="Into the lot" :items="cellar.lots.map((l) => ({ value: l.id, label: l.name }))" />
+      <p v-if="own">Presk wrote this table itself: wines, instruments and what was typed are known from it.</p>
+      <div v-if="!own" class="pair">
+        <SelectField
+          v-model="lotColumn"
+          label="The wine’s name stands in"
+          :items="[{ value: '', label: 'no column: all of one lot' }, ...table.columns.map((c) => ({ value: c, label: c }))]"
+        />
+        <SelectField
+          v-if="!lotColumn"
+          v-model="lotId"
+          label="Into the lot"
+          :items="cellar.lots.map((l) => ({ value: l.id, label: l.name }))"
+        />
         <SelectField v-model="at" label="Date stands in" :items="table.columns.map((c) => ({ value: c, label: c }))" />
         <SelectField
           v-model="dayFirst"
@@ -110,9 +143,9 @@ async function takeIn() {
           ]"
         />
       </div>
-      <div class="pair">
+      <div v-if="!own" class="pair">
         <SelectField
-          v-for="c in table.columns.filter((x) => x !== at)"
+          v-for="c in table.columns.filter((x) => x !== at && x !== lotColumn)"
           :key="c"
           v-model="chosen[c]!"
           :label="`${c} is`"
@@ -120,7 +153,10 @@ async function takeIn() {
         />
       </div>
       <p role="status">
-        <b class="figure">{{ drafts.length }}</b> readings from {{ rows.length }} rows<template v-if="troubled.length"
+        <b class="figure">{{ drafts.length }}</b> {{ drafts.length === 1 ? 'reading' : 'readings' }} from
+        {{ rows.length }} rows<template v-if="own?.known"
+        >, {{ own.known }} there already</template
+        ><template v-if="troubled.length"
         >; {{ troubled.length }} {{ troubled.length === 1 ? 'row has' : 'rows have' }} a problem</template
         >.
       </p>
