@@ -26,7 +26,9 @@ export function useNewLot() {
   const packets = ref<{ name: string, step: PacketStep, day?: number }[]>([])
   const vesselChoice = ref('none')
   const vesselName = ref('')
-  const vesselKind = ref<keyof typeof VESSEL>('demijohn')
+  /** What has a cap to work goes into an open vessel, unless the person says otherwise. */
+  const kindChosen = ref<keyof typeof VESSEL>()
+  const vesselKind = computed({ get: () => kindChosen.value ?? (room.value === 'cap' ? 'bin' : 'demijohn'), set: (kind) => (kindChosen.value = kind) })
   const saving = ref(false)
   /** When it arrived: now, unless it was earlier. */
   const at = ref<string>()

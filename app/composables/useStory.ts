@@ -1,5 +1,5 @@
-import type { Fact, StandingFact } from '~~/core/ledger'
-import { sayFact } from '~/wording/sentences'
+import { type Fact, type StandingFact, restatedValue } from '~~/core/ledger'
+import { sayFact, sayRestated } from '~/wording/sentences'
 
 export interface StoryLine {
   id: string
@@ -28,6 +28,15 @@ export function useStory() {
     material: materials.name
   }
 
+  /** What a reading counts as, where a check of its instrument or its sample's temperature makes it another. */
+  function restatedOf({ fact, struck }: StandingFact): string {
+    const lot = fact.type === 'reading' && !struck ? cellar.lotOf(fact.lotId) : undefined
+    if (fact.type !== 'reading' || !lot) return ''
+    const is = restatedValue(lot, fact)
+    const instrument = fact.instrumentId ? cellar.state.instruments.get(fact.instrumentId) : undefined
+    return is === undefined ? '' : sayRestated(fact, is, f, instrument?.checks.length ? instrument.name : undefined)
+  }
+
   const tell = (standing: StandingFact): StoryLine => {
     const { fact } = standing
     const lot = lotOf(fact)
@@ -36,7 +45,7 @@ export function useStory() {
       at: fact.at,
       when: sayWhen(fact.at, now.value),
       lot: lot ? names.lot(lot) : '',
-      text: sayFact(fact, f, names),
+      text: sayFact(fact, f, names) + restatedOf(standing),
       struck: standing.struck,
       standing,
       ...(lot && { lotId: lot })

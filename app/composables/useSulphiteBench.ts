@@ -1,3 +1,4 @@
+import { counted } from '~/wording/count'
 import {
   type SulphiteSalt,
   type SulphiteSchool,
@@ -152,7 +153,7 @@ export function useSulphiteBench(lot: Ref<LotView | undefined>) {
   )
   const boundHint = computed(() =>
     lot.value?.doses.length
-      ? `learnt from ${lot.value.doses.length === 1 ? 'a dose' : `${lot.value.doses.length} doses`} of this lot; a third is usual`
+      ? `learnt from ${counted(lot.value.doses.length, 'dose')} of this lot; a third is usual`
       : 'a third is usual; none for a cautious first dose'
   )
 

@@ -1,3 +1,4 @@
+import { counted } from '~/wording/count'
 import type { HarvestReason } from '~~/core/stages'
 import type { Crossing, RipeQuantity } from '~~/core/harvest'
 import type { EntryOf } from '~~/core/ledger'
@@ -41,7 +42,7 @@ export function sayReason(reason: HarvestReason): string {
       return reason.count === 0
         ? 'No sample yet. 40 to 50 berries from all over the block, not the prettiest bunches.'
         : reason.daysSince !== undefined && reason.daysSince > 5
-          ? `The last sample is ${reason.daysSince} days old: sample again before deciding.`
+          ? `The last sample is ${counted(reason.daysSince, 'day')} old: sample again before deciding.`
           : `${reason.count === 1 ? 'One sample is no trend' : 'Two samples make a line, not a trend'}: sample again in a few days.`
     case 'noted':
       return `${ABOUT[reason.about]}: ${reason.text}`

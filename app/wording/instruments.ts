@@ -1,3 +1,4 @@
+import { counted } from '~/wording/count'
 import type { EntryOf, InstrumentState } from '~~/core/ledger'
 import { sayCheck } from './sentences'
 
@@ -46,5 +47,5 @@ export function sayInstrumentDoubt(instrument: InstrumentState, now: string): st
   // A hydrometer that was never checked is the rule; it is not nagged about.
   if (days === undefined)
     return instrument.kind === 'hydrometer' ? undefined : `${instrument.name} was never checked here: ${INSTRUMENT[instrument.kind].how}.`
-  return `${instrument.name} was last checked ${days} days ago: check it before the doses rest on it.`
+  return `${instrument.name} was last checked ${counted(days, 'day')} ago: check it before the doses rest on it.`
 }

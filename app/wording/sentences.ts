@@ -148,17 +148,24 @@ const UNIT_BEHIND: Partial<Record<Fact['type'] | string, string>> = {
   abv: ' % vol'
 }
 
-function sayReading(fact: Extract<Fact, { type: 'reading' }>, f: Format, names: Names): string {
-  const value =
-    fact.quantity === 'temperature'
-      ? f.words(f.temperature(fact.value))
-      : fact.quantity === 'volume'
-        ? f.words(f.volume(fact.value))
-        : fact.quantity === 'sg'
-          ? fact.value.toFixed(3)
-          : fact.quantity === 'ta'
-            ? `${fact.value.toFixed(1)} g/L`
-            : `${trim(fact.value)}${UNIT_BEHIND[fact.quantity] ?? ''}`
+type Reading = Extract<Fact, { type: 'reading' }>
+
+function sayValue({ quantity }: Reading, value: number, f: Format): string {
+  if (quantity === 'temperature') return f.words(f.temperature(value))
+  if (quantity === 'volume') return f.words(f.volume(value))
+  if (quantity === 'sg') return value.toFixed(3)
+  return quantity === 'ta' ? `${value.toFixed(1)} g/L` : `${trim(value)}${UNIT_BEHIND[quantity] ?? ''}`
+}
+
+/** Behind a reading that counts as another value than was typed, and why; nothing where the difference could not be read. */
+export function sayRestated(fact: Reading, is: number, f: Format, checked: string | undefined): string {
+  const [read, counts] = [sayValue(fact, fact.value, f), sayValue(fact, Number(is.toPrecision(fact.quantity === 'brix' ? 3 : 4)), f)]
+  const why = checked ? `by the check of ${checked}` : 'at its calibration temperature'
+  return read === counts ? '' : ` Counts as ${counts}, ${why}.`
+}
+
+function sayReading(fact: Reading, f: Format, names: Names): string {
+  const value = sayValue(fact, fact.value, f)
   const titrated = fact.titration
     ? `, ${trim(fact.titration.titrantMl)} mL of ${trim(fact.titration.normality)} N on ${trim(fact.titration.sampleMl)} mL`
     : ''

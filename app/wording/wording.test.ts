@@ -10,7 +10,7 @@ import { sayJudgement } from './judgements'
 import { addressOf, sayFinding } from './findings'
 import { sayFileProblem, sayLedgerProblem, sayLikelihood, sayQuantityProblem, sayStorageProblem } from './problems'
 import { materialName } from './materials'
-import { sayFact } from './sentences'
+import { sayFact, sayRestated } from './sentences'
 import { saySulphiteFinding } from './sulphite'
 import { sayNutrientFinding, sayPitchFinding, sayPitchStep, sayYeastReason } from './yeast'
 import { StorageError } from '../data/cellar-storage'
@@ -29,6 +29,17 @@ const names = {
 }
 const say = (draft: Draft<Fact>) => sayFact({ id: 'x', device: 'd', at: '', written: '', ...draft } as Fact, metric, names)
 const lotId = 'lot-0001'
+
+describe('a reading that counts as another value says so and why', () => {
+  const reading = (quantity: 'sg' | 'ph' | 'brix', value: number) =>
+    ({ id: 'x', device: 'd', at: '', written: '', type: 'reading', lotId, quantity, typed: '', value }) as const
+  it.each([
+    [reading('ph', 3.5), 3.563, 'Pocket pH meter', ' Counts as 3.563, by the check of Pocket pH meter.'],
+    [reading('sg', 1.082), 1.0834, undefined, ' Counts as 1.083, at its calibration temperature.'],
+    [reading('brix', 24.5), 24.04, 'Prism', ' Counts as 24 °Brix, by the check of Prism.'],
+    [reading('sg', 1.082), 1.0821, undefined, '']
+  ])('%j is %d', (fact, is, checked, words) => expect(sayRestated(fact, is, metric, checked)).toBe(words))
+})
 
 describe('the ledger speaks in sentences', () => {
   it.each<[Draft<Fact>, string]>([

@@ -5,7 +5,7 @@ import { vesselFit } from '../cellar'
 import { brixFromSg, sgFromBrix } from '../hydrometry'
 import { firstDose } from '../sulphite'
 import { LimitError } from '../units'
-import { addSugar, clockAt, enzymeAdvice, kitWater, testFerment, yieldOfArrival } from '.'
+import { addSugar, addWater, clockAt, enzymeAdvice, kitWater, testFerment, yieldOfArrival } from '.'
 
 describe('what arrives and what it comes to (craft 2 and 3.3, common practice)', () => {
   it.each([
@@ -134,8 +134,10 @@ describe('water for a kit', () => {
   })
   it('the line on the pail is a hint: it says what the gravity would be there', () => {
     const found = kitWater(16, 1.122, 1.085, 1, 24)
-    expect(found.lineHint?.sgAtLine).toBeCloseTo(1 + (0.122 * 16) / 24, 6)
-    expect(found.lineHint?.differenceL).toBeCloseTo(24 - (16 * 0.122) / 0.085, 6)
+    // 16 L at 1.122 (28.44 °Brix) hold 319 g/L by the table of sucrose, filled to 24 L 213 g/L, which is 1.0817; at 1.085, 222 g/L, 23.0 L.
+    expect(found.lineHint?.sgAtLine).toBeCloseTo(1.0816, 3)
+    const byGravityL = addWater(16, brixFromSg(1.122), brixFromSg(1.085)).newVolumeL
+    expect(24 - found.lineHint!.differenceL).toBeCloseTo(byGravityL, 1)
   })
 })
 

@@ -1,5 +1,5 @@
 import { SG_MAX, brixFromSg } from '../hydrometry'
-import { within } from '../units'
+import { findRoot, within } from '../units'
 import { addSugar, addWater } from './sweeten-or-thin'
 
 /** What a hydrometer read at home can tell, SG: nearer than this counts as on target. Common practice, no source. */
@@ -74,8 +74,9 @@ function waterIn(volumeL: number, brix: number, targetBrix: number): number {
 }
 
 function atLine(volumeL: number, sg: number, targetSg: number, lineL: number): LineHint {
-  // Gravity excess thins with the volume; good to a thousandth at these strengths.
-  const sgAtLine = 1 + ((sg - 1) * volumeL) / lineL
-  const byGravityL = (volumeL * (sg - 1)) / (targetSg - 1)
-  return { lineL, sgAtLine, differenceL: lineL - byGravityL }
+  // Water brings no sugar: what a litre holds thins with the volume, and the gravity follows from it by the table of sucrose.
+  const sugarPerL = (gravity: number) => (Math.max(0, brixFromSg(gravity)) / 100) * gravity
+  const sugar = volumeL * sugarPerL(sg)
+  const sgAtLine = findRoot((x) => sugarPerL(x) * lineL - sugar, 1, sg, 1e-9).x
+  return { lineL, sgAtLine, differenceL: lineL - sugar / sugarPerL(targetSg) }
 }

@@ -22,7 +22,9 @@ const f = useFormat()
 <template>
   <section class="step" :aria-label="words.title">
     <h2>{{ words.title }}</h2>
-    <p v-if="step.status === 'left-out'" class="soft">Left out{{ step.at ? `, ${sayWhen(step.at, now)}` : '' }}.</p>
+    <p v-if="step.status === 'left-out'" class="soft">
+      Left out{{ step.at ? `, ${sayWhen(step.at, now)}` : lot.inoculatedAt ? ': the yeast is in, and this is done before it' : '' }}.
+    </p>
     <p v-else-if="step.status === 'done' && !clockStep" class="soft">Done{{ step.at ? `, ${sayWhen(step.at, now)}` : '' }}.</p>
     <p v-if="!done || clockStep" class="soft">{{ f.degrees(words.why) }}</p>
 

@@ -17,7 +17,7 @@ const now = useNow()
       <div v-if="plan" class="amounts">
         <FigureNumber label="Yeast" :shown="f.powder(plan.yeastG)" origin="worked out" size="hero" />
         <div class="grid gap-3">
-          <FigureNumber label="Rehydration nutrient" :shown="f.powder(plan.rehydrationNutrientG)" origin="worked out"
+          <FigureNumber v-if="withNutrient" label="Rehydration nutrient" :shown="f.powder(plan.rehydrationNutrientG)" origin="worked out"
           ><p v-if="weigh('complex-nutrient', plan.rehydrationNutrientG).spoons" class="soft small">
             about {{ weigh('complex-nutrient', plan.rehydrationNutrientG).spoons!.words }}
           </p></FigureNumber
@@ -52,7 +52,9 @@ const now = useNow()
             result: f.words(f.powder(plan.yeastG)),
           },
           { what: 'Water', formula: `ten times its weight`, result: `${plan.waterMl.toFixed(0)} mL` },
-          { what: 'Nutrient', formula: `1.25 × the yeast`, result: f.words(f.powder(plan.rehydrationNutrientG)) },
+          ...(withNutrient
+            ? [{ what: 'Nutrient', formula: `1.25 × the yeast`, result: f.words(f.powder(plan.rehydrationNutrientG)) }]
+            : []),
         ]"
         :source="f.degrees('0.20 to 0.30 g/L, 35 to 40 °C, steps of at most 5 °C: common practice. The packet wins')"
       />

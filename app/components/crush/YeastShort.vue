@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { counted } from '~/wording/count'
 import type { YeastBench } from '~/composables/useYeastBench'
 
 /** When yeast is short it is built up, and shared over all lots that wait for it. */
@@ -33,7 +34,8 @@ const f = useFormat()
         <p>Then {{ starter.shares.map((s, i) => `${f.words(f.volume(s.starterL))} into ${waiting[i]!.name}`).join(', ') }}.</p>
       </template>
       <p v-else-if="there !== undefined" class="soft">
-        Enough for the {{ waiting.length }} {{ waiting.length === 1 ? 'lot' : 'lots' }} that wait: {{ f.words(f.powder(needed)) }}.
+        Enough for the {{ counted(waiting.length, 'lot') }} that {{ waiting.length === 1 ? 'waits' : 'wait' }}:
+        {{ f.words(f.powder(needed)) }}.
       </p>
     </div>
   </FoldOut>

@@ -35,6 +35,18 @@ const series = shallowRef(build())
 watch(stamp, () => {
   series.value = build()
 })
+const DAY = 86_400_000
+/** Whole days around all points, so that neither the first nor the last date is cut. */
+const days = computed(() => {
+  const at = series.value.flatMap((s) => s.data.map((p) => p.x))
+  return at.length > 0 ? { min: Math.min(...at) - DAY / 2, max: Math.max(...at) + DAY / 2 } : {}
+})
+/** From just below the lowest to just above the highest, in whole steps. */
+const around = (which: number, step: number) => {
+  const values = series.value[which]!.data.map((p) => p.y)
+  if (values.length === 0) return {}
+  return { min: Math.floor(Math.min(...values) / step) * step, max: Math.ceil((Math.max(...values) + step / 10) / step) * step }
+}
 const options = computed(() => {
   const dark = colorMode.value === 'dark'
   const [ink, line, skin, soft] = ['--ink-soft', '--line', '--skin', '--line-strong'].map(css)
@@ -53,10 +65,10 @@ const options = computed(() => {
     markers: { size: [5, 3], strokeWidth: 0 },
     grid: { borderColor: line },
     legend: { show: true, position: 'top', horizontalAlign: 'left' },
-    xaxis: { type: 'datetime', labels: { datetimeUTC: false } },
+    xaxis: { type: 'datetime', labels: { datetimeUTC: false, format: 'd MMM', hideOverlappingLabels: true }, tooltip: { enabled: false }, ...days.value },
     yaxis: [
-      { seriesName: 'Gravity', labels: { formatter: (v: number) => v.toFixed(3) }, tickAmount: 4 },
-      { opposite: true, labels: { formatter: (v: number) => v.toFixed(0) }, tickAmount: 4 }
+      { seriesName: 'Gravity', ...around(0, 0.01), labels: { formatter: (v: number) => v.toFixed(3) }, tickAmount: 4 },
+      { opposite: true, ...around(1, 5), labels: { formatter: (v: number) => v.toFixed(0) }, tickAmount: 4 }
     ],
     tooltip: { x: { format: 'd MMM, HH:mm' }, theme: dark ? 'dark' : 'light' }
   }

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { counted } from '~/wording/count'
 import type { Reviewed } from '~/data/ledger-engine'
 import { LARGEST_FILE_BYTES } from '~/data/limits'
 import { chosenFile } from '~/data/chosen-file'
@@ -78,7 +79,7 @@ async function takeIn() {
   const written = await cellar.takeReviewed(doubts.value.map((d) => d.entryId).filter((id) => !wanted.value.includes(id)))
   if (!written) return
   settings.change({ asked: true, ...(!settings.values.cellarName && !cellar.isDemo && { cellarName: found.value.name }) })
-  toast.add({ title: `${written.length} ${written.length === 1 ? 'entry' : 'entries'} came in`, color: 'primary' })
+  toast.add({ title: `${counted(written.length, 'entry', 'entries')} came in`, color: 'primary' })
   found.value = undefined
 }
 </script>
@@ -92,12 +93,12 @@ async function takeIn() {
       <UButton size="lg" variant="outline" :disabled="cellar.factCount === 0" @click="exportReadings">Readings as CSV</UButton>
       <UButton size="lg" variant="outline" :disabled="cellar.factCount === 0" @click="exportLedger">Ledger as CSV</UButton>
       <span class="soft"
-      >{{ cellar.factCount }} entries, {{ cellar.lots.length }} {{ cellar.lots.length === 1 ? 'lot' : 'lots' }}; the cellar is one JSON
+      >{{ counted(cellar.factCount, 'entry', 'entries') }}, {{ counted(cellar.lots.length, 'lot') }}; the cellar is one JSON
         file, <a href="/api/schema/cellar" class="textlink">its schema</a></span
       >
     </div>
     <FindingNote v-if="exportAge !== undefined && exportAge > 30 && since > 0"
-    >The last export is {{ exportAge }} days old and lacks {{ since }} {{ since === 1 ? 'entry' : 'entries' }}. If this browser lost its
+    >The last export is {{ counted(exportAge, 'day') }} old and lacks {{ counted(since, 'entry', 'entries') }}. If this browser lost its
       data, they would be gone.</FindingNote
     >
     <FindingNote v-else-if="exportAge === undefined && !cellar.isDemo && cellar.factCount > 20"
@@ -115,7 +116,7 @@ async function takeIn() {
         <p>
           <b>{{ found.name || found.fileName }}</b
           >, exported {{ new Date(found.exportedAt).toLocaleDateString('en-GB', { day: 'numeric', month: 'long', year: 'numeric' }) }},
-          holds {{ found.review.lots }} {{ found.review.lots === 1 ? 'lot' : 'lots' }}.
+          holds {{ counted(found.review.lots, 'lot') }}.
         </p>
         <ul>
           <li>

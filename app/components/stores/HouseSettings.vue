@@ -69,7 +69,8 @@ const name = computed({
     <SelectField v-model="colorMode.preference" label="Light" :words="THEMES" />
     <TextField v-model="name" label="Name of the cellar" />
     <p class="soft small">
-      Kept on this device, not in the exported file.<template v-if="cellar.isDemo"> They hold for the demo and your own cellar.</template>
+      Kept on this device; of these only the cellar’s name goes into the exported file.
+      <template v-if="cellar.isDemo"> They hold for the demo and your own cellar.</template>
     </p>
   </section>
 </template>

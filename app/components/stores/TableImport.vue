@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { counted } from '~/wording/count'
 import type { ReadingQuantity } from '~~/core/ledger'
 import { QUANTITY_NAMES } from '~~/core/quantities'
 import { chosenFile } from '~/data/chosen-file'
@@ -96,7 +97,7 @@ const COLUMN_IS = [
 
 async function takeIn() {
   if (!(await cellar.log(drafts.value))) return
-  logged(`${drafts.value.length} ${drafts.value.length === 1 ? 'reading' : 'readings'} came in`)
+  logged(`${counted(drafts.value.length, 'reading')} came in`)
   table.value = undefined
   own.value = undefined
 }
@@ -154,7 +155,7 @@ async function takeIn() {
       </div>
       <p role="status">
         <b class="figure">{{ drafts.length }}</b> {{ drafts.length === 1 ? 'reading' : 'readings' }} from
-        {{ rows.length }} rows<template v-if="own?.known"
+        {{ counted(rows.length, 'row') }}<template v-if="own?.known"
         >, {{ own.known }} there already</template
         ><template v-if="troubled.length"
         >; {{ troubled.length }} {{ troubled.length === 1 ? 'row has' : 'rows have' }} a problem</template

@@ -1,5 +1,6 @@
 import { transfer } from '~~/core/drafts'
 import type { EntryOf } from '~~/core/ledger'
+import { STYLE } from '~/wording/terms'
 import { type EntryForm, type FormContext, inVolume, lotOf, number, orNone, text, wanting } from '../spec'
 
 const PURPOSE: Record<EntryOf<'transfer'>['purpose'], string> = {
@@ -72,6 +73,9 @@ export const transferForm: EntryForm<'transfer'> = {
   draft(values, context, before) {
     const [lotId, vesselId] = text(values, 'to').split('/')
     if (!lotId || vesselId === undefined) return wanting('to', 'Say where it goes.')
+    const [ours, other] = [context.lot, context.cellar.lots.get(lotId)]
+    if (ours && other && other.id !== ours.id && other.style !== ours.style && text(values, 'purpose') !== 'blend')
+      return wanting('purpose', `This blends a ${STYLE[ours.style].toLowerCase()} into a ${STYLE[other.style].toLowerCase()}. If that is meant, choose “Blended”.`)
     const outL = number(values, 'outL')
     if (!outL) return wanting('outL', 'Say how much left the vessel.')
     const leesL = number(values, 'leesL') ?? 0

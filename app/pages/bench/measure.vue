@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { counted } from '~/wording/count'
+
 const { lot } = useLotFromAddress()
 const cellar = useCellarStore()
 const logged = useLogged()
@@ -16,7 +18,7 @@ async function log() {
   saving.value = false
   if (!written) return
   const { id, name } = lot.value
-  logged(`${written.length} ${written.length === 1 ? 'reading' : 'readings'} logged for ${name}`)
+  logged(`${counted(written.length, 'reading')} logged for ${name}`)
   await navigateTo(route.query.back === 'crush' ? `/crush/${id}` : `/lots/${id}`)
 }
 useHead({ title: 'Measure · Presk' })

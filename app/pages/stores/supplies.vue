@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { counted } from '~/wording/count'
 import { isHeld } from '~~/core/ledger'
 import { RESERVE, type SupplyFinding, type SupplyRow } from '~~/core/supplies'
 import { downloadText } from '~/data/download'
@@ -60,7 +61,7 @@ useHead({ title: 'Supplies · Presk' })
               <span class="name"
               ><b class="display">{{ cap(materials.name(r.material)) }}</b
               ><span class="soft small">{{
-                r.needs.length ? `for ${sources(r)} ${sources(r) === 1 ? 'lot' : 'lots'}` : 'not needed this season'
+                r.needs.length ? `for ${counted(sources(r), 'lot')}` : 'not needed this season'
               }}</span></span
               >
               <span class="bar" aria-hidden="true"

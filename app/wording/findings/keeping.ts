@@ -1,3 +1,4 @@
+import { counted } from '~/wording/count'
 import type { KeepingSays } from '~~/core/stages'
 import type { WordsFor } from './say'
 
@@ -11,7 +12,7 @@ export const KEEPING: WordsFor<KeepingSays> = {
   }),
   'check-sulphite': ({ weeksSince }) => ({
     title: 'Look at free SO₂',
-    reason: `Last known ${Math.round(weeksSince)} weeks ago; it falls with time.`,
+    reason: `Last known ${counted(Math.round(weeksSince), 'week')} ago; it falls with time.`,
     action: 'Measure'
   })
 }
