@@ -95,10 +95,6 @@ export default defineAppConfig({
         tbody: 'divide-(--line)'
       }
     },
-    navigationMenu: {
-      slots: { root: 'justify-start', list: 'gap-x-1', link: 'min-h-11 text-base font-medium', linkTrailingBadge: 'rounded-full' },
-      defaultVariants: { variant: 'link' }
-    },
     tabs: { slots: { list: 'flex-wrap', trigger: 'min-h-11 text-base font-semibold' } },
     badge: { slots: { base: 'font-semibold rounded-lg' } },
     modal: {

@@ -4,7 +4,10 @@ import type { Said } from '~/composables/useFloor'
 
 /** One thing to do: what, why, the way to it, and the ways round it. */
 const props = defineProps<{ lot: LotView, said: Said, number?: number | undefined }>()
-const { end, menu } = useEnding()
+const { end } = useEnding()
+/** The menu is large, and comes when it is first asked for. */
+const asked = ref(false)
+const otherwise = computed(() => `Otherwise: ${props.said.words.title}, ${props.lot.name}`)
 const minutes = computed(() => props.said.finding.minutes)
 </script>
 
@@ -26,15 +29,17 @@ const minutes = computed(() => props.said.finding.minutes)
         <UButton variant="ghost" color="neutral" :aria-label="`Not today: ${said.words.title}, ${lot.name}`" @click="end(said, 'skipped')">
           Not today
         </UButton>
-        <UDropdownMenu :items="menu(said)">
-          <UButton
-            variant="ghost"
-            color="neutral"
-            icon="i-lucide-ellipsis"
-            class="px-2.5"
-            :aria-label="`Otherwise: ${said.words.title}, ${lot.name}`"
-          />
-        </UDropdownMenu>
+        <LazyTaskMenu v-if="asked" :said="said" :label="otherwise" />
+        <UButton
+          v-else
+          variant="ghost"
+          color="neutral"
+          icon="i-lucide-ellipsis"
+          class="px-2.5"
+          aria-haspopup="menu"
+          :aria-label="otherwise"
+          @click="asked = true"
+        />
       </span>
     </span>
   </li>
