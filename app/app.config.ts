@@ -1,7 +1,7 @@
 /** Nuxt UI in our own clothes: one place. Colours, radii and faces are the tokens of `main.css`. */
 const FIELD =
   'rounded-(--radius-control) text-(--ink) min-h-12 text-[1.05rem] px-3 placeholder:text-(--ink-soft)' +
-  ' focus-visible:ring-[3px] focus-visible:ring-(--skin)'
+  ' focus-visible:ring-[3px] focus-visible:ring-(--skin) outline-none!'
 /** The variant comes after the base, so what a field stands on is said here. */
 const PAPER = { outline: 'bg-(--sheet) hover:bg-(--sheet) disabled:bg-(--ground) ring-[1.5px] ring-inset ring-(--line-strong)' }
 /** Presk is read at arm's length: its letters do not shrink on a wide screen. */
@@ -95,6 +95,7 @@ export default defineAppConfig({
         tbody: 'divide-(--line)'
       }
     },
+    dropdownMenu: { slots: { content: 'bg-(--sheet) ring-[1.5px] ring-(--line-strong) rounded-(--radius-control)', item: 'text-base min-h-11 items-center px-3' } },
     tabs: { slots: { list: 'flex-wrap', trigger: 'min-h-11 text-base font-semibold' } },
     badge: { slots: { base: 'font-semibold rounded-lg' } },
     modal: {

@@ -21,7 +21,7 @@ const f = useFormat()
 
 <template>
   <section class="step" :aria-label="words.title">
-    <h2>{{ words.title }}</h2>
+    <h2>{{ step.code === 'packets' && lot.inoculatedAt ? 'Packets of the kit' : words.title }}</h2>
     <p v-if="step.status === 'left-out'" class="soft">
       Left out{{ step.at ? `, ${sayWhen(step.at, now)}` : lot.inoculatedAt ? ': the yeast is in, and this is done before it' : '' }}.
     </p>

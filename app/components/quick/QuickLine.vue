@@ -107,10 +107,10 @@ async function openMove() {
             <p v-if="read.unknown.length" class="soft">
               Not understood, and kept as a note: {{ read.unknown.map((w) => `“${w}”`).join(', ') }}
             </p>
-            <p v-if="logs.moveWants">
-              {{ MOVE_WANTS[logs.moveWants] }}
-              <UButton variant="link" @click="openMove">Open the form</UButton>
-            </p>
+            <template v-if="logs.moveWants">
+              <p>{{ MOVE_WANTS[logs.moveWants] }}</p>
+              <div><UButton variant="outline" @click="openMove">Open the form</UButton></div>
+            </template>
           </template>
           <p v-else class="soft">
             A lot or vessel, then what you read or did: <b>barbera 1.012 24.5</b>, <b>grenache yesterday 2 g sulphite</b>,
