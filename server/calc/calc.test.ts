@@ -104,7 +104,7 @@ describe('the calculations over HTTP', () => {
     const result = run(name, body)
     expect(result.ok ? 'taken' : result.refusal.field).toBe(field)
   })
-  it('figures that lead to nothing finite are refused, not answered with null', () => {
+  it('figures that lead to nothing finite are refused at their field, not answered with null', () => {
     const result = run('ripening', {
       samples: [
         { at: '2026-09-01T12:00:00Z', brix: 1e308 },
@@ -113,7 +113,7 @@ describe('the calculations over HTTP', () => {
       style: 'red',
       now: '2026-09-06T12:00:00Z'
     })
-    expect(result).toMatchObject({ ok: false, refusal: { field: 'body' } })
+    expect(result).toMatchObject({ ok: false, refusal: { field: 'samples.0.brix' } })
   })
   it('acids and the finder answer with bands, a verdict, its reasons and the course', () => {
     const acids = answer('acids', {
@@ -155,18 +155,30 @@ describe('the calculations over HTTP', () => {
     const result = run('targets', body)
     expect(result.ok ? 'taken' : result.refusal.field).toBe(field)
   })
-  it('every body has a JSON Schema', () => {
-    for (const c of CALCULATIONS.values()) expect(z.toJSONSchema(c.schema, { io: 'input' }), c.name).toMatchObject({ type: 'object' })
+  it('every body has a JSON Schema, and every number in it its limits', () => {
+    const open = (at: unknown, path: string): string[] => {
+      if (typeof at !== 'object' || at === null) return []
+      const { type, minimum, maximum } = at as Record<string, unknown>
+      const own = (type === 'number' || type === 'integer') && (minimum === undefined || maximum === undefined) ? [path] : []
+      return [...own, ...Object.entries(at).flatMap(([key, inside]) => open(inside, `${path}.${key}`))]
+    }
+    for (const c of CALCULATIONS.values()) {
+      const schema = z.toJSONSchema(c.schema, { io: 'input' })
+      expect(schema, c.name).toMatchObject({ type: 'object' })
+      expect(open(schema, c.name)).toEqual([])
+    }
   })
 })
 
 describe('a refusal says where, as it was sent, and why, in words', () => {
   it.each([
-    ['blend', { parts: [{ volumeL: 10, ph: 3.4, taGPerL: 6 }, { volumeL: 0, ph: 3.5, taGPerL: 6 }] }, 'parts.1.volumeL', /must lie between/],
+    ['blend', { parts: [{ volumeL: 10, ph: 3.4, taGPerL: 6 }, { volumeL: 0, ph: 3.5, taGPerL: 6 }] }, 'parts.1.volumeL', /must be at least/],
+    // Narrower than the schema's: the core says so, at the place as it was sent.
+    ['sulphite-dose', { ph: 3.4, volumeL: 0.01, targetFreeMgPerL: 30 }, 'volumeL', /must lie between/],
     ['potential-alcohol', {}, 'brix', /^is missing$/],
     ['potential-alcohol', { brix: 'much' }, 'brix', /^must be a number$/],
     ['potential-alcohol', { brix: 22, colour: 'red' }, 'colour', /no such field/],
-    ['potential-alcohol', { brix: 90 }, 'brix', /it must lie between 0 and/]
+    ['potential-alcohol', { brix: 90 }, 'brix', /^must be at most 45$/]
   ])('%s with %j: %s', (name, body, field, reason) => {
     const answer = run(name, body)
     expect(answer.ok ? undefined : answer.refusal.field).toBe(field)

@@ -2,8 +2,8 @@ import { z } from 'zod'
 import { type SulphiteSalt, schoolAdvice, sulphiteDose, tabletsFor } from '../../core/sulphite'
 import { chooseYeast, nutrientPlan, pitchPlan, starterPlan } from '../../core/yeast'
 import { calculation } from './calculation'
+import { n } from './numbers'
 
-const n = z.number()
 const style = z.enum(['red', 'rose', 'white'])
 const salt = z.enum(['potassium-metabisulphite', 'sodium-metabisulphite', 'potassium', 'sodium'])
 const saltOf = (s: z.output<typeof salt>): SulphiteSalt =>
@@ -18,19 +18,19 @@ export const CELLAR = [
     'Sulphite for a molecular or a free level at this pH, as grams of a salt.',
     z
       .strictObject({
-        ph: n,
-        volumeL: n,
-        freeMgPerL: n.optional(),
-        totalMgPerL: n.optional(),
-        targetMolecularMgPerL: n.optional(),
-        targetFreeMgPerL: n.optional(),
-        abv: n.optional(),
-        celsius: n.optional(),
+        ph: n('ph'),
+        volumeL: n('volumeL'),
+        freeMgPerL: n('freeMgPerL').optional(),
+        totalMgPerL: n('totalMgPerL').optional(),
+        targetMolecularMgPerL: n('targetMolecularMgPerL').optional(),
+        targetFreeMgPerL: n('targetFreeMgPerL').optional(),
+        abv: n('abv').optional(),
+        celsius: n('celsius').optional(),
         salt: salt.default('potassium-metabisulphite'),
-        boundShare: n.optional(),
-        potency: n.optional(),
-        scaleStepG: n.optional(),
-        limitTotalMgPerL: n.optional()
+        boundShare: n('boundShare').optional(),
+        potency: n('potency').optional(),
+        scaleStepG: n('scaleStepG').optional(),
+        limitTotalMgPerL: n('limitTotalMgPerL').optional()
       })
       .refine((b) => b.targetMolecularMgPerL !== undefined || b.targetFreeMgPerL !== undefined, {
         path: ['targetMolecularMgPerL'],
@@ -41,37 +41,37 @@ export const CELLAR = [
   calculation(
     'sulphite-tablets',
     'Tablets of a stated weight and salt for an addition.',
-    z.strictObject({ addMgPerL: n, volumeL: n, weightG: n, salt }),
+    z.strictObject({ addMgPerL: n('addMgPerL'), volumeL: n('volumeL'), weightG: n('weightG'), salt }),
     (b) => tabletsFor(b.addMgPerL, b.volumeL, { weightG: b.weightG, salt: saltOf(b.salt) })
   ),
   calculation(
     'sulphite-school',
     'What a school of sulphiting aims at, and what it gives up.',
-    z.strictObject({ school: z.enum(['by-ph', 'tablets', 'double', 'minimal', 'none']), ph: n, molecularMgPerL: n.default(0.8) }),
+    z.strictObject({ school: z.enum(['by-ph', 'tablets', 'double', 'minimal', 'none']), ph: n('ph'), molecularMgPerL: n('molecularMgPerL').default(0.8) }),
     (b) => schoolAdvice(b.school, b.ph, b.molecularMgPerL)
   ),
   calculation(
     'yeast-choice',
     'Generic yeasts ranked for a must, with reasons.',
-    z.strictObject({ style, potentialAbv: n, minC: n, maxC: n, yanMgPerL: n.optional(), malolacticWanted: z.boolean().optional() }),
+    z.strictObject({ style, potentialAbv: n('potentialAbv'), minC: n('minC'), maxC: n('maxC'), yanMgPerL: n('yanMgPerL').optional(), malolacticWanted: z.boolean().optional() }),
     ({ minC, maxC, ...b }) => chooseYeast({ ...defined(b), temperatureC: { min: minC, max: maxC } })
   ),
   calculation(
     'yeast-pitch',
     'Yeast, rehydration water and nutrient, and the acclimatisation as a timed list.',
-    z.strictObject({ volumeL: n, mustC: n.default(20), gPerL: n.optional() }),
+    z.strictObject({ volumeL: n('volumeL'), mustC: n('mustC').default(20), gPerL: n('gPerL').optional() }),
     (b) => pitchPlan(b.volumeL, b.mustC, b.gPerL)
   ),
   calculation(
     'yeast-starter',
     'A starter built up from little yeast and shared over lots.',
-    z.strictObject({ yeastG: n, lotsL: z.array(n).min(1).max(50) }),
+    z.strictObject({ yeastG: n('yeastG'), lotsL: z.array(n('volumeL')).min(1).max(50) }),
     (b) => starterPlan(b.yeastG, b.lotsL)
   ),
   calculation(
     'nutrient-plan',
     'Nutrient by nitrogen: need, what is missing, and the additions with their time.',
-    z.strictObject({ volumeL: n, brix: n, need: z.enum(['low', 'medium', 'high']), yanMgPerL: n.optional() }),
+    z.strictObject({ volumeL: n('volumeL'), brix: n('brix'), need: z.enum(['low', 'medium', 'high']), yanMgPerL: n('yanMgPerL').optional() }),
     (b) => nutrientPlan(b.volumeL, b.brix, b.need, b.yanMgPerL)
   )
 ]

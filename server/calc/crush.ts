@@ -5,8 +5,8 @@ import { ripening } from '../../core/harvest'
 import { MUST_WINDOWS, clockAt, enzymeAdvice, kitWater, testFerment, yieldOfArrival } from '../../core/must'
 import { firstDose } from '../../core/sulphite'
 import { calculation } from './calculation'
+import { n } from './numbers'
 
-const n = z.number()
 const instant = z.iso.datetime()
 const style = z.enum(['red', 'rose', 'white'])
 const salt = z.enum(['potassium-metabisulphite', 'sodium-metabisulphite']).default('potassium-metabisulphite')
@@ -20,7 +20,7 @@ export const CRUSH = [
     'Straight lines through a block’s samples, their bands, and the days on which windows are reached or limits passed.',
     z.strictObject({
       samples: z
-        .array(z.strictObject({ at: instant, brix: n.optional(), ph: n.optional(), ta: n.optional() }))
+        .array(z.strictObject({ at: instant, brix: n('brix').optional(), ph: n('ph').optional(), ta: n('ta').optional() }))
         .min(1)
         .max(500),
       style,
@@ -31,29 +31,29 @@ export const CRUSH = [
   calculation(
     'arrival-yield',
     'Juice, must and wine to expect from what arrives, with bands; kg for fresh grapes and test ferments, else L.',
-    z.strictObject({ stream: z.enum(['fresh', 'frozen', 'juice', 'kit', 'test']), style, amount: n, onSkins: z.boolean().optional() }),
+    z.strictObject({ stream: z.enum(['fresh', 'frozen', 'juice', 'kit', 'test']), style, amount: n('amount'), onSkins: z.boolean().optional() }),
     (b) => yieldOfArrival(b.stream, b.style, b.amount, b.onSkins)
   ),
   calculation(
     'vessel-fit',
     'Whether a must goes into a vessel with room for its cap or foam.',
-    z.strictObject({ capacityL: n, litres: n, room: z.enum(['cap', 'foam', 'none']) }),
+    z.strictObject({ capacityL: n('capacityL'), litres: n('litres'), room: z.enum(['cap', 'foam', 'none']) }),
     (b) => vesselFit(b.capacityL, b.litres, b.room)
   ),
   calculation(
     'first-sulphite',
     'The first sulphite by the expected juice and the health of the fruit.',
-    z.strictObject({ juiceL: n, health: z.enum(['sound', 'some-rot', 'poor']), style, salt, ph: n.optional() }),
+    z.strictObject({ juiceL: n('juiceL'), health: z.enum(['sound', 'some-rot', 'poor']), style, salt, ph: n('ph').optional() }),
     (b) => firstDose(b.juiceL, b.health, b.style, b.salt, b.ph)
   ),
   calculation(
     'enzyme',
     'Pectic enzyme for a must, and what speaks against it now.',
     z.strictObject({
-      volumeL: n,
-      hoursSinceSulphite: n.optional(),
+      volumeL: n('volumeL'),
+      hoursSinceSulphite: n('hoursSinceSulphite').optional(),
       bentonite: z.boolean().optional(),
-      mustC: n.optional(),
+      mustC: n('mustC').optional(),
       fermenting: z.boolean().optional()
     }),
     (b) => enzymeAdvice(defined(b))
@@ -71,23 +71,23 @@ export const CRUSH = [
   calculation(
     'kit-water',
     'Water for a kit to its gravity from the sweet side, in stages; too much is said to be too much.',
-    z.strictObject({ volumeL: n, sg: n, targetSg: n, stage: z.int().default(1), lineL: n.optional() }),
+    z.strictObject({ volumeL: n('volumeL'), sg: n('sg'), targetSg: n('targetSg'), stage: z.int().min(1).max(9).default(1), lineL: n('lineL').optional() }),
     (b) => kitWater(b.volumeL, b.sg, b.targetSg, b.stage, b.lineL)
   ),
-  calculation('test-ferment', 'The week of a test ferment with its additions.', z.strictObject({ massKg: n.default(5), salt }), (b) =>
+  calculation('test-ferment', 'The week of a test ferment with its additions.', z.strictObject({ massKg: n('massKg').default(5), salt }), (b) =>
     testFerment(b.massKg, b.salt)
   ),
   calculation(
     'acid-ways',
     'The ways over the map of acids from one must or wine: pH and TA along tartaric, carbonate, water, malolactic and cold, with 80 % bands.',
     z.strictObject({
-      ph: n,
-      taGPerL: n,
-      malicGPerL: n.optional(),
-      abv: n.optional(),
-      brix: n.optional(),
+      ph: n('ph'),
+      taGPerL: n('taGPerL'),
+      malicGPerL: n('malicGPerL').optional(),
+      abv: n('abv').optional(),
+      brix: n('brix').optional(),
       style: style.optional(),
-      finalAbv: n.optional(),
+      finalAbv: n('finalAbv').optional(),
       steps: z.int().min(1).max(60).default(12)
     }),
     ({ steps, finalAbv, ...readings }) =>

@@ -2,43 +2,43 @@ import { z } from 'zod'
 import { type AcidChange, fitAcids, predictAcids } from '../../core/acids'
 import { addSugar, addWater, blendOf, findTargets, yieldOfFruit } from '../../core/must'
 import { calculation } from './calculation'
+import { n } from './numbers'
 
-const n = z.number()
-const range = z.strictObject({ min: n, max: n })
+const range = z.strictObject({ min: n('min'), max: n('max') })
 const style = z.enum(['red', 'rose', 'white'])
 const uncertainty = z
-  .strictObject({ ph: n.min(0).max(1), taGPerL: n.min(0).max(5), malicGPerL: n.min(0).max(5) })
+  .strictObject({ ph: z.number().min(0).max(1), taGPerL: z.number().min(0).max(5), malicGPerL: z.number().min(0).max(5) })
   .describe('80 % half-widths of the readings; a home meter, titration and strip when left out')
 const wine = {
-  ph: n,
-  taGPerL: n,
-  malicGPerL: n.optional(),
-  lacticGPerL: n.optional(),
-  abv: n.optional(),
-  endPointPh: n.optional(),
-  so2MgPerL: n.optional(),
-  brix: n.optional().describe('of the fruit, before water or sugar'),
+  ph: n('ph'),
+  taGPerL: n('taGPerL'),
+  malicGPerL: n('malicGPerL').optional(),
+  lacticGPerL: n('lacticGPerL').optional(),
+  abv: n('abv').optional(),
+  endPointPh: n('endPointPh').optional(),
+  so2MgPerL: n('so2MgPerL').optional(),
+  brix: n('brix').optional().describe('of the fruit, before water or sugar'),
   style: style.optional(),
   malolactic: z.enum(['before', 'under-way', 'after']).optional()
 }
 
 const salt = z.enum(['potassium-bicarbonate', 'potassium-carbonate', 'calcium-carbonate'])
 const changeSchema = z.discriminatedUnion('kind', [
-  z.strictObject({ kind: z.enum(['tartaric', 'malic', 'citric', 'lactic']), gPerL: n }),
-  z.strictObject({ kind: z.literal('acid-blend'), gPerL: n, tartaricShare: n, malicShare: n, citricShare: n }),
-  z.strictObject({ kind: salt, gPerL: n }),
-  z.strictObject({ kind: z.literal('water'), litresPerLitre: n }),
-  z.strictObject({ kind: z.literal('sugar'), gPerL: n }),
-  z.strictObject({ kind: z.literal('malolactic'), toMalicGPerL: n.default(0) }),
-  z.strictObject({ kind: z.literal('ferment'), toAbv: n }).describe('what the ferment itself does to the acids'),
+  z.strictObject({ kind: z.enum(['tartaric', 'malic', 'citric', 'lactic']), gPerL: n('gPerL') }),
+  z.strictObject({ kind: z.literal('acid-blend'), gPerL: n('gPerL'), tartaricShare: n('tartaricShare'), malicShare: n('malicShare'), citricShare: n('citricShare') }),
+  z.strictObject({ kind: salt, gPerL: n('gPerL') }),
+  z.strictObject({ kind: z.literal('water'), litresPerLitre: n('litresPerLitre') }),
+  z.strictObject({ kind: z.literal('sugar'), gPerL: n('gPerL') }),
+  z.strictObject({ kind: z.literal('malolactic'), toMalicGPerL: n('toMalicGPerL').default(0) }),
+  z.strictObject({ kind: z.literal('ferment'), toAbv: n('toAbv') }).describe('what the ferment itself does to the acids'),
   z.strictObject({
     kind: z.literal('cold'),
-    celsius: n,
-    weeks: n.optional(),
-    holdingFactor: n.optional(),
-    finalAbv: n.optional().describe('of the wine a must will be when it stands cold')
+    celsius: n('celsius'),
+    weeks: n('weeks').optional(),
+    holdingFactor: n('holdingFactor').optional(),
+    finalAbv: n('finalAbv').optional().describe('of the wine a must will be when it stands cold')
   }),
-  z.strictObject({ kind: z.literal('blend'), litresPerLitre: n, with: z.strictObject(wine) })
+  z.strictObject({ kind: z.literal('blend'), litresPerLitre: n('litresPerLitre'), with: z.strictObject(wine) })
 ])
 
 function toChange(change: z.output<typeof changeSchema>, of: z.output<typeof style> | undefined): AcidChange {
@@ -80,13 +80,13 @@ export const MUST = [
     'What to add to a must or wine so that it ends in its windows, in stages; or to leave it, and why.',
     z
       .strictObject({
-        brix: n.optional().describe('left out for a wine'),
-        ph: n,
-        taGPerL: n,
-        malicGPerL: n.optional(),
-        lacticGPerL: n.optional(),
-        volumeL: n.default(1),
-        abv: n.optional().describe('% vol that it has; for a must above 15 °Brix the alcohol that it is expected to reach'),
+        brix: n('brix').optional().describe('left out for a wine'),
+        ph: n('ph'),
+        taGPerL: n('taGPerL'),
+        malicGPerL: n('malicGPerL').optional(),
+        lacticGPerL: n('lacticGPerL').optional(),
+        volumeL: n('volumeL').default(1),
+        abv: n('abv').optional().describe('% vol that it has; for a must above 15 °Brix the alcohol that it is expected to reach'),
         style: style.optional(),
         malolactic: z.boolean().optional(),
         cold: z.boolean().optional(),
@@ -96,7 +96,7 @@ export const MUST = [
           .optional()
           .describe('those of the style when left out'),
         available: z
-          .union([z.array(material), z.partialRecord(material, z.union([n.min(0), z.literal(true)]))])
+          .union([z.array(material), z.partialRecord(material, z.union([z.number().min(0).max(300), z.literal(true)]))])
           .default(['tartaric', 'potassium-bicarbonate', 'water', 'sucrose'])
       })
       .refine((b) => b.windows || b.style, { path: ['windows'], message: 'one of windows and style is needed' }),
@@ -112,24 +112,24 @@ export const MUST = [
     'sugar-addition',
     'Sugar, honey or concentrate to raise a must to a Brix, by mass balance.',
     z.strictObject({
-      volumeL: n,
-      brix: n,
-      targetBrix: n,
+      volumeL: n('volumeL'),
+      brix: n('brix'),
+      targetBrix: n('targetBrix'),
       with: z.enum(['sucrose', 'dextrose', 'honey', 'concentrate']).default('sucrose'),
-      concentrateBrix: n.optional()
+      concentrateBrix: n('concentrateBrix').optional()
     }),
     (b) => addSugar(b.volumeL, b.brix, b.targetBrix, b.with, b.concentrateBrix)
   ),
   calculation(
     'water-addition',
     'Water to thin a must, kit or concentrate to a Brix, staged from the sweet side.',
-    z.strictObject({ volumeL: n, brix: n, targetBrix: n }),
+    z.strictObject({ volumeL: n('volumeL'), brix: n('brix'), targetBrix: n('targetBrix') }),
     (b) => addWater(b.volumeL, b.brix, b.targetBrix)
   ),
   calculation(
     'yield',
     'Must, juice and wine to expect from fruit.',
-    z.strictObject({ massKg: n, style: z.enum(['red', 'rose', 'white']).default('red') }),
+    z.strictObject({ massKg: n('massKg'), style: z.enum(['red', 'rose', 'white']).default('red') }),
     (b) => yieldOfFruit(b.massKg, b.style)
   ),
   calculation(
@@ -139,15 +139,15 @@ export const MUST = [
       parts: z
         .array(
           z.strictObject({
-            volumeL: n,
-            sg: n.optional(),
-            brix: n.optional(),
-            abv: n.optional(),
-            ph: n.optional(),
-            taGPerL: n.optional(),
-            malicGPerL: n.optional(),
-            freeSo2MgPerL: n.optional(),
-            totalSo2MgPerL: n.optional()
+            volumeL: n('volumeL'),
+            sg: n('sg').optional(),
+            brix: n('brix').optional(),
+            abv: n('abv').optional(),
+            ph: n('ph').optional(),
+            taGPerL: n('taGPerL').optional(),
+            malicGPerL: n('malicGPerL').optional(),
+            freeSo2MgPerL: n('freeSo2MgPerL').optional(),
+            totalSo2MgPerL: n('totalSo2MgPerL').optional()
           })
         )
         .min(2)

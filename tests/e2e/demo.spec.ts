@@ -149,6 +149,28 @@ test('every answer of the server carries a strict content policy', async ({ requ
 
 test.describe('with its service worker', () => {
   test.use({ serviceWorkers: 'allow' })
+  test('a newer Presk is offered, and taken on a tap; a note half written is still there', async ({ page, context }) => {
+    await openDemo(page)
+    await page.evaluate(async () => {
+      await navigator.serviceWorker.ready
+    })
+    await page.goto('/lots/lot-grenache')
+    await expect.poll(() => page.evaluate(() => navigator.serviceWorker.controller !== null)).toBe(true)
+    await page.getByRole('textbox', { name: 'In a few words' }).fill('Half a thought')
+    // The next look for a worker finds another one.
+    await context.route('**/sw.js', async (route) => {
+      const response = await route.fetch()
+      await route.fulfill({ response, body: `${await response.text()}\n// newer` })
+    })
+    await page.evaluate(async () => {
+      await (await navigator.serviceWorker.ready).update()
+    })
+    const loaded = page.waitForEvent('load')
+    await page.getByRole('button', { name: 'Take it now' }).click()
+    await loaded
+    await expect(page.getByRole('textbox', { name: 'In a few words' })).toHaveValue('Half a thought')
+    await expect(page.getByRole('button', { name: 'Take it now' })).toBeHidden()
+  })
   test('once opened, the cellar opens again without a network, and logs', async ({ page, context, watch }) => {
     await openDemo(page)
     // The worker has everything once it is ready; from the next page on it answers.

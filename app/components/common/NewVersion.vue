@@ -1,0 +1,32 @@
+<script setup lang="ts">
+/** A newer Presk lies ready. It is taken on a tap, never by itself: a page that loads anew in mid-typing would lose the line. */
+const emit = defineEmits<{ take: [], later: [] }>()
+const taking = ref(false)
+function take() {
+  taking.value = true
+  emit('take')
+}
+</script>
+
+<template>
+  <div class="new" role="status">
+    <span>A newer Presk is ready. <span class="soft">The page loads anew; half-filled forms of the ledger are kept, a bench is not.</span></span>
+    <span class="flex gap-2">
+      <UButton :loading="taking" @click="take">Take it now</UButton>
+      <UButton variant="ghost" color="neutral" @click="emit('later')">Later</UButton>
+    </span>
+  </div>
+</template>
+
+<style scoped>
+.new {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  justify-content: space-between;
+  gap: 8px 24px;
+  padding: 8px clamp(12px, 3vw, 40px);
+  background: var(--skin-wash);
+  border-bottom: 1.5px solid var(--line);
+}
+</style>
