@@ -1,3 +1,5 @@
+import { createServer } from 'node:http'
+import type { AddressInfo } from 'node:net'
 import { expect, expectAccessible, openDemo, test, withoutWorkers } from './fixtures'
 
 const PAGES = [
@@ -147,21 +149,33 @@ test('every answer of the server carries a strict content policy', async ({ requ
   }
 })
 
+/** Presk behind a door of its own, on which a newer service worker can come out. */
+async function behind(baseURL: string) {
+  let newer = ''
+  const server = createServer(async (request, response) => {
+    const answer = await fetch(baseURL + request.url)
+    const body = Buffer.from(await answer.arrayBuffer())
+    const headers = Object.fromEntries([...answer.headers].filter(([name]) => !/^(content-encoding|content-length|etag)$/.test(name)))
+    response.writeHead(answer.status, headers).end(request.url === '/sw.js' ? body + newer : body)
+  })
+  await new Promise<void>((done) => server.listen(0, 'localhost', done))
+  const { port } = server.address() as AddressInfo
+  return { url: `http://localhost:${port}`, bringOut: () => (newer = '\n// newer'), close: () => server.close() }
+}
+
 test.describe('with its service worker', () => {
   test.use({ serviceWorkers: 'allow' })
-  test('a newer Presk is offered, and taken on a tap; a note half written is still there', async ({ page, context }) => {
-    await openDemo(page)
+  test('a newer Presk is offered, and taken on a tap; a note half written is still there', async ({ page, baseURL }) => {
+    const { url, bringOut, close } = await behind(baseURL!)
+    await page.goto(url)
+    await page.getByRole('button', { name: /demo/i }).first().click()
     await page.evaluate(async () => {
       await navigator.serviceWorker.ready
     })
-    await page.goto('/lots/lot-grenache')
+    await page.goto(`${url}/lots/lot-grenache`)
     await expect.poll(() => page.evaluate(() => navigator.serviceWorker.controller !== null)).toBe(true)
     await page.getByRole('textbox', { name: 'In a few words' }).fill('Half a thought')
-    // The next look for a worker finds another one.
-    await context.route('**/sw.js', async (route) => {
-      const response = await route.fetch()
-      await route.fulfill({ response, body: `${await response.text()}\n// newer` })
-    })
+    bringOut()
     await page.evaluate(async () => {
       await (await navigator.serviceWorker.ready).update()
     })
@@ -170,6 +184,7 @@ test.describe('with its service worker', () => {
     await loaded
     await expect(page.getByRole('textbox', { name: 'In a few words' })).toHaveValue('Half a thought')
     await expect(page.getByRole('button', { name: 'Take it now' })).toBeHidden()
+    close()
   })
   test('once opened, the cellar opens again without a network, and logs', async ({ page, context, watch }) => {
     await openDemo(page)

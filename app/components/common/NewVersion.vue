@@ -10,7 +10,10 @@ function take() {
 
 <template>
   <div class="new" role="status">
-    <span>A newer Presk is ready. <span class="soft">The page loads anew; half-filled forms of the ledger are kept, a bench is not.</span></span>
+    <span
+    >A newer Presk is ready.
+      <span class="soft">The page loads anew; half-filled forms of the ledger are kept, a bench is not.</span></span
+    >
     <span class="flex gap-2">
       <UButton :loading="taking" @click="take">Take it now</UButton>
       <UButton variant="ghost" color="neutral" @click="emit('later')">Later</UButton>
