@@ -1,5 +1,5 @@
 export default defineNuxtConfig({
-  modules: ['@nuxt/ui', '@pinia/nuxt', '@vite-pwa/nuxt', '@nuxt/eslint', './modules/content-security'],
+  modules: ['@nuxt/ui', '@pinia/nuxt', '@vite-pwa/nuxt', '@nuxt/eslint', './modules/content-security', './modules/licences'],
 
   ssr: false,
 
@@ -77,7 +77,7 @@ export default defineNuxtConfig({
       globPatterns: ['**/*.{js,css,html,svg,png,ico,woff2}'],
       globIgnores: ['**/200.html', '**/404.html'],
       navigateFallback: '/',
-      navigateFallbackDenylist: [/^\/api\//],
+      navigateFallbackDenylist: [/^\/api\//, /^\/licences\.txt/],
       cleanupOutdatedCaches: true
     },
     client: { installPrompt: false },

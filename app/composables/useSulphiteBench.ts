@@ -6,9 +6,11 @@ import {
   SO2_SHARE,
   TOTAL_LIMIT,
   TYPICAL_BOUND_SHARE,
+  freeSo2For,
   schoolAdvice,
   stockSolutionMl,
   sulphiteDose,
+  sulphurousPka,
   tabletsFor
 } from '~~/core/sulphite'
 import { type LotView, isMust } from '~~/core/ledger'
@@ -81,6 +83,18 @@ export function useSulphiteBench(lot: Ref<LotView | undefined>) {
       : 'none, if nothing went in yet'
   )
 
+  /** The other pKa, of this wine's alcohol and temperature, when the person asks for it; and what it changes. */
+  const byWine = ref(false)
+  const ofWine = computed(() => ({ abv: Math.min(18, lot.value?.abv?.value ?? 12), celsius: lot.value?.temperature?.value ?? 18 }))
+  const otherPka = computed(() => {
+    const ph = fields.ph.value
+    if (ph === undefined) return undefined
+    return withinLimits(() => {
+      const pka = sulphurousPka(ofWine.value.abv, ofWine.value.celsius)
+      return { ...ofWine.value, pka, freeBy: freeSo2For(targetMolecular.value, ph, pka), freeUsual: freeSo2For(targetMolecular.value, ph) }
+    })
+  })
+
   const dose = computed(() => {
     const { ph, volume, free, bound } = fields
     const [phNow, volumeL] = [ph.value, volume.value]
@@ -94,6 +108,7 @@ export function useSulphiteBench(lot: Ref<LotView | undefined>) {
         targetMolecularMgPerL: targetMolecular.value,
         salt: salt.value,
         scaleStepG: settings.values.scaleStepG,
+        ...(byWine.value && ofWine.value),
         ...(lot.value && { totalMgPerL: lot.value.totalSo2?.value ?? 0, limitTotalMgPerL: TOTAL_LIMIT[lot.value.style] })
       })
     )
@@ -163,6 +178,8 @@ export function useSulphiteBench(lot: Ref<LotView | undefined>) {
   }
   return {
     malolactic,
+    byWine,
+    otherPka,
     STOCK_G_PER_L,
     fields,
     salt,

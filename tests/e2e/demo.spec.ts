@@ -141,6 +141,13 @@ test('an unknown page and an unknown lot lead back, and the cellar can be export
   watch.problems = watch.problems.filter((p) => !p.includes('Page not found') && !p.includes('404'))
 })
 
+test('the licences of what Presk ships go out with it, fonts and icons too, and none is wanting', async ({ request }) => {
+  const text = await (await request.get('/licences.txt')).text()
+  for (const name of ['vue 3', 'zod 4', 'dexie 4', 'apexcharts 4', '@fontsource-variable/besley', '@iconify-json/lucide']) expect(text).toContain(name)
+  expect(text).toContain('SIL OPEN FONT LICENSE')
+  expect(text).not.toContain('states no licence')
+})
+
 test('every answer of the server carries a strict content policy', async ({ request }) => {
   for (const path of ['/', '/api/health', '/icon.svg']) {
     const headers = (await request.get(path)).headers()

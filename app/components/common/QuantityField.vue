@@ -43,7 +43,7 @@ const alone = computed(() => props.field.units.length <= 1 && !props.unitLabel)
       <span role="alert">{{ error }}</span>
       <span v-if="field.question" class="answers">
         <UButton v-for="s in field.question.suggestions" :key="s.value" variant="outline" color="error" @click="field.take(s)">
-          Make it {{ sayNumber(s) }}<template v-if="s.unit !== field.unit"> {{ s.unit }}</template>
+          {{ `Make it ${sayNumber(s)}${s.unit === field.unit ? '' : ` ${s.unit}`}` }}
         </UButton>
         <UButton v-if="field.question.verdict === 'ask'" variant="outline" color="error" @click="field.confirm()">Yes, it is right</UButton>
       </span>

@@ -72,6 +72,7 @@ const name = computed({
       Kept on this device; of these only the cellar’s name goes into the exported file.
       <template v-if="cellar.isDemo"> They hold for the demo and your own cellar.</template>
     </p>
+    <p class="small"><a href="/licences.txt" class="textlink">Licences of what Presk is made with</a></p>
   </section>
 </template>
 

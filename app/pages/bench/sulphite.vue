@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { SO2_SHARE, type SulphiteSalt } from '~~/core/sulphite'
+import { PKA_CONVENTION, SO2_SHARE, type SulphiteSalt } from '~~/core/sulphite'
 import { addition } from '~~/core/drafts'
 import { SCHOOL, saySchool, saySulphiteFinding } from '~/wording/sulphite'
 import { materialName, materialTitle } from '~/wording/materials'
@@ -79,8 +79,18 @@ useHead({ title: 'Sulphite · Presk' })
       <QuantityField label="Part that will bind" :field="fields.bound" unit-label="%" :hint="bench.boundHint.value" />
       <ChoiceTiles v-model="targetMolecular" legend="Molecular SO₂ to aim for, mg/L" class="wide" :least="110" :items="TARGETS" />
       <SelectField v-model="salt" label="Salt" class="wide" :items="SALTS" />
-      <FoldOut label="Tablets, and other schools" class="wide">
+      <FoldOut label="Tablets, other schools, another pKa" class="wide">
         <div class="grid gap-4">
+          <div v-if="bench.otherPka.value">
+            <UCheckbox v-model="bench.byWine.value" label="Reckon with this wine’s alcohol and temperature" />
+            <p class="soft small">
+              pKa {{ bench.otherPka.value.pka.toFixed(2) }} at {{ bench.otherPka.value.abv.toFixed(1) }} % vol and
+              {{ f.words(f.temperature(bench.otherPka.value.celsius)) }} instead of {{ PKA_CONVENTION }}: {{ targetMolecular }} mg/L
+              molecular then asks for {{ bench.otherPka.value.freeBy.toFixed(0) }} mg/L free instead of
+              {{ bench.otherPka.value.freeUsual.toFixed(0) }}. The trade’s targets were set with {{ PKA_CONVENTION }}; by the other the same
+              target protects less.
+            </p>
+          </div>
           <QuantityField
             label="Weight of one tablet"
             :field="fields.tablet"
@@ -122,7 +132,11 @@ useHead({ title: 'Sulphite · Presk' })
         >
         <WorkingNote
           :steps="working"
-          source="molecular SO₂ from pH by pKa 1.81, the value of the trade’s tables (20 °C, water); SO₂ in the salt by stoichiometry"
+          :source="
+            bench.byWine.value
+              ? `molecular SO₂ from pH by the pKa at this alcohol and temperature, ${dose.pka.toFixed(2)}; SO₂ in the salt by stoichiometry`
+              : 'molecular SO₂ from pH by pKa 1.81, the value of the trade’s tables (20 °C, water); SO₂ in the salt by stoichiometry'
+          "
         />
       </template>
       <FindingNote v-if="bench.malolactic.value === 'under-way' || bench.malolactic.value === 'nearly'" tone="stop"

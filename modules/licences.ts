@@ -1,0 +1,61 @@
+import { mkdirSync, readFileSync, readdirSync, writeFileSync } from 'node:fs'
+import { dirname, join } from 'node:path'
+import { addVitePlugin, defineNuxtModule } from 'nuxt/kit'
+
+/** Fonts and icons come in as files, not as modules; their texts go out all the same. */
+const AS_FILES = ['@fontsource-variable/atkinson-hyperlegible-next', '@fontsource-variable/besley', '@iconify-json/lucide']
+
+interface Shipped {
+  name: string
+  version: string
+  license?: string
+  text: string
+}
+
+/** The package that a module is part of; `findLast`, because packages stand inside packages. */
+function packageOf(moduleId: string): string | undefined {
+  const parts = moduleId.split('?')[0]!.split('/node_modules/')
+  if (parts.length < 2) return undefined
+  const [first, second] = parts.at(-1)!.split('/')
+  return [...parts.slice(0, -1), first!.startsWith('@') ? `${first}/${second}` : first].join('/node_modules/').replace(/^\0/, '')
+}
+
+function shippedFrom(dir: string): Shipped | undefined {
+  try {
+    const { name, version, license } = JSON.parse(readFileSync(join(dir, 'package.json'), 'utf8'))
+    const file = readdirSync(dir).find((f) => /^(licen[cs]e|copying)/i.test(f))
+    return { name, version, license, text: file ? readFileSync(join(dir, file), 'utf8').trim() : '' }
+  }
+  catch {
+    return undefined
+  }
+}
+
+/** The licence texts of all that the page is made of, in one file beside it. */
+export default defineNuxtModule({
+  meta: { name: 'licences' },
+  setup(_options, nuxt) {
+    if (nuxt.options.dev) return
+    const dirs = new Set(AS_FILES.map((name) => join(nuxt.options.rootDir, 'node_modules', name)))
+    const take = {
+      name: 'presk:licences',
+      moduleParsed({ id }: { id: string }) {
+        const dir = packageOf(id)
+        if (dir) dirs.add(dir)
+      }
+    }
+    addVitePlugin(take, { server: false })
+    nuxt.hook('nitro:init', (nitro) => {
+      nitro.hooks.hook('compiled', () => {
+        const shipped = new Map([...dirs].flatMap((dir) => shippedFrom(dir) ?? []).map((s) => [`${s.name} ${s.version}`, s]))
+        const parts = [...shipped.keys()].sort().map((key) => {
+          const { license, text } = shipped.get(key)!
+          return `${key} (${license ?? 'states no licence'})\n${'='.repeat(key.length)}\n\n${text || 'The package has no licence text of its own.'}\n`
+        })
+        const path = join(nitro.options.output.publicDir, 'licences.txt')
+        mkdirSync(dirname(path), { recursive: true })
+        writeFileSync(path, `Presk is made with these packages. Each stands under its own licence.\n\n${parts.join('\n\n')}`)
+      })
+    })
+  }
+})

@@ -1,0 +1,52 @@
+import { expect, openDemo, test } from './fixtures'
+
+test('the quick line logs what went in and when, keeps every word, and reaches pages', async ({ page }) => {
+  await openDemo(page)
+  const line = page.getByRole('textbox', { name: 'A reading or a move' })
+  const say = async (words: string) => {
+    await page.keyboard.press('/')
+    await line.fill(words)
+  }
+  await say('grenache yesterday 1.5 g sulphite stirred gently')
+  const dialog = page.getByRole('dialog')
+  await expect(dialog.getByText('yesterday 12:00')).toBeVisible()
+  await expect(dialog.getByText('1.5 g of potassium metabisulphite went in.')).toBeVisible()
+  await expect(dialog.getByText('kept as a note: “gently”')).toBeVisible()
+  await page.getByRole('button', { name: 'Log for Grenache' }).click()
+  await page.goto('/lots/lot-grenache')
+  await expect(page.getByText('1.5 g of potassium metabisulphite went in.')).toBeVisible()
+  await expect(page.getByText('Note: gently')).toBeVisible()
+
+  // A number that could be anything holds the line up; nothing is logged.
+  await say('grenache 42')
+  await expect(dialog.getByText('Not clear: “42”')).toBeVisible()
+  await expect(dialog.getByRole('button', { name: 'Log', exact: true })).toBeDisabled()
+  await page.keyboard.press('Escape')
+  await expect(dialog).toBeHidden()
+
+  // A move without its vessel goes on in the form, with what was said.
+  await say('tempranillo racked to spare glass')
+  await dialog.getByRole('button', { name: 'Open the form' }).click()
+  await expect(page).toHaveURL(/log=move/)
+  await expect(page.getByRole('combobox', { name: 'To', exact: true })).toContainText('Spare glass')
+
+  for (const [words, place] of [
+    ['supplies', /stores\/supplies$/],
+    ['sulphite albarino', /bench\/sulphite\?lot=lot-albarino/],
+    ['barbera kit', /lots\/lot-barbera-kit$/]
+  ] as const) {
+    await say(words)
+    await page.keyboard.press('Enter')
+    await expect(page).toHaveURL(place)
+  }
+})
+
+test('a number beside the wrong unit is offered in the one it must be in', async ({ page }) => {
+  await openDemo(page)
+  await page.goto('/bench/measure?lot=lot-tempranillo')
+  const sugar = page.getByRole('textbox', { name: /^Sugar|^Gravity/ }).first()
+  await sugar.fill('1,090')
+  await sugar.blur()
+  await page.getByRole('button', { name: /Make it 1.090 SG/ }).click()
+  await expect(sugar).toHaveValue('1.090')
+})
