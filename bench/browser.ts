@@ -72,11 +72,11 @@ async function answering(): Promise<void> {
   throw new Error('the built server did not answer')
 }
 
-/** Gzipped kilobytes of the scripts that a view asks for; what is only fetched ahead does not count. */
+/** Gzipped kilobytes of the scripts that a page runs at first; what is only fetched ahead, or runs in a worker, does not count. */
 function countScript(page: Page): () => Promise<number> {
   const sizes: Promise<number>[] = []
   const take = (response: Response) => {
-    if (response.url().endsWith('.js'))
+    if (response.url().endsWith('.js') && !response.url().includes('.worker'))
       sizes.push(
         response
           .request()
