@@ -74,6 +74,12 @@ const schools = computed(() => {
     row('Fall in Oechsle ÷ 7.5', m.oechsle75)
   ]
 })
+/** What the balance leaves open, and what the gravity that a refractometer implies does. */
+const madeWithin = computed(() => {
+  if (!made.value) return ''
+  const { low, high } = made.value.band
+  return Math.hypot((high - low) / 2, (corrected.value?.uncertaintySg ?? 0) * 131).toFixed(1)
+})
 const halfWidth = ({ low, high }: { low: number, high: number }) => ((high - low) / 2).toFixed(1)
 useHead({ title: 'Alcohol · Presk' })
 </script>
@@ -86,7 +92,7 @@ useHead({ title: 'Alcohol · Presk' })
         label="Alcohol made"
         :shown="f.percentAlcohol(made.balling)"
         origin="estimated"
-        :uncertainty="halfWidth(made.band)"
+        :uncertainty="madeWithin"
         size="hero"
       />
       <FigureNumber

@@ -12,7 +12,7 @@ export type KitSays = {
 type Own = Pick<Finding<KitSays>, 'urgency' | 'window'> & { waitsFor?: 'dryness' | 'packets-before' }
 
 /** Days after the yeast, or after the packet before, where the leaflet said none. Common practice, no source. */
-const USUAL_DAYS = { ferment: 1, clear: 1 } as const
+const USUAL_DAYS = { ferment: 1, stabilise: 14, clear: 1 } as const
 const DAY_H = 24
 
 /** The packets of a kit, each on its day, beside whatever else its ferment and its wine want. */
@@ -47,6 +47,7 @@ export const kitStage: Stage<KitSays> = {
 /** When a packet is due; none for those whose time was before the yeast. */
 function whenOf(lot: LotView, step: PacketStep, day: number | undefined, now: string): Own | undefined {
   const onDay = day === undefined ? undefined : later(lot.inoculatedAt!, day * DAY_H)
+  const usual = later(lot.inoculatedAt!, USUAL_DAYS.stabilise * DAY_H)
   switch (step) {
     case 'before-yeast':
     case 'yeast':
@@ -55,12 +56,12 @@ function whenOf(lot: LotView, step: PacketStep, day: number | undefined, now: st
       return dueFrom(onDay ?? later(lot.inoculatedAt!, USUAL_DAYS.ferment * DAY_H), now)
     case 'stabilise':
       // Sorbate and sulphite stop no ferment: the day of the leaflet does not replace two dry readings.
-      if (isFermenting(lot) || !drynessOf(lot)?.proven) return { urgency: 'wait', waitsFor: 'dryness', ...(onDay && { window: { due: onDay } }) }
+      if (isFermenting(lot) || !drynessOf(lot)?.proven) return { urgency: 'wait', waitsFor: 'dryness', window: { due: onDay ?? usual } }
       return dueFrom(onDay ?? drynessOf(lot)!.since, now)
     case 'clear': {
       const before = lot.kit!.packets.flatMap((p, i) => (p.step === 'stabilise' ? [lot.endedTasks.get(packetTask(i))] : []))
       if (before.some((done) => done?.outcome !== 'done'))
-        return { urgency: 'wait', waitsFor: 'packets-before', ...(onDay && { window: { due: onDay } }) }
+        return { urgency: 'wait', waitsFor: 'packets-before', window: { due: onDay ?? later(usual, USUAL_DAYS.clear * DAY_H) } }
       const last = before.map((done) => done!.at).sort().at(-1)
       return dueFrom(onDay ?? later(last ?? drynessOf(lot)?.since ?? lot.inoculatedAt!, USUAL_DAYS.clear * DAY_H), now)
     }
