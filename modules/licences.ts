@@ -46,7 +46,8 @@ export default defineNuxtModule({
     }
     addVitePlugin(take, { server: false })
     nuxt.hook('nitro:init', (nitro) => {
-      nitro.hooks.hook('compiled', () => {
+      // Before the server is bundled: it serves only what lies in the folder then.
+      nitro.hooks.hook('rollup:before', () => {
         const shipped = new Map([...dirs].flatMap((dir) => shippedFrom(dir) ?? []).map((s) => [`${s.name} ${s.version}`, s]))
         const parts = [...shipped.keys()].sort().map((key) => {
           const { license, text } = shipped.get(key)!

@@ -62,7 +62,7 @@ export function useQuantityField(options: Options) {
   const ok = computed(() => value.value !== undefined || (empty.value && !options.required))
   const complaint = computed(() => {
     if (empty.value) return options.required ? sayQuantityProblem({ code: 'empty' }, options.kind) : undefined
-    if (wrongUnit.value.length > 0) return sayMeant(text.value.trim(), unit.value)
+    if (wrongUnit.value.length > 0 && !outside.value) return sayMeant(text.value.trim(), unit.value)
     if (!parsed.value.ok) return sayQuantityProblem(parsed.value.problem, options.kind)
     if (outside.value) return options.limits!.words
     const quantity = options.quantity?.(understoodUnit.value)

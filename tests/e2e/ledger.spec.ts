@@ -44,6 +44,11 @@ test('wine is racked, an impossible move is refused with its reason, and two lot
   await choose(page, 'To', 'Steel 50: blend into Albariño')
   await page.getByRole('textbox', { name: 'Left the vessel' }).fill('8')
   await page.getByRole('button', { name: 'Log', exact: true }).click()
+  // A red does not go into a white unasked.
+  await expect(page.getByText('This blends a red into a white.', { exact: false })).toBeVisible()
+  await choose(page, 'As', 'Blended')
+  await page.getByRole('button', { name: 'Log', exact: true }).click()
+  await expect(page.getByText('8 L of Tempranillo blended into Albariño, in Steel 50.').first()).toBeVisible()
   await page.goto('/lots/lot-albarino')
   await expect(page.getByText('Made of 83 % Albariño, 17 % Tempranillo', { exact: false })).toBeVisible()
   await expect(page.getByRole('button', { name: /^pH .*estimated/ })).toBeVisible()
