@@ -8,6 +8,11 @@ const props = defineProps<{ lotId: string, steps: CrushStep[], colour: string, c
 const now = useNow()
 const hoursTo = (at: string) => (Date.parse(at) - Date.parse(now.value)) / 3_600_000
 const shown = computed(() => props.steps.map((step) => ({ step, words: sayStatus(step, (at) => sayWhen(at, now.value), hoursTo) })))
+/** The line is filled to the first station that is still open: what was done ahead of its turn stands alone. */
+const reached = computed(() => {
+  const open = props.steps.findIndex((s) => !['done', 'left-out', 'optional'].includes(s.status))
+  return open < 0 ? props.steps.length : open
+})
 /** On a phone the rail is longer than the screen: the station that matters comes into sight. */
 const row = useTemplateRef<{ row: HTMLElement | undefined }>('row')
 const rail = computed(() => row.value?.row)
@@ -35,7 +40,11 @@ const MARK: Record<CrushStep['status'], string> = {
 <template>
   <ScrollRow ref="row" class="row">
     <ol class="rail" :style="{ '--wine': colour, '--stations': steps.length }">
-      <li v-for="{ step, words } in shown" :key="step.code" :class="[step.status, { open: current === step.code, over: step.over }]">
+      <li
+        v-for="({ step, words }, i) in shown"
+        :key="step.code"
+        :class="[step.status, { open: current === step.code, over: step.over, reached: i <= reached }]"
+      >
         <NuxtLink
           :to="{ path: `/crush/${lotId}`, query: { step: step.code } }"
           :aria-label="`${STEP[step.code].name}: ${words || 'later'}`"
@@ -72,10 +81,7 @@ li:not(:first-child)::before {
   height: 3px;
   background: var(--line);
 }
-li.done::before,
-li.left-out::before,
-li.now::before,
-li.running::before {
+li.reached::before {
   background: var(--wine) !important;
 }
 a {

@@ -33,9 +33,17 @@ const then = computed(() =>
 const myWindow = computed(() => map.windows.find((w) => w.style === style.value)!)
 const impossible = computed(() => prediction.value?.findings.find((x) => x.code.endsWith('implausible')))
 // Sent here from crush day: the proposal is there when the page opens.
-onMounted(() => {
-  if (useRoute().query.find && bench.canFind.value) bench.find()
-})
+if (useRoute().query.find) {
+  const { stop } = watch(
+    bench.canFind,
+    (can) => {
+      if (!can) return
+      void bench.find()
+      void nextTick(() => stop())
+    },
+    { immediate: true }
+  )
+}
 async function log() {
   const going = bench.planned.value.filter((p) => p.field.value !== undefined && p.field.value > 0)
   bench.planned.value.forEach((p) => p.field.touch())
