@@ -20,10 +20,11 @@ export interface LabelWish {
 /** Width of a letter and height of a line in the map's type, px; near enough for keeping apart. */
 const LETTER = 7.8
 const LINE = 17
-const AROUND = [0, 1, 2, 3, 4, 5, 6, 7].map((i) => (i * Math.PI) / 4)
+/** Eight places around a point, and the same eight a line further off for where it is crowded. */
+const AROUND = [0, 14].flatMap((off) => [0, 1, 2, 3, 4, 5, 6, 7].map((i) => ({ angle: (i * Math.PI) / 4, off })))
 
 /**
- * Places labels beside their points so that they cover neither each other nor the points: of eight places around each the one
+ * Places labels beside their points so that they cover neither each other nor the points: of the places around each the one
  * with the least in its way, and among those the one nearest to where it would like to be.
  * @param wishes in the order of their importance
  * @param points that must stay in sight
@@ -37,17 +38,17 @@ export function placeLabels(
   const taken: Box[] = points.map((p) => ({ left: p.x - p.r, right: p.x + p.r, top: p.y - p.r, bottom: p.y + p.r }))
   return wishes.map((wish) => {
     const width = wish.text.length * LETTER
-    const candidates = AROUND.map((angle) => {
+    const candidates = AROUND.map(({ angle, off }) => {
       const [cos, sin] = [Math.cos(angle), Math.sin(angle)]
       const anchor = cos > 0.3 ? ('start' as const) : cos < -0.3 ? ('end' as const) : ('middle' as const)
-      const x = wish.x + cos * wish.gap
-      const y = wish.y + sin * (wish.gap + 4) + 5
+      const x = wish.x + cos * (wish.gap + off)
+      const y = wish.y + sin * (wish.gap + off + 4) + 5
       const left = anchor === 'start' ? x : anchor === 'end' ? x - width : x - width / 2
       const box = { left, right: left + width, top: y - LINE + 4, bottom: y + 4 }
       const outside = box.left < 4 || box.right > bounds.width - 4 || box.top < 4 || box.bottom > bounds.height - 4 ? 1000 : 0
       const covered = taken.reduce((sum, t) => sum + overlap(box, t), 0)
       const away = wish.towards === undefined ? 0 : 1 - Math.cos(angle - wish.towards)
-      return { spot: { x, y, anchor }, box, cost: outside + covered + away * 8 }
+      return { spot: { x, y, anchor }, box, cost: outside + covered + away * 8 + off }
     })
     const best = candidates.reduce((a, b) => (b.cost < a.cost ? b : a))
     taken.push(best.box)
