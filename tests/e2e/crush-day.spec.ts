@@ -66,6 +66,8 @@ for (const size of [
     await page.getByText('Show the working').first().click()
     await hands.tap(button(page, 'Exactly as planned'))
     await hands.tap(button(page, 'Log it'))
+    // The correction has a field for pH too: the one that is meant is on the next page.
+    await expect(page.getByRole('heading', { name: 'Measure', exact: true })).toBeVisible()
     await page.clock.fastForward('01:00:00')
     await hands.enter(box(page, 'pH'), '3.57')
     await hands.enter(box(page, 'Titratable acidity (TA)'), '6.6')
