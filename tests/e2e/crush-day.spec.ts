@@ -354,6 +354,7 @@ test('crush day is done from the keyboard alone', async ({ page }) => {
   await expect(page.getByRole('heading', { name: 'Measure the must' })).toBeVisible()
   await tabTo(/^Measure$/)
   await page.keyboard.press('Enter')
+  await expect(page.getByRole('heading', { name: 'Measure', exact: true })).toBeVisible()
   for (const [field, value] of [
     [/^Sugar$/, '24'],
     [/^pH$/, '3.5'],
@@ -367,8 +368,10 @@ test('crush day is done from the keyboard alone', async ({ page }) => {
   await page.clock.fastForward('13:00:00')
   await tabTo(/^Prepare the yeast$/)
   await page.keyboard.press('Enter')
+  await expect(button(page, 'The water is warm: begin')).toBeVisible()
   await tabTo(/^The water is warm: begin$/)
   await page.keyboard.press('Enter')
+  await expect(button(page, /g are in the must$/)).toBeVisible()
   await tabTo(/g are in the must$/)
   await page.keyboard.press('Enter')
   await expect(page.getByText('The yeast is in: crush day is over for this lot.')).toBeVisible()
