@@ -87,7 +87,7 @@ class Reader {
     const steps = [...first, this.weighed, this.pitched, this.material, this.number]
     while (this.at < this.words.length) {
       if (this.observation()) break
-      if (!steps.some((step) => step.call(this))) this.skip()
+      if (!steps.some((step) => step.call(this))) this.keepUnknown()
     }
     const at = instantOf(this.when, this.context.now)
     return { ...this.found, lotIds, ...(at && { at }) }
@@ -97,7 +97,8 @@ class Reader {
     return this.words.slice(this.at)
   }
 
-  private skip(): void {
+  /** A word that means nothing here is kept and said, unless it only joins others. */
+  private keepUnknown(): void {
     if (!JOINING.has(this.words[this.at]!)) this.found.unknown.push(this.typed[this.at]!)
     this.at += 1
   }

@@ -19,6 +19,10 @@ export const calculation = <S extends z.ZodType>(
   run: (body: z.output<S>) => unknown
 ): Calculation => ({ name, summary, schema, run: run as (body: never) => unknown })
 
+/** Leaves out what was not given, so that optional fields keep their defaults. */
+export const defined = <T extends object>(o: T): { [K in keyof T]: Exclude<T[K], undefined> } =>
+  Object.fromEntries(Object.entries(o).filter(([, v]) => v !== undefined)) as { [K in keyof T]: Exclude<T[K], undefined> }
+
 export interface Refusal {
   field: string
   reason: string

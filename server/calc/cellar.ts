@@ -1,15 +1,13 @@
 import { z } from 'zod'
 import { type SulphiteSalt, schoolAdvice, sulphiteDose, tabletsFor } from '../../core/sulphite'
 import { chooseYeast, nutrientPlan, pitchPlan, starterPlan } from '../../core/yeast'
-import { calculation } from './calculation'
+import { calculation, defined } from './calculation'
 import { n } from './numbers'
 
 const style = z.enum(['red', 'rose', 'white'])
 const salt = z.enum(['potassium-metabisulphite', 'sodium-metabisulphite', 'potassium', 'sodium'])
 const saltOf = (s: z.output<typeof salt>): SulphiteSalt =>
   s.startsWith('potassium') ? 'potassium-metabisulphite' : 'sodium-metabisulphite'
-const defined = <T extends object>(o: T) =>
-  Object.fromEntries(Object.entries(o).filter(([, v]) => v !== undefined)) as { [K in keyof T]: Exclude<T[K], undefined> }
 
 /** Sulphite, yeast and nutrient. */
 export const CELLAR = [

@@ -4,14 +4,12 @@ import { vesselFit } from '../../core/cellar'
 import { ripening } from '../../core/harvest'
 import { MUST_WINDOWS, clockAt, enzymeAdvice, kitWater, testFerment, yieldOfArrival } from '../../core/must'
 import { firstDose } from '../../core/sulphite'
-import { calculation } from './calculation'
+import { calculation, defined } from './calculation'
 import { n } from './numbers'
 
 const instant = z.iso.datetime()
 const style = z.enum(['red', 'rose', 'white'])
 const salt = z.enum(['potassium-metabisulphite', 'sodium-metabisulphite']).default('potassium-metabisulphite')
-const defined = <T extends object>(o: T) =>
-  Object.fromEntries(Object.entries(o).filter(([, v]) => v !== undefined)) as { [K in keyof T]: Exclude<T[K], undefined> }
 
 /** Harvest and crush day. */
 export const CRUSH = [

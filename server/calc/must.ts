@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { type AcidChange, fitAcids, predictAcids } from '../../core/acids'
 import { addSugar, addWater, blendOf, findTargets, yieldOfFruit } from '../../core/must'
-import { calculation } from './calculation'
+import { calculation, defined } from './calculation'
 import { n } from './numbers'
 
 const range = z.strictObject({ min: n('min'), max: n('max') })
@@ -46,10 +46,6 @@ function toChange(change: z.output<typeof changeSchema>, of: z.output<typeof sty
   const own = change.kind === 'ferment' || change.kind === 'cold' ? { ...change, style: of } : change
   return defined(own) as AcidChange
 }
-
-/** Leaves out what was not given, so that optional fields keep their defaults. */
-const defined = <T extends object>(o: T): T & { [K in keyof T]: Exclude<T[K], undefined> } =>
-  Object.fromEntries(Object.entries(o).filter(([, v]) => v !== undefined)) as T & { [K in keyof T]: Exclude<T[K], undefined> }
 
 const material = z.enum([
   'tartaric',
