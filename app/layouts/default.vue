@@ -13,6 +13,12 @@ watch(quickOpen, (open) => {
 const route = useRoute()
 /** None where the browser has no service worker. */
 const pwa = useNuxtApp().$pwa
+const typedOver = useTypedOver()
+onMounted(() => void typedOver.putBack())
+function takeNewer() {
+  typedOver.keep()
+  void pwa?.updateServiceWorker(true)
+}
 
 const PLACES = [
   { to: '/', label: 'Today', icon: 'i-lucide-footprints' },
@@ -90,7 +96,7 @@ async function leaveDemo() {
       <span>The Larkrise cellar: <b>a demo with made-up wines.</b></span>
       <UButton variant="link" class="p-0 min-h-0" @click="leaveDemo">Go to my own cellar</UButton>
     </div>
-    <LazyNewVersion v-if="pwa?.needRefresh" @take="pwa.updateServiceWorker(true)" @later="pwa.cancelPrompt()" />
+    <LazyNewVersion v-if="pwa?.needRefresh" @take="takeNewer" @later="pwa.cancelPrompt()" />
     <div v-if="cellar.problem" class="trouble" role="alert">
       {{ sayStorageProblem(cellar.problem) }} <NuxtLink to="/stores" class="textlink">Export</NuxtLink>
     </div>

@@ -82,6 +82,9 @@ test('alcohol by every school, a refractometer with its doubt, and a blend by it
   await expect(page.getByRole('row', { name: /131\.25/ })).toContainText('12.3')
   await page.getByRole('radio', { name: 'a refractometer' }).check()
   await page.getByRole('textbox', { name: 'Before the ferment' }).fill('24')
+  // Nothing that ferments reads as low: said, not passed over.
+  await page.getByRole('textbox', { name: 'Now' }).fill('3')
+  await expect(page.getByText('No ferment of this must reads 3 °Brix', { exact: false })).toBeVisible()
   await page.getByRole('textbox', { name: 'Now' }).fill('8.4')
   await expect(page.getByText('A refractometer cannot tell sugar from alcohol', { exact: false })).toBeVisible()
   await page.goto('/bench/blend')

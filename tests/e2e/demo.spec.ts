@@ -172,16 +172,18 @@ async function behind(baseURL: string) {
 
 test.describe('with its service worker', () => {
   test.use({ serviceWorkers: 'allow' })
-  test('a newer Presk is offered, and taken on a tap; a note half written is still there', async ({ page, baseURL }) => {
+  test('a newer Presk is offered, and taken on a tap; what was half typed on a bench is still there', async ({ page, baseURL }) => {
     const { url, bringOut, close } = await behind(baseURL!)
     await page.goto(url)
     await page.getByRole('button', { name: /demo/i }).first().click()
     await page.evaluate(async () => {
       await navigator.serviceWorker.ready
     })
-    await page.goto(`${url}/lots/lot-grenache`)
+    await page.goto(`${url}/bench/measure?lot=lot-grenache`)
     await expect.poll(() => page.evaluate(() => navigator.serviceWorker.controller !== null)).toBe(true)
-    await page.getByRole('textbox', { name: 'In a few words' }).fill('Half a thought')
+    const [sugar, ph] = [page.getByRole('textbox', { name: 'Sugar' }), page.getByRole('textbox', { name: 'pH' })]
+    await sugar.fill('-1,2')
+    await ph.fill('3.6')
     bringOut()
     await page.evaluate(async () => {
       await (await navigator.serviceWorker.ready).update()
@@ -189,7 +191,8 @@ test.describe('with its service worker', () => {
     const loaded = page.waitForEvent('load')
     await page.getByRole('button', { name: 'Take it now' }).click()
     await loaded
-    await expect(page.getByRole('textbox', { name: 'In a few words' })).toHaveValue('Half a thought')
+    await expect(sugar).toHaveValue('-1,2')
+    await expect(ph).toHaveValue('3.6')
     await expect(page.getByRole('button', { name: 'Take it now' })).toBeHidden()
     close()
   })

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-/** A newer Presk lies ready. It is taken on a tap, never by itself: a page that loads anew in mid-typing would lose the line. */
+/** A newer Presk lies ready. It is taken on a tap, never by itself in mid-typing. */
 const emit = defineEmits<{ take: [], later: [] }>()
 const taking = ref(false)
 function take() {
@@ -12,7 +12,7 @@ function take() {
   <div class="new" role="status">
     <span
     >A newer Presk is ready.
-      <span class="soft">The page loads anew; half-filled forms of the ledger are kept, a bench is not.</span></span
+      <span class="soft">The page loads anew; what you have typed stays.</span></span
     >
     <span class="flex gap-2">
       <UButton :loading="taking" @click="take">Take it now</UButton>

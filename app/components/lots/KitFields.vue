@@ -31,7 +31,12 @@ const fields = computed(() => props)
       <ol class="packets">
         <li v-for="(p, i) in packets" :key="i">
           <UInput v-model="p.name" maxlength="80" :aria-label="`Packet ${i + 1}`" autocomplete="off" />
-          <USelect v-model="p.step" :items="STEPS" :aria-label="`When packet ${i + 1} goes in`" />
+          <USelect
+            v-model="p.step"
+            :items="STEPS"
+            :aria-label="`When packet ${i + 1} goes in`"
+            :class="{ 'col-span-2': !AFTER_YEAST.has(p.step) }"
+          />
           <UInput
             v-if="AFTER_YEAST.has(p.step)"
             v-model.number="p.day"
@@ -42,7 +47,6 @@ const fields = computed(() => props)
             placeholder="day"
             :aria-label="`Days after the yeast for packet ${i + 1}`"
           />
-          <span v-else />
           <UButton variant="link" :aria-label="`Leave packet ${i + 1} out`" @click="packets.splice(i, 1)">Remove</UButton>
         </li>
       </ol>

@@ -45,6 +45,8 @@ const corrected = computed(() =>
     ? withinLimits(() => correctRefractometer(first.value!, present.value!, offset.value ?? 0))
     : undefined
 )
+/** Both were read, and no ferment joins them. */
+const impossible = computed(() => byRefractometer.value && first.value !== undefined && present.value !== undefined && !corrected.value)
 const og = computed(() =>
   byRefractometer.value
     ? first.value === undefined
@@ -59,6 +61,7 @@ const made = computed(() =>
 const left = computed(() =>
   made.value && sg.value !== undefined ? withinLimits(() => residualSugar(sg.value!, made.value!.balling)) : undefined
 )
+const rose = computed(() => !byRefractometer.value && og.value !== undefined && sg.value !== undefined && sg.value > og.value)
 const potential = computed(() =>
   og.value === undefined ? undefined : withinLimits(() => potentialAlcohol(sugarScales(og.value!, 'sg').brix))
 )
@@ -126,6 +129,13 @@ useHead({ title: 'Alcohol · Presk' })
       </template>
     </template>
     <template #results>
+      <FindingNote v-if="rose" tone="stop">
+        It reads higher now than before the ferment: one of the two is wrong, or something sweet went in.
+      </FindingNote>
+      <FindingNote v-if="impossible" tone="stop">
+        No ferment of this must reads {{ present.text.trim() }} °Brix: there is at least its alcohol in the way of the light. Check both
+        readings, and what it shows in distilled water.
+      </FindingNote>
       <FindingNote v-if="lot && (lot.added.has('water') || lot.added.has('sugar'))" tone="stop"
       >Water or sugar went into this lot. Two gravities then say nothing about its alcohol unless both were read after it.</FindingNote
       >
