@@ -1,8 +1,9 @@
 import type { Draft, Fact, LotView } from '~~/core/ledger'
+import { overUsual } from '~~/core/materials'
 import { likely } from '~~/core/quantities'
 import { type MoveWants, quickDrafts, readQuickLine } from '~~/core/quick'
 import { type Place, PLACES } from '~/wording/places'
-import { sayLikelihood } from '~/wording/problems'
+import { sayLikelihood, sayOverUsual } from '~/wording/problems'
 import { sayFact } from '~/wording/sentences'
 
 /** The quick line as it is typed: where it leads, or what it would log, and what is still in the way. */
@@ -78,6 +79,15 @@ export function useQuickLine() {
       return [{ text: f.degrees(sayLikelihood(r.quantity, r.value, verdict)), refuse: verdict.verdict === 'refuse' }]
     })
   )
+  /** Amounts that look like a slipped digit; they can be logged, because what went in went in. */
+  const large = computed(() =>
+    read.value.additions.flatMap(({ material, amount, stock }) => {
+      const card = materials.card(material)
+      const grams = stock ? (amount / 1000) * (card?.stockGPerL ?? 0) : amount
+      const over = card && lot.value && overUsual(card, grams, lot.value.volume.value)
+      return over ? [sayOverUsual(materials.name(material), card.unit, over)] : []
+    })
+  )
   const future = computed(() => (read.value.at ?? '') > now.value)
   const ready = computed(
     () =>
@@ -92,5 +102,5 @@ export function useQuickLine() {
     if (place.value) return place.value.ofLot && lot.value ? `${place.value.to}?lot=${lot.value.id}` : place.value.to
     return opensLot.value ? `/lots/${lot.value!.id}` : undefined
   })
-  return { line, chosen, place, read, lots, lot, logs, understood, doubts, future, ready, goesTo }
+  return { line, chosen, place, read, lots, lot, logs, understood, doubts, large, future, ready, goesTo }
 }

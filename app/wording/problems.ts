@@ -43,6 +43,10 @@ export function sayLikelihood(quantity: ReadingQuantity, value: number, likeliho
 export const sayMeant = (typed: string, unit: Unit): string =>
   `${typed} ${unit === 'SG' ? 'is no gravity' : `is not likely in ${unit}`}. Is it in another unit?`
 
+/** An addition far beyond the usual. */
+export const sayOverUsual = (name: string, unit: string, { perL, most }: { perL: number, most: number }): string =>
+  `That is ${Number(perL.toPrecision(2))} ${unit} of ${name} in a litre; ${Number(most.toPrecision(2))} is the most that is usual. A slipped digit?`
+
 export function sayStorageProblem(error: StorageError): string {
   switch (error.problem) {
     case 'full':

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { QUANTITIES } from '../quantities'
 import { SO2_SHARE } from '../sulphite'
-import { MATERIALS, MATERIAL_KEYS, type MaterialKind, cardOf, cardTyped, cardsOf, hoursApart, materialKey } from '.'
+import { MATERIALS, MATERIAL_KEYS, type MaterialKey, type MaterialKind, cardOf, cardTyped, cardsOf, hoursApart, materialKey, overUsual } from '.'
 
 /** What the card of each kind must say besides what the type asks for. */
 const MUST_SAY: Record<MaterialKind, readonly ('dose' | 'limit' | 'spoonG' | 'cautions' | 'aliases')[]> = {
@@ -62,4 +62,20 @@ describe('the register of materials', () => {
     expect(hoursApart(MATERIALS.yeast, MATERIALS['sodium-metabisulphite'])).toBe(12)
     expect(hoursApart(MATERIALS.tartaric, MATERIALS.yeast)).toBe(0)
   })
+})
+
+describe('an amount with a slipped digit is told from a large one', () => {
+  // Usual: 30 to 60 mg/L of SO₂ at first (craft 3.3), 1 to 3 g/L of acid; the tenfold of either is no school.
+  it.each<[MaterialKey, number, number, boolean]>([
+    ['potassium-metabisulphite', 4, 77, false],
+    ['potassium-metabisulphite', 12, 77, false],
+    ['potassium-metabisulphite', 40, 77, true],
+    ['sodium-metabisulphite', 3.3, 77, false],
+    ['tartaric', 150, 77, false],
+    ['tartaric', 1500, 77, true],
+    ['ammonium-phosphate', 40, 77, false],
+    ['ammonium-phosphate', 400, 77, true],
+    ['sugar', 2000, 40, false],
+    ['tartaric', 10, 0, false]
+  ])('%s, %d in %d L: %s', (key, amount, litres, odd) => expect(overUsual(MATERIALS[key], amount, litres) !== undefined).toBe(odd))
 })

@@ -2,7 +2,7 @@ import { addition, fact, inoculation, reading, transfer } from '../drafts'
 import type { Draft, Fact, LotView } from '../ledger'
 import type { OwnCards } from '../materials'
 import { type InstrumentKind, READ_BY } from '../quantities'
-import type { QuickLine } from './quick-line'
+import type { QuickLine } from './line'
 
 /** What a move still wants before it can be logged. */
 export type MoveWants = 'vessel' | 'litres' | 'from'

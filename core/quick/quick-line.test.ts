@@ -1,3 +1,4 @@
+import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { foldCellar, lotAt } from '../ledger'
 import type { MaterialCard } from '../materials'
@@ -59,6 +60,7 @@ describe('readings', () => {
     ['barbera kit 1012 free 28 mg/l', { sg: 1.012, freeSo2: 28 }],
     ['tempranillo ta 0.62 %', { ta: 6.2 }],
     ['tempranillo 75f', { temperature: 23.9 }],
+    ['tempranillo temp 24 f', { temperature: -4.44 }],
     ['tempranillo volume 5 gal malic 0.4', { volume: 18.93, malic: 0.4 }]
   ])('%s', (line, wanted) => {
     const found = read(line)
@@ -66,6 +68,11 @@ describe('readings', () => {
       Object.fromEntries(Object.entries(wanted).map(([q, v]) => [q, Number(v.toPrecision(q === 'volume' ? 4 : 3))]))
     )
     expect([found.unclear, found.unknown]).toEqual([[], []])
+  })
+  it('a word behind a temperature is its unit only where it is one', () => {
+    expect(read('tempranillo temp 24 stiff')).toMatchObject({ readings: [{ value: 24 }], unknown: ['stiff'] })
+    expect(read('tempranillo temp 72 basic', { temperature: '°F' }).readings[0]!.value).toBeCloseTo(22.22, 2)
+    expect(read('tempranillo 1.012 72', { temperature: '°F' }).readings[1]!.value).toBeCloseTo(22.22, 2)
   })
   it('the instrument that is named, by its name or its kind', () => {
     expect(read('tempranillo 1.012 with long hydrometer')).toMatchObject({ instrumentId: 'i-h', unknown: [] })
@@ -109,12 +116,23 @@ describe('work, moves and what is not understood', () => {
     ['tempranillo 18 L', { unclear: ['18 l'] }],
     ['tempranillo 1.012 wobbled Gently', { readings: [{ quantity: 'sg' }], unknown: ['wobbled', 'Gently'] }]
   ])('%s', (line, wanted) => expect(read(line)).toMatchObject({ lotIds: [expect.any(String)], ...wanted }))
-  it('every word of a line is read, joins, is unclear or unknown: none is dropped', () => {
-    const nonsense = ['blorp', 'xyzzy', 'fnord']
-    for (const word of nonsense) {
-      for (const line of [`tempranillo ${word} 1.012`, `tempranillo 1.012 20 ${word}`, `tempranillo 2 g ${word} tartaric`, `tempranillo racked ${word}`])
-        expect([line, read(line).unknown]).toEqual([line, [word]])
-    }
+  it('whatever stands in whatever order: no word is dropped, none is read twice', () => {
+    const known = ['1.012', '24c', 'ph 3.4', '2 g tartaric', 'sulphite 1.5 g', '15 ml sulphite stock', 'stirred', 'yesterday', '8:30', 'yeast in', '3 L water']
+    const strange = ['blorp', 'xyzzy', 'fnord', '42']
+    fc.assert(
+      fc.property(fc.shuffledSubarray([...known, ...strange], { minLength: 1 }), (parts) => {
+        const found = read(`tempranillo ${parts.join(' ')}`)
+        expect(found.lotIds).toEqual(['lot-t'])
+        for (const word of strange) {
+          const kept = [...found.unknown, ...found.unclear.flatMap((u) => u.split(' ')), ...found.readings.map((r) => r.typed)]
+          expect(kept.filter((k) => k === word).length, word).toBe(parts.includes(word) ? 1 : 0)
+        }
+        const said = (part: string) => parts.includes(part)
+        expect(found.additions.length).toBe(['2 g tartaric', 'sulphite 1.5 g', '15 ml sulphite stock', '3 L water'].filter(said).length)
+        expect([found.operations.length, found.pitched.length]).toEqual([Number(said('stirred')), Number(said('yeast in'))])
+      }),
+      { numRuns: 500 }
+    )
   })
 })
 

@@ -6,7 +6,7 @@ const cellar = useCellarStore()
 const logged = useLogged()
 const now = useNow()
 const quick = useQuickLine()
-const { line, chosen, place, read, lots, lot, logs, understood, doubts, future, ready, goesTo } = quick
+const { line, chosen, place, read, lots, lot, logs, understood, doubts, large, future, ready, goesTo } = quick
 
 /** Lots of one name are told apart by their vessel and the day they began. */
 const candidates = computed(() =>
@@ -100,6 +100,7 @@ async function openMove() {
             </ul>
             <p v-if="future" class="message">That has not been yet. Nothing is logged ahead of its time.</p>
             <p v-for="d in doubts" :key="d.text" :class="d.refuse ? 'message' : 'soft'">{{ d.text }}</p>
+            <p v-for="text in large" :key="text" class="message">{{ text }}</p>
             <p v-if="read.unclear.length" class="message">
               Not clear: {{ read.unclear.map((w) => `“${w}”`).join(', ') }}. Put “brix”, “pH”, “TA”, “free” beside a number, an amount
               in grams or litres beside what went in, or “note” before words to keep.
