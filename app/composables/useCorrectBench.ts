@@ -57,21 +57,10 @@ export function useCorrectBench(lot: Ref<LotState | undefined>) {
   const fields = {
     ph: useQuantityField({ kind: 'plain', unit: '', required: true, quantity: () => 'ph' }),
     ta: useQuantityField({ kind: 'concentration', unit: 'g/L', units: ['g/L', '%'], required: true, quantity: () => 'ta' }),
-    sugar: useQuantityField({
-      kind: 'sugar',
-      unit: settings.values.sugar,
-      units: ['°Brix', 'SG'],
-      quantity: (unit) => (unit === 'SG' ? 'sg' : 'brix')
-    }),
+    sugar: useSugarField(settings.values.sugar),
     malic: plain(15, 'Malic acid lies between 0 and 15 g/L.'),
     abv: plain(18, 'The acids are known up to 18 % vol.'),
-    volume: useQuantityField({
-      kind: 'volume',
-      unit: f.volumeUnit.value,
-      units: ['L', 'US gal', 'imp gal'],
-      required: true,
-      quantity: () => 'volume'
-    })
+    volume: useVolumeField()
   }
   const changes: Partial<Record<Material, QuantityField>> = {
     tartaric: plain(4, 'More than 4 g/L is never right in one must.'),

@@ -18,12 +18,7 @@ export function useMeasureBench(lot: Ref<LotView | undefined>) {
 
   const last = settings.values.titration
   const fields = {
-    sugar: useQuantityField({
-      kind: 'sugar',
-      unit: settings.values.sugar,
-      units: ['°Brix', 'SG'],
-      quantity: (unit) => (unit === 'SG' ? 'sg' : 'brix')
-    }),
+    sugar: useSugarField(settings.values.sugar),
     sampleC: useQuantityField({
       kind: 'temperature',
       unit: settings.values.temperature,

@@ -37,7 +37,7 @@ export function useNewLot() {
   watch(style, (is) => (onSkins.value = is === 'red'))
 
   const inLitres = (most: number, words: string, required = true) =>
-    useQuantityField({ kind: 'volume', unit: f.volumeUnit.value, units: ['L', 'US gal', 'imp gal'], required, limits: { min: 0.1, max: most, words } })
+    useVolumeField({ required, limits: { min: 0.1, max: most, words } })
   const mass = useQuantityField({
     kind: 'mass',
     unit: f.massUnit.value,

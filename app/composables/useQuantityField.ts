@@ -4,7 +4,7 @@ import type { ReadingQuantity } from '~~/core/ledger'
 import { type QuantityKind, type Unit, readNumber, readQuantity } from '~~/core/units'
 import { sayLikelihood, sayMeant, sayQuantityProblem } from '~/wording/problems'
 
-interface Options {
+export interface QuantityFieldOptions {
   kind: QuantityKind
   unit: Unit
   units?: Unit[]
@@ -25,7 +25,7 @@ export type QuantityField = ReturnType<typeof useQuantityField>
  * One entry field for a quantity: what was typed stays as it was typed; beside it what was understood, a complaint, or a
  * question. An unusual value is asked about once and taken when confirmed; it is never changed silently.
  */
-export function useQuantityField(options: Options) {
+export function useQuantityField(options: QuantityFieldOptions) {
   const settings = useSettingsStore()
   const text = ref(options.text ?? '')
   const unit = ref<Unit>(options.unit)

@@ -27,13 +27,7 @@ export function useSulphiteBench(lot: Ref<LotView | undefined>) {
   const f = useFormat()
   const fields = {
     ph: useQuantityField({ kind: 'plain', unit: '', required: true, quantity: () => 'ph' }),
-    volume: useQuantityField({
-      kind: 'volume',
-      unit: f.volumeUnit.value,
-      units: ['L', 'US gal', 'imp gal'],
-      required: true,
-      quantity: () => 'volume'
-    }),
+    volume: useVolumeField(),
     free: useQuantityField({
       kind: 'plain',
       unit: '',

@@ -18,20 +18,8 @@ const water = computed(() =>
       )
     : undefined
 )
-const poured = useQuantityField({
-  kind: 'volume',
-  unit: f.volumeUnit.value,
-  units: ['L', 'US gal', 'imp gal'],
-  required: true,
-  limits: { min: 0.01, max: 10_000, words: 'Say how much water went in.' }
-})
-const gravity = useQuantityField({
-  kind: 'sugar',
-  unit: 'SG',
-  units: ['SG', '°Brix'],
-  required: true,
-  quantity: (unit) => (unit === 'SG' ? 'sg' : 'brix')
-})
+const poured = useVolumeField({ limits: { min: 0.01, max: 10_000, words: 'Say how much water went in.' } })
+const gravity = useSugarField('SG', { required: true })
 const sample = useQuantityField({ kind: 'temperature', unit: f.temperatureUnit.value, units: ['°C', '°F'], quantity: () => 'temperature' })
 const plan = computed(() => (water.value?.verdict === 'add' ? water.value : undefined))
 

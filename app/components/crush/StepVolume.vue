@@ -5,13 +5,7 @@ import { fromLitres } from '~~/core/units'
 const props = defineProps<{ lot: LotView }>()
 const f = useFormat()
 const { saving, write } = useStepLog(() => props.lot)
-const volume = useQuantityField({
-  kind: 'volume',
-  unit: f.volumeUnit.value,
-  units: ['L', 'US gal', 'imp gal'],
-  required: true,
-  quantity: () => 'volume'
-})
+const volume = useVolumeField()
 const capacity = useCellarStore()
 const room = computed(() =>
   [...props.lot.contents.keys()].reduce((sum, id) => sum + (capacity.state.vessels.get(id)?.capacityL ?? Infinity), 0)

@@ -6,13 +6,7 @@ const { lot } = useLotFromAddress()
 const f = useFormat()
 const byRefractometer = ref(false)
 const gravity = () =>
-  useQuantityField({
-    kind: 'sugar',
-    unit: 'SG',
-    units: ['SG', '°Brix'],
-    required: true,
-    quantity: (unit) => (unit === 'SG' ? 'sg' : 'brix')
-  })
+  useSugarField('SG', { required: true })
 const brixField = () =>
   useQuantityField({
     kind: 'plain',

@@ -7,13 +7,7 @@ const f = useFormat()
 const part = () =>
   reactive({
     lotId: '',
-    volume: useQuantityField({
-      kind: 'volume',
-      unit: f.volumeUnit.value,
-      units: ['L', 'US gal', 'imp gal'],
-      required: true,
-      quantity: () => 'volume'
-    }),
+    volume: useVolumeField(),
     sg: useQuantityField({ kind: 'sugar', unit: 'SG', quantity: () => 'sg' }),
     abv: useQuantityField({ kind: 'plain', unit: '', limits: { min: 0, max: 25, words: 'Between 0 and 25 % vol.' } }),
     ph: useQuantityField({ kind: 'plain', unit: '', quantity: () => 'ph' }),

@@ -23,13 +23,7 @@ const sugarField = () =>
   })
 const now = sugarField()
 const wanted = sugarField()
-const volume = useQuantityField({
-  kind: 'volume',
-  unit: f.volumeUnit.value,
-  units: ['L', 'US gal', 'imp gal'],
-  required: true,
-  quantity: () => 'volume'
-})
+const volume = useVolumeField()
 watch(
   () => lot.value?.id,
   () => {

@@ -19,20 +19,8 @@ const temperature = (text: string) =>
     required: true,
     limits: { min: 5, max: 40, words: 'A ferment lies between 5 and 40 °C.' }
   })
-const sugar = useQuantityField({
-  kind: 'sugar',
-  unit: settings.values.sugar,
-  units: ['°Brix', 'SG'],
-  required: true,
-  quantity: (unit) => (unit === 'SG' ? 'sg' : 'brix')
-})
-const volume = useQuantityField({
-  kind: 'volume',
-  unit: f.volumeUnit.value,
-  units: ['L', 'US gal', 'imp gal'],
-  required: true,
-  quantity: () => 'volume'
-})
+const sugar = useSugarField(settings.values.sugar, { required: true })
+const volume = useVolumeField()
 const coolest = temperature('20')
 const warmest = temperature('26')
 const yan = useQuantityField({ kind: 'plain', unit: '', limits: { min: 0, max: 1000, words: 'YAN lies between 0 and 1000 mg N/L.' } })
