@@ -3,12 +3,13 @@ import { expect, openDemo, test } from './fixtures'
 test('the quick line logs what went in and when, keeps every word, and reaches pages', async ({ page }) => {
   await openDemo(page)
   const line = page.getByRole('textbox', { name: 'A reading or a move' })
+  const dialog = page.getByRole('dialog')
   const say = async (words: string) => {
+    await expect(dialog).toBeHidden()
     await page.keyboard.press('/')
     await line.fill(words)
   }
   await say('grenache yesterday 1.5 g sulphite stirred gently')
-  const dialog = page.getByRole('dialog')
   await expect(dialog.getByText('yesterday 12:00')).toBeVisible()
   await expect(dialog.getByText('1.5 g of potassium metabisulphite went in.')).toBeVisible()
   await expect(dialog.getByText('kept as a note: “gently”')).toBeVisible()
@@ -17,12 +18,17 @@ test('the quick line logs what went in and when, keeps every word, and reaches p
   await expect(page.getByText('1.5 g of potassium metabisulphite went in.')).toBeVisible()
   await expect(page.getByText('Note: gently')).toBeVisible()
 
+  // Ten times too much is asked about; what went in can be logged all the same.
+  await say('grenache 200 g sulphite')
+  await expect(dialog.getByText('A slipped digit?', { exact: false })).toBeVisible()
+  await expect(dialog.getByRole('button', { name: 'Log for Grenache' })).toBeEnabled()
+  await page.keyboard.press('Escape')
+
   // A number that could be anything holds the line up; nothing is logged.
   await say('grenache 42')
   await expect(dialog.getByText('Not clear: “42”')).toBeVisible()
   await expect(dialog.getByRole('button', { name: 'Log', exact: true })).toBeDisabled()
   await page.keyboard.press('Escape')
-  await expect(dialog).toBeHidden()
 
   // A move without its vessel goes on in the form, with what was said.
   await say('tempranillo racked to spare glass')

@@ -19,7 +19,7 @@ const household = (material: Material, grams: number) => {
 </script>
 
 <template>
-  <div class="actual sheet">
+  <div class="wentin sheet">
     <h2>{{ finishing ? 'The rest: what went in' : 'First stage: what went in' }}</h2>
     <p class="soft small">
       {{ finishing ? 'Measured again, so all of it now.' : 'Three quarters of it now. Too much cannot be taken out.' }} Dissolve it in
@@ -45,17 +45,3 @@ const household = (material: Material, grams: number) => {
     </div>
   </div>
 </template>
-
-<style scoped>
-.actual {
-  padding: 16px;
-  display: grid;
-  gap: 12px;
-}
-.go {
-  display: flex;
-  justify-content: space-between;
-  align-items: center;
-  gap: 16px;
-}
-</style>

@@ -36,7 +36,7 @@ function logOther() {
     <p v-else-if="weighed.spoons" class="soft">
       about {{ weighed.spoons.words }}, level{{ weighed.spoons.own ? ', of your spoons' : '' }}, if the scale is wet
     </p>
-    <div class="acts">
+    <div class="ways">
       <UButton size="xl" :disabled="disabled" :loading="saving" @click="emit('log', asShown(), byStock)"
       >{{ f.words(amount) }} went in</UButton
       >
@@ -53,14 +53,5 @@ function logOther() {
 .went {
   display: grid;
   gap: 10px;
-}
-.acts {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 12px 22px;
-}
-.acts .textlink {
-  min-height: 44px;
 }
 </style>

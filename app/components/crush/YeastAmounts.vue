@@ -32,7 +32,7 @@ const now = useNow()
       />
       <FindingNote v-for="x in plan?.findings ?? []" :key="x.code">{{ f.degrees(sayPitchFinding(x)) }}</FindingNote>
       <UCheckbox v-model="withNutrient" label="with rehydration nutrient in the water" />
-      <div class="acts">
+      <div class="ways">
         <UButton size="xl" :loading="log.saving.value" @click="begin">The water is warm: begin</UButton
         ><UButton v-if="plan" variant="link" @click="pitched(yeastG)">{{
           lot.stream === 'kit' ? 'The kit’s yeast was sprinkled on' : `Sprinkled dry instead: ${f.words(f.powder(yeastG))}`
@@ -68,14 +68,5 @@ const now = useNow()
   display: flex;
   flex-wrap: wrap;
   gap: 14px 44px;
-}
-.acts {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 12px 22px;
-}
-.acts .textlink {
-  min-height: 44px;
 }
 </style>

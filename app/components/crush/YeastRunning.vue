@@ -21,7 +21,7 @@ const f = useFormat()
         <span class="soft">until: {{ sayPitchStep(run.next.value!, degrees(run.next.value!.celsius)) }}</span>
       </p>
     </section>
-    <ol class="line">
+    <ol class="line timed">
       <li v-for="(s, i) in run.steps.value" :key="i" :class="{ done: i < run.on.value, on: i === run.on.value }">
         <span class="figure">{{ clockTime(s.at) }}</span
         ><span>{{ sayPitchStep(s, degrees(s.celsius)) }}</span>
@@ -40,14 +40,14 @@ const f = useFormat()
       >
       <p v-else-if="gap !== undefined" class="soft">Near enough: pitch.</p>
     </div>
-    <div class="acts">
+    <div class="ways">
       <UButton size="xl" :variant="last ? 'solid' : 'outline'" :loading="log.saving.value" @click="pitched(run.begun.value.plan.yeastG)"
       >{{ f.words(f.powder(run.begun.value.plan.yeastG)) }} are in the must</UButton
       >
       <UButton v-if="!another" variant="link" @click="another = true">Another amount</UButton>
       <UButton variant="link" @click="takeCalendar">Calendar file with alarms</UButton>
     </div>
-    <form v-if="another" novalidate class="acts" @submit.prevent="pitchedOther">
+    <form v-if="another" novalidate class="ways" @submit.prevent="pitchedOther">
       <QuantityField label="Yeast that went in" :field="actual" unit-label="g" /><UButton type="submit" size="xl" variant="outline"
       >Log that</UButton
       >
@@ -76,15 +76,6 @@ const f = useFormat()
 .gap > :nth-child(3) {
   grid-column: 1 / -1;
 }
-.acts {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 12px 22px;
-}
-.acts .textlink {
-  min-height: 44px;
-}
 .run {
   display: grid;
   gap: 8px;
@@ -98,13 +89,6 @@ const f = useFormat()
   font-size: clamp(3.6rem, 14vw, 6.4rem);
   line-height: 1;
   color: var(--skin);
-}
-.line li {
-  display: grid;
-  grid-template-columns: 5rem minmax(0, 1fr);
-  gap: 14px;
-  border-top: 1.5px solid var(--line);
-  padding: 9px 0;
 }
 .line .done {
   color: var(--ink-soft);

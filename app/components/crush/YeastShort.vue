@@ -22,7 +22,7 @@ const f = useFormat()
           {{ waiting.length }} lots wait for yeast and would take {{ f.words(f.powder(needed)) }}. Built up in boiled and cooled juice, fed
           every 12 hours, it is ready in <b>{{ starter.totalHours }} hours</b>:
         </p>
-        <ol class="line">
+        <ol class="timed">
           <li v-for="s in starter.steps" :key="s.atHours">
             <span class="figure">{{ s.atHours }} h</span
             ><span
@@ -40,13 +40,3 @@ const f = useFormat()
     </div>
   </FoldOut>
 </template>
-
-<style scoped>
-.line li {
-  display: grid;
-  grid-template-columns: 5rem minmax(0, 1fr);
-  gap: 14px;
-  border-top: 1.5px solid var(--line);
-  padding: 9px 0;
-}
-</style>

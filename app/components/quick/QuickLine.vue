@@ -35,9 +35,11 @@ function done() {
 }
 
 async function confirm() {
-  if (goesTo.value) {
-    await navigateTo(goesTo.value)
+  const to = goesTo.value
+  if (to) {
+    // Closed first: a page may take its time, and what is typed next is not this line.
     done()
+    await navigateTo(to)
     return
   }
   if (!lot.value || !ready.value) return
@@ -49,13 +51,14 @@ async function confirm() {
 /** The form takes over with what the line said. */
 async function openMove() {
   if (!lot.value) return
+  const { id } = lot.value
   const { toVesselId = '', purpose = '', litres, leesL } = read.value.move ?? {}
   const to = toVesselId ? `${cellar.state.vessels.get(toVesselId)?.lotId ?? lot.value.id}/${toVesselId}` : ''
   const from = [...lot.value.contents.keys()][0] ?? ''
   const outL = litres === undefined ? undefined : litres + (leesL ?? 0)
-  useKept(formKey('transfer', lot.value.id)).write({ from, to, purpose, outL, leesL })
-  await navigateTo(`/lots/${lot.value.id}?log=move`)
+  useKept(formKey('transfer', id)).write({ from, to, purpose, outL, leesL })
   done()
+  await navigateTo(`/lots/${id}?log=move`)
 }
 </script>
 

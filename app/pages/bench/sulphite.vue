@@ -148,7 +148,7 @@ useHead({ title: 'Sulphite · Presk' })
         in its plan.</FindingNote
       >
       <CautionNote code="sulphite" />
-      <div v-if="lot && dose && dose.addMgPerL > 0" class="actual sheet">
+      <div v-if="lot && dose && dose.addMgPerL > 0" class="wentin sheet">
         <QuantityField
           :label="`What went in, ${bench.usesStock.value ? 'mL' : 'g'}`"
           :field="fields.actual"
@@ -163,17 +163,3 @@ useHead({ title: 'Sulphite · Presk' })
     </template>
   </BenchFrame>
 </template>
-
-<style scoped>
-.actual {
-  padding: 16px;
-  display: grid;
-  gap: 14px;
-}
-.go {
-  display: flex;
-  justify-content: space-between;
-  align-items: center;
-  gap: 16px;
-}
-</style>

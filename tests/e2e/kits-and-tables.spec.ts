@@ -1,0 +1,50 @@
+import { expect, openDemo, test } from './fixtures'
+
+test('a kit’s packets: one goes in on its day, those that stabilise wait for two dry readings', async ({ page }) => {
+  await openDemo(page, '/lots/lot-barbera-kit')
+  await expect(page.getByText('Then: Put in: Oak')).toBeVisible()
+  await page.goto('/crush/lot-barbera-kit?step=packets')
+  const packets = page.getByRole('listitem').filter({ hasText: /Oak|Sulphite and sorbate/ })
+  await page.getByRole('button', { name: 'Oak: it is in' }).click()
+  await expect(packets.filter({ hasText: 'Oak' }).getByText('in', { exact: true })).toBeVisible()
+  await expect(packets.filter({ hasText: 'Sulphite and sorbate' })).toContainText('after two dry readings')
+  await page.goto('/lots/lot-barbera-kit')
+  await expect(page.getByText('Then: Put in: Oak')).toBeHidden()
+})
+
+test('readings go out as a table and come back once; a name that no wine has is said with its row', async ({ page }) => {
+  await openDemo(page, '/stores')
+  const out = page.waitForEvent('download')
+  await page.getByRole('button', { name: 'Readings as CSV' }).click()
+  const path = await (await out).path()
+  const table = page.getByLabel('Bring in readings from a table')
+  await table.setInputFiles(path)
+  await expect(page.getByText('Presk wrote this table itself', { exact: false })).toBeVisible()
+  await expect(page.getByRole('status').filter({ hasText: 'there already' })).toContainText(/^0 readings from \d+ rows, \d+ there already/)
+  await expect(page.getByRole('button', { name: 'Take the readings in' })).toBeDisabled()
+
+  const text = 'date,wine,sg\n2026-01-02,Barbera kit,1.030\n2026-01-03,Nobody’s,1.020\n'
+  await table.setInputFiles({ name: 'mine.csv', mimeType: 'text/csv', buffer: Buffer.from(text) })
+  await expect(page.getByText('Row 3: no lot is called “Nobody’s”.')).toBeVisible()
+  await expect(page.getByRole('status').filter({ hasText: 'from 2 rows' })).toContainText('1 reading')
+})
+
+test('frozen must on its skins and frozen juice are expected to give what they give', async ({ page }) => {
+  await openDemo(page, '/lots/new')
+  await page.getByRole('radio', { name: /^Frozen must/ }).check()
+  await page.getByRole('radio', { name: 'Red', exact: true }).check()
+  await page.getByRole('textbox', { name: 'Volume' }).fill('40')
+  await expect(page.getByText(/Expect about 28 L of juice for dosing/)).toBeVisible()
+  await page.getByRole('radio', { name: /juice/i }).last().check()
+  await expect(page.getByText('Expect 36 to 38 L of wine in the end', { exact: false })).toBeVisible()
+})
+
+test('the pKa of this wine is used when asked for, and says what it changes', async ({ page }) => {
+  await openDemo(page, '/bench/sulphite?lot=lot-grenache')
+  const wanted = page.getByText('Free SO₂ wanted').locator('..')
+  await expect(wanted).toContainText('29')
+  await page.getByRole('button', { name: /Tablets, other schools/ }).click()
+  await expect(page.getByText('by the other the same target protects less', { exact: false })).toBeVisible()
+  await page.getByRole('checkbox', { name: 'Reckon with this wine’s alcohol and temperature' }).check()
+  await expect(wanted).toContainText('14')
+})
