@@ -1,5 +1,6 @@
 import { type AcidChange, type AcidReadings, type Band, predictAcids } from '.'
-import { type RealWine, afterCold, afterMalolactic, measure, realMust, realWine, seeded, withMore } from './real-wines.fixture'
+import { type RealWine, afterCold, afterMalolactic, measure, realMust, realWine, withMore } from './real-wines.fixture'
+import { seeded } from '../units'
 
 /** How often a band held the truth, and how far the middle was off. */
 export interface Coverage { held: number, bias: number, medianError: number, width: number, n: number }

@@ -160,14 +160,3 @@ export function afterCold(wine: RealWine, celsius: number, random: Random): Real
   }
   return without(low * share)
 }
-
-/** A small fixed source of chance (mulberry32), so that tests and bench see the same wines every time. */
-export function seeded(seed: number): Random {
-  let state = seed | 0
-  return () => {
-    state = (state + 0x6d2b79f5) | 0
-    let t = Math.imul(state ^ (state >>> 15), 1 | state)
-    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t
-    return ((t ^ (t >>> 14)) >>> 0) / 4294967296
-  }
-}

@@ -2,7 +2,8 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { type AcidReadings, acidStateOf, applyChange, fitAcids, predictAcids } from '.'
 import { coverageOf } from './coverage.fixture'
-import { afterMalolactic, measure, realMust, realWine, seeded, withMore } from './real-wines.fixture'
+import { seeded } from '../units'
+import { afterMalolactic, measure, realMust, realWine, withMore } from './real-wines.fixture'
 
 const real = (min: number, max: number) => fc.double({ min, max, noNaN: true })
 const grams = (readings: AcidReadings) => acidStateOf(fitAcids(readings).composition).acidsGPerL

@@ -1,3 +1,4 @@
+import { fixedDraws } from '../units'
 import { type Composition, mediumOf, moveMedium } from './charge'
 import { condition } from './condition'
 import { type Luck, USUAL_LUCK } from './ferment'
@@ -119,30 +120,4 @@ export function bandOf(mid: number, values: readonly number[], possible: readonl
 }
 
 let normals: Float64Array[] | undefined
-
-/** Standard normal draws in pairs of opposite sign, from a small fixed generator (mulberry32, Box and Muller). */
-function draws(): Float64Array[] {
-  if (normals) return normals
-  let state = 0x9e3779b9
-  const uniform = (): number => {
-    state = (state + 0x6d2b79f5) | 0
-    let t = Math.imul(state ^ (state >>> 15), 1 | state)
-    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t
-    return (((t ^ (t >>> 14)) >>> 0) + 0.5) / 4294967296
-  }
-  const normal = () => Math.sqrt(-2 * Math.log(uniform())) * Math.cos(2 * Math.PI * uniform())
-  normals = []
-  for (let i = 0; i < DRAWS / 2; i++) {
-    const z = Float64Array.from({ length: DIMENSIONS }, normal)
-    normals.push(
-      z,
-      z.map((x) => -x)
-    )
-  }
-  // So few draws miss the unit variance by a few per cent; every band would be off by as much.
-  for (let d = 0; d < DIMENSIONS; d++) {
-    const sd = Math.sqrt(normals.reduce((sum, z) => sum + z[d]! ** 2, 0) / normals.length)
-    for (const z of normals) z[d]! /= sd
-  }
-  return normals
-}
+const draws = (): Float64Array[] => (normals ??= fixedDraws(DRAWS, DIMENSIONS))

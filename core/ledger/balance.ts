@@ -2,16 +2,12 @@ import {
   ETHANOL_DENSITY,
   FERMENT_EXTRACT_PER_ETHANOL,
   SUGAR_FREE_EXTRACT_G_PER_L,
-  ethanolWaterDensity,
-  sgFromBrix,
-  sucroseDensity,
-  sugarScales,
-  waterDensity
+  gravityOf,
+  sugarScales
 } from '../hydrometry'
 import { findRoot } from '../units'
 import type { Balance } from './state'
 
-const WATER_20 = waterDensity(20)
 /** Balling: grams of extract for a gram of ethanol. */
 const EXTRACT_PER_ETHANOL = 2.0665
 
@@ -27,33 +23,8 @@ export const abvOf = (balance: Balance): number => (Math.max(0, balance.ethanolG
 export const sugarOf = (balance: Balance): number =>
   Math.max(0, balance.extractGPerL - balance.sugarFreeGPerL - FERMENT_EXTRACT_PER_ETHANOL * balance.ethanolGPerL)
 
-/** Gravity of a balance by Tabarié: extract and alcohol each move it as if alone. */
-export function sgOf(balance: Balance): number {
-  return sgOfExtract(balance.extractGPerL) + ethanolWaterDensity(Math.min(25, abvOf(balance))) / WATER_20 - 1
-}
-
-/**
- * SG by gram of sucrose in a litre, −60 to 620: a ledger asks thousands of times, and between two grams a straight line errs by under
- * 1e-8.
- */
-const LOWEST_G = -60
-const HIGHEST_G = 620
-let table: Float64Array | undefined
-
-function buildTable(): Float64Array {
-  return Float64Array.from({ length: HIGHEST_G - LOWEST_G + 1 }, (_, i) => {
-    const gPerL = LOWEST_G + i
-    return sgFromBrix(Math.min(50, findRoot((b) => (b / 100) * sucroseDensity(b, 20) - gPerL, -8, 60, 1e-10).x))
-  })
-}
-
-/** SG of so many grams of sucrose in a litre. */
-function sgOfExtract(gPerL: number): number {
-  table ??= buildTable()
-  const x = Math.min(HIGHEST_G - 1e-9, Math.max(LOWEST_G, gPerL)) - LOWEST_G
-  const i = Math.floor(x)
-  return table[i]! + (table[i + 1]! - table[i]!) * (x - i)
-}
+/** Gravity of a balance. */
+export const sgOf = (balance: Balance): number => gravityOf(balance.extractGPerL, balance.ethanolGPerL)
 
 /**
  * The balance after a gravity was read: as much extract went to alcohol as brings the gravity there (Balling), whatever was

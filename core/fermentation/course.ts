@@ -1,0 +1,143 @@
+import { ETHANOL_DENSITY, gravityOf } from '../hydrometry'
+
+/** What is known, or believed, of a ferment before its readings. */
+export interface FermentSetting {
+  /** Fermentable and unfermentable together, as sucrose, g/L. */
+  extractGPerL: number
+  /** °C, h after pitching. */
+  celsiusAt: (hours: number) => number
+}
+
+/** The course's own figures: each differs from ferment to ferment, and is learnt from the readings. */
+export interface Kinetics {
+  /** Share of the yeast's later activity that is there at the start. */
+  start: number
+  /** Growth of activity at 20 °C, 1/h. */
+  growth: number
+  /** Sugar taken at full activity at 20 °C, g/(L·h). */
+  uptake: number
+  /** Growth and uptake change by e to this for each °C. */
+  perDegree: number
+  /** g/L of sugar at which the uptake is half. */
+  halfSugar: number
+  /** g/L of alcohol that halves the uptake. */
+  halfAlcohol: number
+  /** Activity that dies for each g/L of alcohol at 20 °C, 1/h. */
+  death: number
+  /** Extract that no yeast takes, g/L. */
+  sugarFree: number
+  /** % vol beyond which the yeast dies off. */
+  tolerance: number
+  /** °C by which it will be warmer than is thought, where nobody has measured. */
+  warmer: number
+}
+
+/** Those that are learnt together; tolerance and the warmth to come stand for themselves. */
+export const KINETIC_NAMES = ['start', 'growth', 'uptake', 'perDegree', 'halfSugar', 'halfAlcohol', 'death', 'sugarFree'] as const
+
+/** Step of the reckoning, h. */
+export const STEP_H = 3
+/** As far as a ferment is followed, h. */
+export const HORIZON_H = 1440
+/** Sugar to ethanol: Balling's extract balance. */
+const ETHANOL_PER_SUGAR = 1 / 2.0665
+
+/** A yeast hardly works below about 9 °C, and dies within hours above about 39 (common practice, no source). */
+const inTheCold = (celsius: number): number => 1 / (1 + Math.exp((9.5 - celsius) / 0.7))
+const heatDeath = (celsius: number): number => (celsius < 33 ? 0 : 0.6 / (1 + Math.exp((39.5 - celsius) / 1)))
+/** Beyond the tolerance it dies at so much an hour. */
+const BEYOND_TOLERANCE = 0.06
+
+/** Temperatures of a setting on the half steps of the reckoning: the same for every course of it. */
+export interface Warmth {
+  celsius: Float64Array
+  cold: Float64Array
+  heat: Float64Array
+  /** 0 where it was measured, toward 1 where it is only thought. */
+  unsure: Float64Array
+}
+/** Hours over which a measured temperature loses its hold. */
+const HOLDS_H = 24
+/**
+ * @param celsiusAt temperature over the hours
+ * @param knownTo h of the last measured temperature; undefined when none was
+ */
+export function warmthOf(celsiusAt: (hours: number) => number, knownTo?: number, horizonH = HORIZON_H): Warmth {
+  const hours = Float64Array.from({ length: Math.ceil(horizonH / STEP_H) * 2 + 1 }, (_, i) => (i * STEP_H) / 2)
+  const celsius = hours.map(celsiusAt)
+  const unsure = hours.map((h) => (knownTo === undefined ? 1 : h <= knownTo ? 0 : 1 - Math.exp(-(h - knownTo) / HOLDS_H)))
+  return { celsius, cold: celsius.map(inTheCold), heat: celsius.map(heatDeath), unsure }
+}
+
+/**
+ * Sugar on the grid of steps: logistic growth of activity, uptake by sugar (Michaelis and Menten) that alcohol slows and temperature
+ * speeds, death by alcohol and heat. The form is a common one (Boulton 1980, Coleman et al. 2007 are of its kind); it is kept small so that
+ * ten readings can settle it. Second order (midpoint).
+ * @param sugarGPerL fermentable at the start
+ * @returns fermentable sugar left, g/L, every STEP_H
+ */
+export function sugarCourse(sugarGPerL: number, k: Kinetics, warmth: Warmth): Float64Array {
+  const steps = (warmth.celsius.length - 1) / 2
+  const sugar = new Float64Array(steps + 1)
+  let [x, v, s] = [k.start, 1, sugarGPerL]
+  sugar[0] = s
+  let [lastC, factor, deathFactor] = [NaN, 1, 1]
+  for (let i = 0; i < steps; i++) {
+    let [dx, dv, ds] = [0, 0, 0]
+    for (let half = 0; half < 2; half++) {
+      const at = 2 * i + half
+      const celsius = warmth.celsius[at]! + k.warmer * warmth.unsure[at]!
+      if (celsius !== lastC) {
+        lastC = celsius
+        const T = Math.min(36, celsius) - 20
+        factor = Math.exp(k.perDegree * T)
+        deathFactor = Math.exp(0.09 * T)
+      }
+      const rate = factor * warmth.cold[at]!
+      const to = (half * STEP_H) / 2
+      const [xx, vv, ss] = [Math.min(1, x + dx * to), Math.max(0, v + dv * to), Math.max(0, s + ds * to)]
+      const ethanol = (sugarGPerL - ss) * ETHANOL_PER_SUGAR
+      const slowed = ethanol / k.halfAlcohol
+      dx = k.growth * rate * xx * (1 - xx)
+      ds = (-k.uptake * rate * xx * vv * ss) / ((ss + k.halfSugar) * (1 + slowed * slowed))
+      const over = BEYOND_TOLERANCE / (1 + Math.exp((k.tolerance - (ethanol / ETHANOL_DENSITY) * 100) / 0.35))
+      dv = -(k.death * deathFactor * ethanol + warmth.heat[at]! + over) * vv
+    }
+    x = Math.min(1, Math.max(0, x + dx * STEP_H))
+    v = Math.max(0, v * Math.exp((dv / Math.max(v, 1e-12)) * STEP_H))
+    s = Math.max(0, s + ds * STEP_H)
+    sugar[i + 1] = s
+    if (s < 0.02 || v < 1e-5) {
+      sugar.fill(s, i + 2)
+      break
+    }
+  }
+  return sugar
+}
+
+/** A grid of steps between its points. */
+export function between(grid: Float64Array, hours: number): number {
+  const x = Math.min(grid.length - 1.000001, Math.max(0, hours / STEP_H))
+  const i = Math.floor(x)
+  return grid[i]! + (grid[i + 1]! - grid[i]!) * (x - i)
+}
+
+/** Gravity at so much sugar left, of a must of so much extract. */
+export const sgAtSugar = (extractGPerL: number, sugarFree: number, sugar: number): number => {
+  const taken = Math.max(0, extractGPerL - sugarFree - sugar)
+  return gravityOf(extractGPerL - taken, taken * ETHANOL_PER_SUGAR)
+}
+
+/** Hours at which sugar has fallen to a level; undefined where it never does. */
+export function whenSugarIs(grid: Float64Array, level: number): number | undefined {
+  // Falling all along, so halving finds it.
+  const n = grid.length - 1
+  if (grid[n]! > level) return undefined
+  let [low, high] = [0, n]
+  while (high - low > 1) {
+    const middle = (low + high) >> 1
+    if (grid[middle]! > level) low = middle
+    else high = middle
+  }
+  return STEP_H * (low + (grid[low]! - level) / Math.max(1e-9, grid[low]! - grid[high]!))
+}

@@ -1,0 +1,5 @@
+export { forecastFerment } from './forecast'
+export type { FermentAsked, FermentForecast, ForecastFinding, Hours80 } from './forecast'
+export type { Band80 } from './bands'
+export type { FermentReading } from './looks'
+export { USUAL_CELSIUS } from './temperature'
