@@ -95,6 +95,8 @@ export function sayLedgerProblem(problem: LedgerProblem): string {
       return `An entry lies before its lot began (${new Date(problem.startedAt).toLocaleDateString('en-GB', { day: 'numeric', month: 'long', year: 'numeric' })}). Move the start back, or correct its time.`
     case 'ferments-by-itself':
       return `The gravity fell by ${problem.fell.toFixed(3)} without yeast.`
+    case 'brix-in-ferment':
+      return `${problem.brix} °Brix were read in a ferment, with nothing said of the instrument. By refractometer it reads too high once there is alcohol.`
     case 'expected-volume':
       return `${problem.outL.toFixed(1)} L left where only ${problem.heldL.toFixed(1)} were expected. What was moved is believed; the rest is reckoned from it.`
     case 'cannot-compute':

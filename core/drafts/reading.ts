@@ -4,7 +4,7 @@ import type { QuantityName } from '../quantities'
 import { type Open, said } from './said'
 
 type Reading = EntryOf<'reading'>
-interface Read extends Open<Pick<Reading, 'at' | 'instrumentId' | 'sampleC' | 'calibrationC' | 'degassed'>> {
+interface Read extends Open<Pick<Reading, 'at' | 'instrumentId' | 'by' | 'sampleC' | 'calibrationC' | 'degassed'>> {
   lotId: string
   quantity: QuantityName
   /** As it was typed, and in the quantity's own unit. */

@@ -7,11 +7,13 @@ import type { Problem } from './fit'
 import { type FermentReading, type Look, merged, STANDS_SG, standsSince, temperaturesOf } from './looks'
 import { peaksFor } from './peaks'
 import { priorOf } from './prior'
-import { USUAL_CELSIUS, temperatureCourse } from './temperature'
+import { type TemperatureLook, USUAL_CELSIUS, temperatureCourse } from './temperature'
 
 export interface FermentAsked {
   originalSg: number
   readings: readonly FermentReading[]
+  /** Temperatures besides those that came with a gravity. */
+  temperatures?: readonly TemperatureLook[]
   style?: 'red' | 'rose' | 'white'
   /** °C that the must is to be held at. */
   expectedCelsius?: number
@@ -66,7 +68,7 @@ export function forecastFerment(asked: FermentAsked): FermentForecast {
   const looks = merged(asked.readings)
   const style = asked.style ?? 'red'
   const held = within('expectedCelsius', asked.expectedCelsius ?? USUAL_CELSIUS[style], 0, 45)
-  const warm = temperaturesOf(asked.readings)
+  const warm = temperaturesOf([...asked.readings, ...(asked.temperatures ?? [])])
   const celsiusAt = temperatureCourse(warm, held)
   const extractGPerL = sugarScales(originalSg, 'sg').sugarGPerL
   const known = {

@@ -3,8 +3,14 @@ import { HORIZON_H } from './course'
 import type { TemperatureLook } from './temperature'
 
 /** A reading of a ferment, hours after pitching. */
-export interface FermentReading { hours: number, sg: number, celsius?: number }
-export interface Look { hours: number, sg: number }
+export interface FermentReading {
+  hours: number
+  sg: number
+  celsius?: number
+  /** Somebody said that it is right, however it looks. */
+  trusted?: boolean
+}
+export interface Look { hours: number, sg: number, trusted: boolean }
 
 /** Looks closer than a few hours tell one thing. */
 const MERGE_H = 4
@@ -20,12 +26,12 @@ export function merged(readings: readonly FermentReading[]): Look[] {
   }
   const mean = (xs: readonly number[]) => xs.reduce((a, b) => a + b, 0) / xs.length
   return groups
-    .map((g) => ({ hours: Math.max(0, mean(g.map((r) => r.hours))), sg: mean(g.map((r) => r.sg)) }))
+    .map((g) => ({ hours: Math.max(0, mean(g.map((r) => r.hours))), sg: mean(g.map((r) => r.sg)), trusted: g.some((r) => r.trusted) }))
     .filter((l) => l.hours < HORIZON_H)
 }
 
 /** Temperatures that can be a must's, in order of time. */
-export const temperaturesOf = (readings: readonly FermentReading[]): TemperatureLook[] =>
+export const temperaturesOf = (readings: readonly { hours: number, celsius?: number }[]): TemperatureLook[] =>
   readings
     .flatMap(({ hours, celsius }) => (celsius !== undefined && celsius > -5 && celsius < 50 ? [{ hours, celsius }] : []))
     .sort((a, b) => a.hours - b.hours)

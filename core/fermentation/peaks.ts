@@ -21,7 +21,7 @@ export function peaksFor(problem: Problem): Peaks {
   })
   const doubted = problem.looks.flatMap((l, i) => {
     const miss = misses.map((m) => m[i]!).sort((a, b) => Math.abs(a) - Math.abs(b))[0]!
-    return Math.abs(miss) > DOUBTED * lookSd() ? [{ ...l, expectedSg: l.sg - miss }] : []
+    return !l.trusted && Math.abs(miss) > DOUBTED * lookSd() ? [{ ...l, expectedSg: l.sg - miss }] : []
   })
   if (doubted.length === 0) return { used: [...problem.looks], doubted, peaks: first }
   const used = problem.looks.filter((l) => !doubted.some((d) => d.hours === l.hours))

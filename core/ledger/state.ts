@@ -2,6 +2,7 @@ import type { Composition } from '../acids'
 import type { MaterialCard } from '../materials'
 import type { DosePair } from '../sulphite'
 import type { EntryOf, ReadingQuantity, Stream, Style } from './entry'
+import type { Smell } from './entries/smells'
 import type { Alcoholic } from './facets'
 import type { LotPlan } from './plan'
 
@@ -107,6 +108,14 @@ export interface LotState {
   nitrogenGiven?: Figure
   lastSulphiteAt?: string
   inoculatedAt?: string
+  /** What it smelt of when it was last smelt. */
+  smelt?: { at: string, smells: readonly Smell[], entryId: string }
+  /** When it came off its skins. */
+  pressedAt?: string
+  /** Nutrient given, when and how much nitrogen, mg N/L. */
+  fed: readonly { at: string, mgPerL: number, entryId: string }[]
+  /** When sugar or water last went in. */
+  changedSugarAt?: string
   /** The yeast as it was called, and its card where it has one. */
   yeast?: { name: string, cardKey?: string }
   /** What was said of its plan; the rest is the usual, see planOf. */
@@ -201,6 +210,8 @@ export type LedgerProblem =
   | { code: 'sulphite-in-malolactic', entryId: string, lotId: string }
   | { code: 'started-twice', entryId: string, lotId: string }
   | { code: 'before-start', entryId: string, lotId: string, startedAt: string }
+  /** °Brix of a ferment with nothing said of the instrument: by refractometer it needs correcting. */
+  | { code: 'brix-in-ferment', entryId: string, lotId: string, brix: number }
   | { code: 'ferments-by-itself', entryId: string, lotId: string, fell: number }
   | { code: 'expected-volume', entryId: string, lotId: string, outL: number, heldL: number }
   | { code: 'cannot-compute', entryId: string, lotId: string, argument: string, value: number }

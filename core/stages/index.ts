@@ -9,7 +9,9 @@ import { type MustSays, mustStage } from './must'
 import type { CellarView, Stage } from './stage'
 
 export { packetTask } from './stage'
-export type { CellarView, Stage } from './stage'
+export type { CellarView, LotForecast, Stage } from './stage'
+export { askForecast, bandOfLot, doubtfulKey, fermentStart, goneShare, isOnSkins, nextFeed, phaseOf, wantingNitrogen, yeastOfLot } from './ferment'
+export type { Feed, Phase } from './ferment'
 export {
   correctionOf,
   courseOfLot,

@@ -1,8 +1,23 @@
 import type { Finding } from '../findings'
+import type { FermentForecast } from '../fermentation'
 import type { CellarState, LotView } from '../ledger'
 
 /** What stages know of the whole cellar besides the lot they are asked about. */
-export type CellarView = Pick<CellarState, 'vessels' | 'instruments' | 'cards' | 'stock' | 'problems'>
+export type CellarView = Pick<CellarState, 'vessels' | 'instruments' | 'cards' | 'stock' | 'problems'> & {
+  /** Of the lots that ferment, as far as they have been worked out. */
+  forecasts?: ReadonlyMap<string, LotForecast>
+}
+
+/** Where a lot's ferment is going. */
+export interface LotForecast {
+  /** Hours count from here, ISO UTC. */
+  startAt: string
+  /** What it was asked with: another key wants another forecast. */
+  key: string
+  forecast: FermentForecast
+  /** What such a must usually does in this warmth, without its gravities. */
+  usual: FermentForecast
+}
 
 /**
  * A stretch of the work, from arrival to bottle. A new stage is a folder with one of these and its words in `app/wording/`; it is

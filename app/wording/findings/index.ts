@@ -38,6 +38,10 @@ export function addressOf(action: Action): string {
       return `/crush/${action.lotId}/yeast`
     case 'lot':
       return `/lots/${action.lotId}${action.log ? `?log=${action.log}` : ''}`
+    case 'press':
+      return `/lots/${action.lotId}/press`
+    case 'round':
+      return `/round?lot=${action.lotId}`
     case 'supplies':
       return '/stores/supplies'
     case 'cellar':

@@ -121,6 +121,7 @@ function stagedAfter(staged: LotState['staged'], addition: EntryOf<'addition'>):
 function feed(lot: LotState, addition: EntryOf<'addition'>, mgPerG: number): void {
   const before = lot.nitrogenGiven
   const given = (addition.actual * mgPerG) / lot.volume.value
+  lot.fed = [...lot.fed, { at: addition.at, mgPerL: given, entryId: addition.id }]
   lot.nitrogenGiven = {
     value: (before?.value ?? 0) + given,
     origin: 'estimated',
@@ -132,6 +133,7 @@ function feed(lot: LotState, addition: EntryOf<'addition'>, mgPerG: number): voi
 
 /** After water or sugar the gravity is an estimate; in a must it is also the new original one. */
 function renewGravity(lot: LotState, addition: EntryOf<'addition'>): void {
+  if (!isMust(lot)) lot.changedSugarAt = addition.at
   if (!lot.balance || !lot.sg) return
   lot.sg = {
     value: sgOf(lot.balance),

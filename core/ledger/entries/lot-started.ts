@@ -54,6 +54,7 @@ function newLot(start: EntryOf<'lot-started'>): LotState {
     planned: {},
     added: new Map(),
     staged: new Map(),
+    fed: [],
     worked: new Map(),
     bottles: 0,
     bottledL: 0,

@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { common, id, text } from './fields.schema'
+import { SMELLS } from './smells'
 
 export const observationSchema = z.strictObject({
   ...common,
@@ -7,6 +8,7 @@ export const observationSchema = z.strictObject({
   lotId: id,
   what: z.enum(['smell', 'clarity', 'bubbles', 'taste', 'cap', 'note']),
   text: text.min(1),
+  smells: z.array(z.enum(SMELLS)).max(SMELLS.length).optional().describe('of a smell: what was tapped'),
   photo: z
     .string()
     .regex(/^data:image\/jpeg;base64,[A-Za-z0-9+/=]+$/, 'must be a JPEG picture')

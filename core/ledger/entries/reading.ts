@@ -1,5 +1,5 @@
 import { titrate } from '../../acids'
-import { correctHydrometer, sgFromBrix } from '../../hydrometry'
+import { brixFromSg, correctHydrometer, correctRefractometer, sgFromBrix } from '../../hydrometry'
 import { QUANTITIES } from '../../quantities'
 import { learnSulphite } from '../../sulphite'
 import { LimitError, assertNever } from '../../units'
@@ -47,7 +47,7 @@ function takeReading(folding: Folding, lot: LotState, reading: EntryOf<'reading'
     switch (reading.quantity) {
       case 'sg':
       case 'brix':
-        return foldGravity(folding, lot, reading, gravityOf(reading, value, instrument), measured)
+        return foldGravity(folding, lot, reading, sgRead(folding, lot, reading, value, instrument), measured)
       case 'ph':
         contradiction(folding, lot, reading, lot.ph, value, QUANTITIES.ph.spread)
         lot.ph = measured(value, QUANTITIES.ph.spread)
@@ -105,14 +105,35 @@ function contradiction(
     folding.problem({ code: 'contradicts', entryId: reading.id, lotId: lot.id, quantity, measured, estimated: estimate.value, band })
 }
 
+/** SG 20/20 with its half-width. */
+interface Gravity { sg: number, spread: number }
+
+/**
+ * SG of a gravity reading of this lot: in a ferment a refractometer sees alcohol as well as sugar, and is corrected from this lot's own
+ * original gravity.
+ */
+function sgRead(folding: Folding, lot: LotState, reading: EntryOf<'reading'>, value: number, instrument?: InstrumentState): Gravity {
+  const refractometer = instrument?.kind === 'refractometer' || (!instrument && reading.by === 'refractometer')
+  const fermented = !isMust(lot) && lot.originalSg !== undefined
+  if (reading.quantity === 'brix' && fermented && refractometer) {
+    const original = brixFromSg(lot.originalSg!.value)
+    if (value >= original) return { sg: sgFromBrix(value), spread: QUANTITIES.sg.spread }
+    const { sg, uncertaintySg } = correctRefractometer(original, value)
+    return { sg, spread: uncertaintySg }
+  }
+  if (reading.quantity === 'brix' && fermented && !instrument && !reading.by)
+    folding.problem({ code: 'brix-in-ferment', entryId: reading.id, lotId: lot.id, brix: value })
+  return { sg: gravityOf(reading, value, instrument), spread: QUANTITIES.sg.spread }
+}
+
 function foldGravity(
   folding: Folding,
   lot: LotState,
   reading: EntryOf<'reading'>,
-  sg: number,
+  { sg, spread }: Gravity,
   measured: (v: number, u: number) => Figure
 ): void {
-  const figure = measured(sg, QUANTITIES.sg.spread)
+  const figure = measured(sg, spread)
   // Only a fall between two readings shows a ferment: after water or sugar the first gravity is an estimate, and may be wrong.
   const fall = lot.originalSg?.origin === 'measured' ? lot.originalSg.value - sg : 0
   const fell = fall > BY_ITSELF.sure
@@ -190,7 +211,7 @@ function foldFreeSo2(
  */
 export function gravityOf(reading: EntryOf<'reading'>, value = reading.value, instrument?: InstrumentState): number {
   const scale = reading.quantity === 'brix' ? 'brix' : 'sg'
-  if (reading.sampleC === undefined || instrument?.kind === 'refractometer') return scale === 'sg' ? value : sgFromBrix(value)
+  if (reading.sampleC === undefined || instrument?.kind === 'refractometer' || reading.by === 'refractometer') return scale === 'sg' ? value : sgFromBrix(value)
   return correctHydrometer(value, scale, reading.sampleC, reading.calibrationC ?? instrument?.calibrationC ?? 20).sg
 }
 

@@ -92,6 +92,8 @@ function takeOver(into: LotState, from: LotState): void {
   into.sources = from.sources
   into.alcoholic = from.alcoholic
   if (from.yeast) into.yeast = from.yeast
+  if (from.pressedAt) into.pressedAt = from.pressedAt
+  into.fed = from.fed
   for (const key of ['ph', 'ta', 'sg', 'originalSg', 'abv', 'balance', 'acids', 'temperature'] as const) {
     if (from[key] !== undefined) Object.assign(into, { [key]: from[key] })
   }

@@ -6,7 +6,7 @@ import { type LimitNear, limitsNear } from './limits'
 export type EverySays = { code: 'ledger', problem: LedgerProblem } | { code: 'limit', limit: LimitNear }
 
 /** Said by a stage of its own, with what to do about it. */
-const ELSEWHERE = new Set<LedgerProblem['code']>(['ferments-by-itself'])
+const ELSEWHERE = new Set<LedgerProblem['code']>(['ferments-by-itself', 'brix-in-ferment'])
 
 /** What holds for a lot wherever it stands: its ledger contradicts itself, or what went in has come near a limit. */
 export const everyStage: Stage<EverySays> = {

@@ -1,81 +1,156 @@
+import { pressDay } from '../../fermentation'
 import type { Finding } from '../../findings'
 import { DRY_PROOF_H, DRY_SG, type LotView, drynessOf, isFermenting, isHeld } from '../../ledger'
-import { type Stage, hoursSince, later } from '../stage'
+import { type CellarView, type Stage, hoursSince, later } from '../stage'
+import { fermentStart } from './ask'
+import { type Feed, nextFeed } from './feeding'
+import { type WrongSays, goneWrong } from './gone-wrong'
+import { goneShare, isOnSkins } from './gone'
 
 export type FermentSays =
-  | { code: 'read-ferment', daysSince: number }
-  | { code: 'stuck', sg: number, hours: number }
+  | { code: 'read-ferment', daysSince: number, expectedSg?: number }
+  | { code: 'feed', part: 1 | 2, gifts: Feed['gifts'], hoursLeft: number }
+  | { code: 'work-cap', hoursSince: number }
+  | { code: 'press', because: 'gravity' | 'days' | 'taste' }
   /** One dry reading is no proof. */
   | { code: 'confirm-dryness', hoursLeft: number }
   /** Nobody has looked for weeks: it is over one way or another. */
   | { code: 'left-alone', days: number }
+  | WrongSays
+
+type Task = Finding<FermentSays>
 
 /** A ferment is looked at daily, morning or evening: common practice (craft 3.7). */
 const READ_AGAIN_H = 14.4
+/** A cap is worked two or three times a day, craft 3.7: once is due again after so many hours, and late after a day. */
+const CAP_H = { again: 8, due: 12, late: 24 } as const
+/** Until the yeast has raised a cap, h. */
+const CAP_RISES_H = 20
 
 /** From the yeast to a wine that is known to be dry. */
 export const fermentStage: Stage<FermentSays> = {
   code: 'ferment',
-  appliesTo: (lot) => isHeld(lot) && (isFermenting(lot) || needsProof(lot) !== undefined || leftAlone(lot)),
-  tasks(lot, _cellar, now): Finding<FermentSays>[] {
-    const measure = {
-      task: true,
-      lotId: lot.id,
-      minutes: 5,
-      evidence: lot.sg?.from ?? [],
-      action: { to: 'measure', lotId: lot.id }
-    } as const
+  appliesTo: (lot) => isHeld(lot) && (isFermenting(lot) || needsProof(lot) !== undefined || leftAlone(lot) || waitsForPress(lot)),
+  tasks(lot, cellar, now): Task[] {
+    const about = { task: true, lotId: lot.id, evidence: lot.sg?.from ?? [] } as const
+    const measure = { ...about, minutes: 5, action: { to: 'measure', lotId: lot.id } } as const
     if (leftAlone(lot)) {
       const days = hoursSince(lot.series.sg?.at(-1)?.at ?? lot.startedAt, now) / 24
       return [{ code: 'left-alone', key: 'left-alone', days, urgency: 'soon', ...measure }]
     }
     const dryAt = needsProof(lot)
+    const proof: Task[] = []
     if (dryAt !== undefined) {
       const hoursLeft = DRY_PROOF_H - hoursSince(dryAt, now)
-      return [
+      proof.push({
+        code: 'confirm-dryness',
+        key: 'confirm-dryness',
+        hoursLeft: Math.max(0, hoursLeft),
+        urgency: hoursLeft > 0 ? 'wait' : 'soon',
+        window: { from: later(dryAt, DRY_PROOF_H), due: later(dryAt, DRY_PROOF_H) },
+        ...measure
+      })
+    }
+    const press = isFermenting(lot) || waitsForPress(lot) ? pressing(lot, now) : []
+    return [...proof, ...(isFermenting(lot) ? daily(lot, cellar, now) : []), ...press]
+  },
+  findings: goneWrong
+}
+
+/** What a ferment asks for from day to day: a look, its nutrient, its cap. */
+function daily(lot: LotView, cellar: CellarView, now: string): Task[] {
+  const known = cellar.forecasts?.get(lot.id)
+  const about = { task: true, lotId: lot.id, evidence: lot.sg?.from ?? [] } as const
+  // Read today: it asks again tomorrow, and a reading in the evening does not push the next morning's away.
+  const last = lot.sg?.at ?? lot.startedAt
+  const hours = hoursSince(last, now)
+  const expected = known?.forecast.expected.find((e) => e.hours >= hoursSince(known.startAt, now))
+  const tasks: Task[] = [
+    {
+      code: 'read-ferment',
+      key: 'read-ferment',
+      daysSince: hours / 24,
+      ...(expected && { expectedSg: expected.sg.mid }),
+      urgency: hours >= READ_AGAIN_H ? 'now' : 'wait',
+      window: { from: later(last, READ_AGAIN_H), due: later(last, 24), late: later(last, 48) },
+      ...about,
+      minutes: 5,
+      action: { to: 'round', lotId: lot.id }
+    }
+  ]
+  const feed = nextFeed(lot, cellar.cards, now, known)
+  if (feed && hoursSince(feed.from, now) > -24) {
+    const { part, gifts, from, due, late } = feed
+    tasks.push({
+      code: 'feed',
+      key: `feed:${part}`,
+      part,
+      gifts,
+      hoursLeft: Math.max(0, -hoursSince(from, now)),
+      // The dose follows the reading: what is due to be read is read first.
+      urgency: now < from ? 'wait' : now > due && hours < READ_AGAIN_H ? 'now' : 'soon',
+      window: { from, due, late },
+      ...about,
+      minutes: 10,
+      action: { to: 'lot', lotId: lot.id, log: 'addition' }
+    })
+  }
+  const startAt = fermentStart(lot)
+  if (isOnSkins(lot) && startAt && goneShare(lot) < 0.98) {
+    const worked = [lot.worked.get('punch-down')?.at, lot.worked.get('pump-over')?.at, later(startAt, CAP_RISES_H - CAP_H.again)]
+      .filter((at) => at !== undefined)
+      .sort()
+      .at(-1)!
+    const since = hoursSince(worked, now)
+    tasks.push({
+      code: 'work-cap',
+      key: 'work-cap',
+      hoursSince: since,
+      urgency: since >= CAP_H.late ? 'now' : since >= CAP_H.again ? 'soon' : 'wait',
+      window: { from: later(worked, CAP_H.again), due: later(worked, CAP_H.due), late: later(worked, CAP_H.late) },
+      ...about,
+      minutes: 10,
+      action: { to: 'round', lotId: lot.id }
+    })
+  }
+  return tasks
+}
+
+/** When a red is to be pressed, by its school. */
+function pressing(lot: LotView, now: string): Task[] {
+  if (!isOnSkins(lot) || !lot.sg || lot.volume.value < 1) return []
+  const daysOnSkins = Math.min(120, Math.max(0, hoursSince(lot.startedAt, now) / 24))
+  const day = pressDay({ mustL: lot.volume.value, school: lot.plan.press, sg: lot.sg.value, daysOnSkins })
+  const because = day.findings.find((f) => f.code === 'press-now')?.because
+  return because
+    ? [
         {
-          code: 'confirm-dryness',
-          key: 'confirm-dryness',
-          hoursLeft: Math.max(0, hoursLeft),
-          urgency: hoursLeft > 0 ? 'wait' : 'soon',
-          window: { from: later(dryAt, DRY_PROOF_H), due: later(dryAt, DRY_PROOF_H) },
-          ...measure
+          code: 'press',
+          key: 'press',
+          because,
+          urgency: 'soon',
+          task: true,
+          lotId: lot.id,
+          evidence: lot.sg.from,
+          minutes: 120,
+          action: { to: 'press', lotId: lot.id }
         }
       ]
-    }
-    // Read today: it asks again tomorrow, and a reading in the evening does not push the next morning's away.
-    const last = lot.sg?.at ?? lot.startedAt
-    const hours = hoursSince(last, now)
-    return [
-      {
-        code: 'read-ferment',
-        key: 'read-ferment',
-        daysSince: hours / 24,
-        urgency: hours >= READ_AGAIN_H ? 'now' : 'wait',
-        window: { from: later(last, READ_AGAIN_H), due: later(last, 24), late: later(last, 48) },
-        ...measure
-      }
-    ]
-  },
-  findings(lot, _cellar, now): Finding<FermentSays>[] {
-    const last = lot.series.sg?.at(-1)
-    if (lot.alcoholic !== 'stuck' || !last) return []
-    const standing = lot.series.sg!.findLast((p) => p.value > last.value + 0.002)
-    return [
-      {
-        code: 'stuck',
-        key: `stuck:${last.entryId}`,
-        sg: last.value,
-        hours: hoursSince(standing?.at ?? last.at, now),
-        urgency: 'now',
-        task: false,
-        lotId: lot.id,
-        evidence: lot.series.sg!.slice(-3).map((p) => p.entryId),
-        action: { to: 'lot', lotId: lot.id }
-      }
-    ]
-  }
+    : []
 }
+
+/** A red that nobody entered the pressing of is not asked for it for ever, days. */
+const ASKED_FOR_DAYS = 40
+
+/** Dry and still on its skins; what was gone on with since has been pressed, said or not. */
+function waitsForPress(lot: LotView): boolean {
+  const dryness = lot.alcoholic === 'dry' && isOnSkins(lot) && fermentStart(lot) !== undefined ? drynessOf(lot) : undefined
+  return dryness !== undefined && !goneOnSince(lot, dryness.since) && hoursSince(dryness.since, lot.asOf) < ASKED_FOR_DAYS * 24
+}
+
+/** Somebody has sulphited it, or given it bacteria. */
+const goneOnSince = (lot: LotView, at: string): boolean =>
+  [lot.lastSulphiteAt, lot.freeSo2?.at, lot.bacteriaAt].some((then) => then !== undefined && then > at)
 
 /** It was fermenting when it was last looked at, and that is long ago. */
 const leftAlone = (lot: LotView): boolean =>
@@ -92,6 +167,5 @@ function needsProof(lot: LotView): string | undefined {
   if (lot.alcoholic !== 'dry') return undefined
   const dryness = drynessOf(lot)
   if (!dryness || dryness.proven) return undefined
-  const goneOn = [lot.lastSulphiteAt, lot.freeSo2?.at, lot.bacteriaAt].some((at) => at !== undefined && at > dryness.since)
-  return goneOn ? undefined : dryness.since
+  return goneOnSince(lot, dryness.since) ? undefined : dryness.since
 }

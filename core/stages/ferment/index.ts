@@ -1,2 +1,7 @@
 export { fermentStage } from './ferment-stage'
 export type { FermentSays } from './ferment-stage'
+export { askForecast, bandOfLot, doubtfulKey, fermentStart, yeastOfLot } from './ask'
+export { nextFeed, wantingNitrogen } from './feeding'
+export type { Feed } from './feeding'
+export { goneShare, isOnSkins, phaseOf } from './gone'
+export type { Phase } from './gone'

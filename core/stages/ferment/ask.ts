@@ -1,0 +1,77 @@
+import { type FermentAsked, targetBand } from '../../fermentation'
+import { gravityOf } from '../../hydrometry'
+import { type LotView, isFermenting, isHeld, isWine } from '../../ledger'
+import type { OwnCards } from '../../materials'
+import { YEASTS, type YeastCard, yeastOf } from '../../yeast'
+import { hoursSince } from '../stage'
+
+/** The card of the yeast that a lot was given, where it has one. */
+export function yeastOfLot(lot: Pick<LotView, 'yeast'>, cards: OwnCards): YeastCard | undefined {
+  const key = lot.yeast?.cardKey
+  if (key === undefined) return YEASTS.find((y) => y.name === lot.yeast?.name)
+  const own = cards.get(key)
+  return own ? yeastOf(own) : YEASTS.find((y) => y.key === key)
+}
+
+/** The band in which it is to ferment, °C. */
+export const bandOfLot = (lot: LotView, cards: OwnCards): { min: number, max: number } =>
+  targetBand(lot.style, yeastOfLot(lot, cards)?.temperatureC)
+
+/** When its ferment began: with its yeast, or, where it began by itself, with the last reading before the first fall. */
+export function fermentStart(lot: LotView): string | undefined {
+  if (lot.inoculatedAt) return lot.inoculatedAt
+  const sg = lot.series.sg ?? []
+  const fall = sg.findIndex((p, i) => i > 0 && sg[i - 1]!.value - p.value > 0.003)
+  return fall > 0 ? sg[fall - 1]!.at : undefined
+}
+
+/** A wine that was dry so long ago is no ferment any more, h. */
+const PAST_H = 21 * 24
+const [LOWEST, HIGHEST] = [1.03, 1.17]
+/** Sugar to alcohol: Balling. */
+const EXTRACT_PER_ETHANOL = 2.0665
+
+/**
+ * What the forecast of a lot is asked with; undefined for what does not ferment, or of which no gravity is known. After sugar or water the
+ * original gravity is that of all sugar together, and only what was read since counts.
+ */
+export function askForecast(lot: LotView, cards: OwnCards, now: string): { startAt: string, asked: FermentAsked } | undefined {
+  const startAt = fermentStart(lot)
+  const fermenting = isFermenting(lot) || (isWine(lot) && startAt !== undefined && hoursSince(startAt, now) < PAST_H)
+  if (!fermenting || !startAt || !isHeld(lot) || !lot.originalSg) return undefined
+  const changed = lot.changedSugarAt !== undefined && lot.changedSugarAt > startAt ? lot.changedSugarAt : undefined
+  const originalSg =
+    changed && lot.balance
+      ? gravityOf(lot.balance.extractGPerL + EXTRACT_PER_ETHANOL * lot.balance.ethanolGPerL, 0)
+      : lot.originalSg.value
+  if (originalSg < LOWEST || originalSg > HIGHEST) return undefined
+  const since = changed ?? startAt
+  const at = (instant: string) => hoursSince(startAt, instant)
+  const band = bandOfLot(lot, cards)
+  const temperatures = (lot.series.temperature ?? []).filter((p) => p.at >= startAt)
+  const yeast = yeastOfLot(lot, cards)
+  return {
+    startAt,
+    asked: {
+      originalSg,
+      style: lot.style,
+      readings: (lot.series.sg ?? [])
+        .filter((p) => p.at > since)
+        .map((p) => ({
+          hours: at(p.at),
+          sg: p.value,
+          ...(lot.endedTasks.get(doubtfulKey(p.entryId))?.outcome === 'seen' && { trusted: true })
+        })),
+      temperatures: temperatures.map((p) => ({ hours: at(p.at), celsius: p.value })),
+      expectedCelsius: temperatures.length > 0 ? middleOf(temperatures.slice(-4).map((p) => p.value)) : (band.min + band.max) / 2,
+      ...(lot.others.yan && { yanMgPerL: lot.others.yan.value }),
+      ...(lot.nitrogenGiven && { nitrogenGivenMgPerL: Math.min(1000, lot.nitrogenGiven.value) }),
+      ...(yeast && { toleranceAbv: yeast.toleranceAbv })
+    }
+  }
+}
+
+/** "It was right after all" holds on to this. */
+export const doubtfulKey = (entryId: string): string => `doubtful:${entryId}`
+
+const middleOf = (values: readonly number[]): number => Math.min(45, Math.max(0, values.reduce((a, b) => a + b, 0) / values.length))

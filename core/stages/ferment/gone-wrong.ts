@@ -1,0 +1,162 @@
+import { pressDay } from '../../fermentation'
+import type { Finding, Urgency } from '../../findings'
+import { type LotView, type Smell, isFermenting } from '../../ledger'
+import { type CellarView, type LotForecast, hoursSince } from '../stage'
+import { bandOfLot, doubtfulKey, fermentStart, yeastOfLot } from './ask'
+import { wantingNitrogen } from './feeding'
+import { type Phase, goneShare, isOnSkins, phaseOf } from './gone'
+
+export type WrongSays =
+  | { code: 'stuck', sg: number, hours: number, probability?: number }
+  | { code: 'not-begun', hours: number }
+  | { code: 'slow', daysBehind: number }
+  | { code: 'may-stop-sweet', probability: number }
+  | { code: 'too-hot', celsius: number, max: number, deadly: boolean }
+  | { code: 'too-cold', celsius: number, min: number }
+  | { code: 'temperature-falls', from: number, to: number }
+  | { code: 'over-tolerance', potentialAbv: number, toleranceAbv: number }
+  | { code: 'under-fed', shortMgPerL: number }
+  | { code: 'smells', smell: Exclude<Smell, 'clean' | 'bread' | 'fruit' | 'other'>, phase: Phase }
+  | { code: 'brix-in-ferment', brix: number }
+  | { code: 'reading-doubtful', sg: number, expectedSg: number }
+  | { code: 'fits-no-ferment' }
+  | { code: 'skins-long', days: number }
+
+type Wrong = Finding<WrongSays>
+type Found = WrongSays & { key: string, urgency: Urgency, evidence?: readonly string[] }
+
+/** Yeast dies from about here on, °C (common practice, no source). */
+const DEADLY_C = 35
+/** A fall by so much between two looks of a day or so is no mood of the cellar. */
+const FALLS = { byC: 4, withinH: 36 } as const
+/** Behind what is usual by less than this is within what musts differ. */
+const SLOW_H = 30
+/** A smell is worth speaking of for so long, h. */
+const SMELT_H = 72
+const MAY_STOP = 0.35
+const SHORT_MG = 40
+
+/** What has gone wrong with a ferment, or will, each with what it rests on. */
+export function goneWrong(lot: LotView, cellar: CellarView, now: string): Wrong[] {
+  const known = cellar.forecasts?.get(lot.id)
+  const fermenting = isFermenting(lot)
+  return [
+    ...(fermenting ? [...pace(lot, now, known), ...warmth(lot, cellar), ...food(lot, cellar)] : []),
+    ...smells(lot, now),
+    ...doubts(lot, cellar, known),
+    ...skins(lot, now)
+  ].map(({ evidence, ...f }): Wrong => ({ ...f, task: false, lotId: lot.id, evidence: evidence ?? [], action: { to: 'lot', lotId: lot.id } }))
+}
+
+/** Stuck, not begun, slow, or likely to end sweet. One of them, the worst. */
+function pace(lot: LotView, now: string, known?: LotForecast): Found[] {
+  const sg = lot.series.sg ?? []
+  const last = sg.at(-1)
+  const evidence = sg.slice(-3).map((p) => p.entryId)
+  const said = known?.forecast.findings.find((f) => f.code === 'stuck')
+  if (last && (lot.alcoholic === 'stuck' || said)) {
+    const standing = sg.findLast((p) => p.value > last.value + 0.002)
+    const probability = said && 'probability' in said ? said.probability : undefined
+    return [
+      {
+        code: 'stuck',
+        key: `stuck:${last.entryId}`,
+        sg: last.value,
+        hours: hoursSince(standing?.at ?? last.at, now),
+        ...(probability !== undefined && { probability }),
+        urgency: 'now',
+        evidence
+      }
+    ]
+  }
+  if (!known) return []
+  const { forecast, usual } = known
+  const idle = forecast.findings.find((f) => f.code === 'not-begun')
+  if (idle) return [{ code: 'not-begun', key: 'not-begun', hours: hoursSince(known.startAt, now), urgency: 'now', evidence }]
+  if (forecast.stopsSweet > MAY_STOP && sg.length > 1)
+    return [{ code: 'may-stop-sweet', key: 'may-stop-sweet', probability: forecast.stopsSweet, urgency: 'soon', evidence }]
+  const behind = (forecast.dry?.midHours ?? 0) - (usual.dry?.highHours ?? Infinity)
+  return behind > SLOW_H && goneShare(lot) > 0.05
+    ? [{ code: 'slow', key: 'slow', daysBehind: behind / 24, urgency: 'soon', evidence }]
+    : []
+}
+
+function warmth(lot: LotView, cellar: CellarView): Found[] {
+  const series = lot.series.temperature ?? []
+  const last = series.at(-1)
+  if (!last) return []
+  const evidence = [last.entryId]
+  const { min, max } = bandOfLot(lot, cellar.cards)
+  const found: Found[] = []
+  const deadly = last.value >= DEADLY_C
+  if (last.value > max + 0.5)
+    found.push({ code: 'too-hot', key: `too-hot:${deadly}`, celsius: last.value, max, deadly, urgency: deadly ? 'stop' : 'now', evidence })
+  const before = series.findLast((p) => p !== last && hoursSince(p.at, last.at) >= 6)
+  const fell = before && hoursSince(before.at, last.at) <= FALLS.withinH && before.value - last.value >= FALLS.byC
+  if (fell) {
+    const both = [before.entryId, last.entryId]
+    found.push({ code: 'temperature-falls', key: `falls:${last.entryId}`, from: before.value, to: last.value, urgency: 'now', evidence: both })
+  }
+  else if (last.value < min - 0.5)
+    found.push({ code: 'too-cold', key: 'too-cold', celsius: last.value, min, urgency: 'soon', evidence })
+  return found
+}
+
+/** More sugar than the yeast bears, and less nitrogen than it needs when it is too late to give any. */
+function food(lot: LotView, cellar: CellarView): Found[] {
+  const yeast = yeastOfLot(lot, cellar.cards)
+  const over = cellar.forecasts?.get(lot.id)?.forecast.findings.find((f) => f.code === 'over-tolerance')
+  const short = wantingNitrogen(lot, cellar.cards) - (lot.nitrogenGiven?.value ?? 0)
+  return [
+    ...(over?.code === 'over-tolerance' && yeast
+      ? [{ ...over, key: 'over-tolerance', urgency: 'soon' as const, evidence: lot.originalSg?.from ?? [] }]
+      : []),
+    ...(lot.plan.nutrient === 'by-nitrogen' && goneShare(lot) >= 2 / 3 && short > SHORT_MG
+      ? [{ code: 'under-fed' as const, key: 'under-fed', shortMgPerL: short, urgency: 'note' as const, evidence: lot.nitrogenGiven?.from ?? [] }]
+      : [])
+  ]
+}
+
+const FAULTS = ['rotten-egg', 'vinegar', 'nail-varnish'] as const
+
+function smells(lot: LotView, now: string): Found[] {
+  const { smelt } = lot
+  if (!smelt || hoursSince(smelt.at, now) > SMELT_H) return []
+  return FAULTS.filter((f) => smelt.smells.includes(f)).map((smell) => ({
+    code: 'smells' as const,
+    smell,
+    phase: phaseOf(lot),
+    key: `smells:${smell}:${smelt.entryId}`,
+    urgency: 'now' as const,
+    evidence: [smelt.entryId]
+  }))
+}
+
+/** Readings that cannot all be right. */
+function doubts(lot: LotView, cellar: CellarView, known?: LotForecast): Found[] {
+  const raw = cellar.problems.filter((p) => p.code === 'brix-in-ferment' && p.lotId === lot.id).at(-1)
+  const startAt = fermentStart(lot)
+  const doubted = (known?.forecast.findings ?? []).flatMap((f): Found[] => {
+    if (f.code !== 'reading-doubtful' || !startAt) return []
+    const point = lot.series.sg?.find((p) => Math.abs(hoursSince(startAt, p.at) - f.hours) < 4 && Math.abs(p.value - f.sg) < 0.002)
+    if (!point) return []
+    const { sg, expectedSg } = f
+    return [{ code: 'reading-doubtful', key: doubtfulKey(point.entryId), sg, expectedSg, urgency: 'soon', evidence: [point.entryId] }]
+  })
+  return [
+    ...(raw?.code === 'brix-in-ferment'
+      ? [{ code: 'brix-in-ferment' as const, key: `brix:${raw.entryId}`, brix: raw.brix, urgency: 'soon' as const, evidence: [raw.entryId] }]
+      : []),
+    ...doubted,
+    ...(known && !known.forecast.fits ? [{ code: 'fits-no-ferment' as const, key: 'fits-no-ferment', urgency: 'soon' as const }] : [])
+  ]
+}
+
+/** Longer on its skins than any school leaves it. */
+function skins(lot: LotView, now: string): Found[] {
+  if (!isOnSkins(lot) || !lot.sg || lot.alcoholic === 'none') return []
+  const days = hoursSince(lot.startedAt, now) / 24
+  if (days > 120 || lot.volume.value < 1) return []
+  const long = pressDay({ mustL: lot.volume.value, school: lot.plan.press, sg: lot.sg.value, daysOnSkins: days }).findings
+  return long.some((f) => f.code === 'skins-long') ? [{ code: 'skins-long', key: 'skins-long', days, urgency: 'soon', evidence: lot.sg.from }] : []
+}
