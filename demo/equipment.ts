@@ -4,6 +4,9 @@ const VESSELS = [
   ['vessel-blue-bin', 'Blue bin', 'bin', 150, 'plastic'],
   ['vessel-steel-50', 'Steel 50', 'tank', 50, 'steel'],
   ['vessel-white-pail', 'White pail', 'pail', 30, 'plastic'],
+  ['vessel-grey-bin', 'Grey bin', 'bin', 90, 'plastic'],
+  ['vessel-oak-bin', 'Low bin', 'bin', 60, 'plastic'],
+  ['vessel-steel-30', 'Steel 30', 'tank', 30, 'steel'],
   ['vessel-big-glass', 'Big glass', 'demijohn', 34, 'glass'],
   ['vessel-small-glass', 'Gallon glass', 'demijohn', 5, 'glass'],
   ['vessel-spare-glass', 'Spare glass', 'demijohn', 23, 'glass']
@@ -22,6 +25,7 @@ export function equipment(put: Put): void {
     calibrationC: 20,
     step: 0.001
   })
+  put(110, 10, { type: 'instrument-added', instrumentId: 'inst-refractometer', name: 'Pocket refractometer', kind: 'refractometer', step: 0.2 })
   put(110, 10, { type: 'instrument-added', instrumentId: 'inst-ph-meter', name: 'Pocket pH meter', kind: 'ph-meter', step: 0.01 })
   put(1, 8, { type: 'instrument-checked', instrumentId: 'inst-ph-meter', offset: 0.02, adjusted: true })
 }

@@ -2,15 +2,18 @@ import type { CellarFile, Draft, Entry, Fact } from '../core/ledger'
 import { CELLAR_FORMAT, CELLAR_VERSION } from '../core/ledger/schema'
 import { albarino } from './albarino'
 import { barbera } from './barbera'
+import { blaufrankisch } from './blaufrankisch'
 import { blocks } from './blocks'
 import { equipment } from './equipment'
 import { grenache } from './grenache'
 import { yearOf } from './put'
+import { treixadura } from './treixadura'
 import { store } from './store'
+import { mencia } from './mencia'
 import { tempranillo } from './tempranillo'
 
 /**
- * The demo: an invented household, the Larkrise cellar, with four lots in four streams and stages, two blocks that ripen, a
+ * The demo: an invented household, the Larkrise cellar, with seven lots in four streams and all stages up to a wine that rests, two blocks that ripen, a
  * store, and fruit still to come. All figures are made up; dates count back from the day, and crush day from the hour, at
  * which it is laid out, so that its clocks stand the same whenever it is opened.
  */
@@ -33,6 +36,9 @@ export function demoCellar(now: Date): CellarFile {
   blocks(put)
   grenache(put, yearOf(now, 96))
   barbera(put)
+  treixadura(ago)
+  mencia(ago, yearOf(now, 11))
+  blaufrankisch(ago)
   albarino(ago)
   tempranillo(ago, yearOf(now, 0))
   return { format: CELLAR_FORMAT, version: CELLAR_VERSION, exportedAt: now.toISOString(), name: 'The Larkrise cellar', entries }

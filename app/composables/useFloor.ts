@@ -30,6 +30,7 @@ const rank = (item: FloorItem): number => (item.tasks[0] ? ORDER[item.tasks[0].f
 /** Every lot with what it asks for and what is worth knowing: the one list that Today, the lot, the floor and the shelf show. */
 export function useFloor() {
   const cellar = useCellarStore()
+  const forecasts = useForecastsStore()
   const now = useNow()
   const f = useFormat()
   const materials = useMaterials()
@@ -44,14 +45,15 @@ export function useFloor() {
           words: inOwnDegrees(sayFinding(finding, lot, format)),
           ...(finding.action && { to: addressOf(finding.action) })
         })
+    const view = { ...cellar.state, forecasts: forecasts.known }
     const all = cellar.lots
       .map((lot): FloorItem => {
-        const tasks = tasksOf(lot, cellar.state, now.value).map(say(lot))
+        const tasks = tasksOf(lot, view, now.value).map(say(lot))
         const [first] = tasks
         return {
           lot,
           tasks,
-          findings: findingsOf(lot, cellar.state, now.value).map(say(lot)),
+          findings: findingsOf(lot, view, now.value).map(say(lot)),
           next: first ?? { words: isHeld(lot) ? REST : OVER }
         }
       })

@@ -10,6 +10,9 @@ export interface Place {
 /** Every page, as the quick line knows it. */
 export const PLACES: readonly Place[] = [
   { words: ['today'], label: 'Today', to: '/' },
+  { words: ['round', 'go round'], label: 'Round', to: '/round' },
+  { words: ['round sheet', 'sheet'], label: 'Round sheet', to: '/round/sheet' },
+  { words: ['curves', 'compare'], label: 'Ferments over each other', to: '/lots/curves' },
   { words: ['cellar', 'vessels'], label: 'Cellar', to: '/cellar' },
   { words: ['new lot', 'start a lot'], label: 'Start a lot', to: '/lots/new' },
   { words: ['lots', 'ledger'], label: 'Lots', to: '/lots' },

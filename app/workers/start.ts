@@ -1,5 +1,6 @@
 import { type Remote, wrap } from 'comlink'
 import type { LedgerEngine } from '~/data/ledger-engine'
+import type { Forecaster } from './forecast.worker'
 import type { Reckoner } from './reckoner.worker'
 
 /** Starts a worker of ours; its calls are typed by what it exposes. */
@@ -20,3 +21,9 @@ export function stopReckoner(): void {
   reckoner?.worker.terminate()
   reckoner = undefined
 }
+
+let forecaster: Remote<Forecaster> | undefined
+export const startForecaster = (): Remote<Forecaster> =>
+  (forecaster ??= wrap<Forecaster>(
+    new Worker(new URL('./forecast.worker.ts', import.meta.url), { type: 'module', name: 'forecaster' })
+  ))

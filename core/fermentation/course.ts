@@ -47,6 +47,12 @@ const inTheCold = (celsius: number): number => 1 / (1 + Math.exp((9.5 - celsius)
 const heatDeath = (celsius: number): number => (celsius < 33 ? 0 : 0.6 / (1 + Math.exp((39.5 - celsius) / 1)))
 /** Beyond the tolerance it dies at so much an hour. */
 const BEYOND_TOLERANCE = 0.06
+/** So far below it, % vol, next to nothing dies of it. */
+const FAR_BELOW = 4
+/** Two temperatures so close are one for the rates. */
+const SAME_C = 0.02
+/** Less than this in a step is a stand, g/L. */
+const STILL_G = 0.002
 
 /** Temperatures of a setting on the half steps of the reckoning: the same for every course of it. */
 export interface Warmth {
@@ -87,7 +93,7 @@ export function sugarCourse(sugarGPerL: number, k: Kinetics, warmth: Warmth): Fl
     for (let half = 0; half < 2; half++) {
       const at = 2 * i + half
       const celsius = warmth.celsius[at]! + k.warmer * warmth.unsure[at]!
-      if (celsius !== lastC) {
+      if (!(Math.abs(celsius - lastC) < SAME_C)) {
         lastC = celsius
         const T = Math.min(36, celsius) - 20
         factor = Math.exp(k.perDegree * T)
@@ -100,14 +106,15 @@ export function sugarCourse(sugarGPerL: number, k: Kinetics, warmth: Warmth): Fl
       const slowed = ethanol / k.halfAlcohol
       dx = k.growth * rate * xx * (1 - xx)
       ds = (-k.uptake * rate * xx * vv * ss) / ((ss + k.halfSugar) * (1 + slowed * slowed))
-      const over = BEYOND_TOLERANCE / (1 + Math.exp((k.tolerance - (ethanol / ETHANOL_DENSITY) * 100) / 0.35))
+      const short = k.tolerance - (ethanol / ETHANOL_DENSITY) * 100
+      const over = short > FAR_BELOW ? 0 : BEYOND_TOLERANCE / (1 + Math.exp(short / 0.35))
       dv = -(k.death * deathFactor * ethanol + warmth.heat[at]! + over) * vv
     }
     x = Math.min(1, Math.max(0, x + dx * STEP_H))
     v = Math.max(0, v * Math.exp((dv / Math.max(v, 1e-12)) * STEP_H))
     s = Math.max(0, s + ds * STEP_H)
     sugar[i + 1] = s
-    if (s < 0.02 || v < 1e-5) {
+    if (s < 0.02 || v < 1e-5 || (x > 0.9 && -ds * STEP_H < STILL_G)) {
       sugar.fill(s, i + 2)
       break
     }

@@ -5,6 +5,10 @@ import { standsSince } from './looks'
 import { DIMENSIONS } from './prior'
 
 const DRAWS = 320
+/** Hours at which each course is also let come to a stand. */
+const STOPS = 24
+/** A course less likely than this against the best, as a logarithm, tells nothing. */
+const NEGLIGIBLE = 7
 /** The spread of the draws against that of the fit: wide enough that no course is missed. */
 const WIDER = 1.25
 /** A ferment comes to a stand without warning about once in eight: so much an hour. Common practice, no source. */
@@ -28,7 +32,7 @@ export function drawCourses(problem: Problem, peaks: readonly Peak[]): Course[] 
   const stands = standsSince(problem.looks)
   const earliest = Math.max(24, Math.min(now - 96, stands === undefined ? now : problem.looks[stands]!.hours - 30))
   const stops: number[] = []
-  for (let h = earliest, step = Math.max(6, (now - earliest) / 50); h < now; h += step) stops.push(h)
+  for (let h = earliest, step = Math.max(6, (now - earliest) / STOPS); h < now; h += step) stops.push(h)
   const width = stops.length > 1 ? stops[1]! - stops[0]! : 6
   const courses: { course: Course, log: number }[] = []
   for (const peak of peaks) {
@@ -52,7 +56,7 @@ export function drawCourses(problem: Problem, peaks: readonly Peak[]): Course[] 
     }
   }
   const best = courses.reduce((max, c) => Math.max(max, c.log), -Infinity)
-  return courses.flatMap(({ course, log }) => (log > best - 12 ? [{ ...course, weight: Math.exp(log - best) }] : []))
+  return courses.flatMap(({ course, log }) => (log > best - NEGLIGIBLE ? [{ ...course, weight: Math.exp(log - best) }] : []))
 }
 
 const placed = ({ z, lower }: Peak, n: Float64Array): Float64Array =>

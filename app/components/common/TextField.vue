@@ -7,6 +7,7 @@ defineProps<{
   error?: string | undefined
   maxlength?: number
   placeholder?: string | undefined
+  type?: 'text' | 'date' | 'time'
   inputmode?: 'text' | 'numeric' | 'decimal'
 }>()
 const text = defineModel<string>({ required: true })
@@ -19,6 +20,7 @@ defineEmits<{ input: [] }>()
       v-model="text"
       :maxlength="maxlength ?? 80"
       :placeholder="placeholder"
+      :type="type ?? 'text'"
       :inputmode="inputmode"
       autocomplete="off"
       class="w-full"

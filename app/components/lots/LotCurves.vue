@@ -1,82 +1,149 @@
 <script setup lang="ts">
+import type { ApexOptions } from 'apexcharts'
 import type { LotView } from '~~/core/ledger'
+import { fromCelsius } from '~~/core/units'
+import { axisAround } from '~/composables/useChartClothes'
+import { counted } from '~/wording/count'
 
+/** Gravity with its forecast above, temperature with its band below; what was done is marked along the foot. */
 const props = defineProps<{ lot: LotView }>()
+const emit = defineEmits<{ entry: [id: string] }>()
 
 // The charts are large: they come only where a curve is shown.
 const Chart = defineAsyncComponent(() => import('vue3-apexcharts'))
-const colorMode = useColorMode()
-const f = useFormat()
 const settings = useSettingsStore()
+const f = useFormat()
+const scale = ref<'SG' | '°Brix'>('SG')
+const curves = useCurves(() => props.lot, () => scale.value)
+const { base, colours, mode } = useChartClothes()
+const degrees = (celsius: number) => fromCelsius(celsius, settings.values.temperature)
+const decimals = computed(() => (scale.value === 'SG' ? 3 : 1))
 
-const css = (name: string) => getComputedStyle(document.documentElement).getPropertyValue(name).trim()
-const points = (quantity: 'sg' | 'temperature', show: (v: number) => number) =>
-  (props.lot.series[quantity] ?? []).map((p) => ({ x: Date.parse(p.at), y: show(p.value) }))
-const gravity = computed(() =>
-  props.lot.sg?.origin === 'measured' ? [] : props.lot.sg ? [{ x: Date.parse(props.lot.sg.at), y: props.lot.sg.value }] : []
-)
-const build = () => [
-  { name: 'Gravity', type: 'line', data: [...points('sg', (v) => v), ...gravity.value] },
-  {
-    name: `Temperature, ${settings.values.temperature}`,
-    type: 'line',
-    data: points('temperature', (v) => Number(f.temperature(v).text.replace('−', '-')))
-  }
-]
-/** Drawing is slow, so it is done when a point has come or changed, and not with every entry of the lot. */
-const stamp = computed(() =>
-  JSON.stringify([
-    settings.values.temperature,
-    gravity.value,
-    ...(['sg', 'temperature'] as const).map((q) => props.lot.series[q]?.map((p) => p.entryId + p.value))
-  ])
-)
-const series = shallowRef(build())
-watch(stamp, () => {
-  series.value = build()
+const gravityAxis = computed(() => {
+  const { gravity, ahead } = curves
+  const values = [...gravity.value.map((p) => p.y), ...ahead.value.flatMap((p) => [p.low, p.high])]
+  return axisAround(values, scale.value === 'SG' ? [0.005, 0.01, 0.02, 0.05] : [1, 2, 5, 10]) as { min?: number, max?: number }
 })
-const DAY = 86_400_000
-/** Whole days around all points, so that neither the first nor the last date is cut. */
-const days = computed(() => {
-  const at = series.value.flatMap((s) => s.data.map((p) => p.x))
-  return at.length > 0 ? { min: Math.min(...at) - DAY / 2, max: Math.max(...at) + DAY / 2 } : {}
+const WORDS = { band: 'expected, four times in five', mid: 'expected', measured: 'measured', done: 'done' }
+const gravitySeries = computed(() => {
+  const { ahead, gravity, marks } = curves
+  const foot = (gravityAxis.value.min ?? 0) + ((gravityAxis.value.max ?? 1) - (gravityAxis.value.min ?? 0)) * 0.035
+  return [
+    { type: 'rangeArea', name: WORDS.band, data: ahead.value.map((p) => ({ x: p.x, y: [p.low, p.high] })) },
+    { type: 'line', name: WORDS.mid, data: ahead.value.map((p) => ({ x: p.x, y: p.mid })) },
+    { type: 'line', name: WORDS.measured, data: gravity.value.map((p) => ({ x: p.x, y: p.y })) },
+    { type: 'scatter', name: WORDS.done, data: marks.value.map((m) => ({ x: m.x, y: foot })) }
+  ]
 })
-/** From just below the lowest to just above the highest, in whole steps. */
-const around = (which: number, step: number) => {
-  const values = series.value[which]!.data.map((p) => p.y)
-  if (values.length === 0) return {}
-  return { min: Math.floor(Math.min(...values) / step) * step, max: Math.ceil((Math.max(...values) + step / 10) / step) * step }
+const timeAxis = computed(() => ({
+  type: 'datetime' as const,
+  ...curves.days.value,
+  labels: { datetimeUTC: false, format: 'd MMM', hideOverlappingLabels: true },
+  axisTicks: { show: false },
+  tooltip: { enabled: false }
+}))
+/** A point leads to its entry in the ledger. */
+const open = (seriesIndex: number, index: number) => {
+  const id = seriesIndex === 2 ? curves.gravity.value[index]?.entryId : seriesIndex === 3 ? curves.marks.value[index]?.entryId : undefined
+  if (id) emit('entry', id)
 }
-const options = computed(() => {
-  const dark = colorMode.value === 'dark'
-  const [ink, line, skin, soft] = ['--ink-soft', '--line', '--skin', '--line-strong'].map(css)
+interface At { seriesIndex: number, dataPointIndex: number }
+const ROW_TIME = { weekday: 'short', day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' } as const
+const escaped = (text: string) => text.replace(/[&<>"]/g, (c) => `&#${c.charCodeAt(0)};`)
+const tip = (seriesIndex: number, index: number): string => {
+  const { gravity, marks, ahead } = curves
+  const at = (x: number) => new Date(x).toLocaleString('en-GB', { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' })
+  if (seriesIndex === 3) return `<b>${at(marks.value[index]!.x)}</b><br>${escaped(marks.value[index]!.text)}`
+  const p = gravity.value[index]
+  if (seriesIndex === 2 && p) return `<b>${at(p.x)}</b><br>${p.y.toFixed(decimals.value)} measured${p.doubtful ? ', doubtful' : ''}`
+  const e = ahead.value[index]
+  const n = (y: number) => y.toFixed(decimals.value)
+  return e ? `<b>${at(e.x)}</b><br>${n(e.mid)} expected<br>${n(e.low)} to ${n(e.high)}` : ''
+}
+const gravityOptions = computed<ApexOptions>(() => {
+  const c = colours.value
   return {
+    ...base.value,
     chart: {
-      toolbar: { show: false },
-      zoom: { enabled: false },
-      animations: { enabled: false },
-      fontFamily: 'inherit',
-      foreColor: ink,
-      background: 'transparent'
+      ...base.value.chart,
+      id: `gravity-${props.lot.id}`,
+      events: { markerClick: (_e: unknown, _c: unknown, o?: At) => o && open(o.seriesIndex, o.dataPointIndex) }
     },
-    theme: { mode: dark ? 'dark' : 'light' },
-    colors: [skin, soft],
-    stroke: { width: [3, 2], dashArray: [0, 5], curve: 'straight' },
-    markers: { size: [5, 3], strokeWidth: 0 },
-    grid: { borderColor: line },
-    legend: { show: true, position: 'top', horizontalAlign: 'left' },
-    xaxis: { type: 'datetime', labels: { datetimeUTC: false, format: 'd MMM', hideOverlappingLabels: true }, tooltip: { enabled: false }, ...days.value },
-    yaxis: [
-      { seriesName: 'Gravity', ...around(0, 0.01), labels: { formatter: (v: number) => v.toFixed(3) }, tickAmount: 4 },
-      { opposite: true, ...around(1, 5), labels: { formatter: (v: number) => v.toFixed(0) }, tickAmount: 4 }
-    ],
-    tooltip: { x: { format: 'd MMM, HH:mm' }, theme: dark ? 'dark' : 'light' }
+    colors: [c.skin, c.skin, c.skin, c.caution],
+    fill: { opacity: [mode.value === 'dark' ? 0.28 : 0.16, 1, 1, 1] },
+    stroke: { width: [0, 2, 3, 0], dashArray: [0, 6, 0, 0], curve: 'straight' },
+    markers: {
+      size: [0, 0, 6, 6],
+      strokeWidth: 0,
+      shape: ['circle', 'circle', 'circle', 'triangle'] as never,
+      discrete: curves.gravity.value.flatMap((p, i) =>
+        p.doubtful ? [{ seriesIndex: 2, dataPointIndex: i, fillColor: 'transparent', strokeColor: c.caution, size: 7 }] : []
+      )
+    },
+    xaxis: timeAxis.value,
+    yaxis: { ...gravityAxis.value, labels: { minWidth: 44, formatter: (v: number) => v.toFixed(decimals.value) } },
+    annotations: { xaxis: [{ x: Date.now(), borderColor: c.ink, strokeDashArray: 2 }] },
+    tooltip: {
+      shared: false,
+      intersect: true,
+      custom: ({ seriesIndex, dataPointIndex }: At) =>
+        `<div style="padding:8px 12px;max-width:260px;white-space:normal">${tip(seriesIndex, dataPointIndex)}</div>`
+    }
+  } as ApexOptions
+})
+const warm = computed(() => curves.temperature.value.map((p) => ({ x: p.x, y: degrees(p.y) })))
+const warmSeries = computed(() => [{ name: 'Temperature', data: warm.value }])
+const warmOptions = computed<ApexOptions>(() => {
+  const c = colours.value
+  const { min, max } = curves.band.value
+  const values = [...warm.value.map((p) => p.y), degrees(min), degrees(max)]
+  return {
+    ...base.value,
+    chart: { ...base.value.chart, id: `warmth-${props.lot.id}` },
+    colors: [c.ink],
+    stroke: { width: 2, curve: 'straight' },
+    markers: { size: 4, strokeWidth: 0 },
+    xaxis: timeAxis.value,
+    yaxis: { ...axisAround(values, [2, 5, 10, 20], 4), labels: { minWidth: 44, formatter: (v: number) => v.toFixed(0) } },
+    annotations: {
+      yaxis: [{ y: degrees(min), y2: degrees(max), fillColor: c.good, opacity: 0.16, borderColor: 'transparent' }],
+      xaxis: [{ x: Date.now(), borderColor: c.ink, strokeDashArray: 2 }]
+    },
+    tooltip: {
+      x: { format: 'd MMM, HH:mm' },
+      y: { formatter: (v: number) => `${v.toFixed(1)} ${settings.values.temperature}`, title: { formatter: () => '' } }
+    }
   }
 })
 /** The same in words, for those who do not see the curve. */
 const words = computed(() => {
-  const all = props.lot.series.sg ?? []
-  return `Gravity from ${all[0]!.value.toFixed(3)} to ${all.at(-1)!.value.toFixed(3)} in ${Math.max(1, Math.round((Date.parse(all.at(-1)!.at) - Date.parse(all[0]!.at)) / 86_400_000))} days, ${all.length} readings.`
+  const all = curves.gravity.value
+  if (all.length === 0) return 'No gravity yet.'
+  const days = Math.max(1, Math.round((all.at(-1)!.x - all[0]!.x) / 86_400_000))
+  return `${all[0]!.y.toFixed(decimals.value)} to ${all.at(-1)!.y.toFixed(decimals.value)} in ${counted(days, 'day')}, ${counted(all.length, 'reading')}.`
+})
+/** The same in rows: what was measured, and what is expected at the next looks. */
+const rows = computed(() => {
+  const at = (x: number) => new Date(x).toLocaleString('en-GB', ROW_TIME)
+  const near = (x: number) => curves.temperature.value.find((p) => Math.abs(p.x - x) < 3_600_000)
+  const now = Date.now()
+  return [
+    ...curves.gravity.value.map((p) => ({
+      when: at(p.x),
+      gravity: p.y.toFixed(decimals.value),
+      temperature: near(p.x) ? f.words(f.temperature(near(p.x)!.y)) : '',
+      origin: p.doubtful ? 'measured, doubtful' : 'measured'
+    })),
+    ...curves.ahead.value
+      .filter((p) => p.x > now)
+      .slice(0, 8)
+      .map((p) => ({
+        when: at(p.x),
+        gravity: `${p.mid.toFixed(decimals.value)} (${p.low.toFixed(decimals.value)} to ${p.high.toFixed(decimals.value)})`,
+        temperature: '',
+        origin: 'forecast'
+      }))
+  ]
 })
 </script>
 
@@ -85,11 +152,39 @@ const words = computed(() => {
     <figcaption>
       <h2>Curves</h2>
       <span class="soft small">{{ words }}</span>
+      <UButton variant="link" class="px-0 ml-auto" @click="scale = scale === 'SG' ? '°Brix' : 'SG'">
+        {{ scale === 'SG' ? 'Show °Brix' : 'Show gravity' }}
+      </UButton>
     </figcaption>
-    <ClientOnly
-    ><div aria-hidden="true">
-      <component :is="Chart" :key="colorMode.value" type="line" height="240" :options="options" :series="series" /></div
-    ></ClientOnly>
+    <ul class="key small soft" aria-hidden="true">
+      <li><i class="dot" /> measured</li>
+      <li v-if="curves.ahead.value.length"><i class="dash" /> expected, with its band</li>
+      <li v-if="curves.marks.value.length"><i class="tri" /> added or done</li>
+    </ul>
+    <div role="img" :aria-label="`${scale === 'SG' ? 'Gravity' : '°Brix'}: ${words}`">
+      <component :is="Chart" :key="`g${mode.value}${scale}`" type="line" height="260" :options="gravityOptions" :series="gravitySeries" />
+    </div>
+    <template v-if="warm.length">
+      <p class="small soft mt-1">Temperature, {{ settings.values.temperature }}, with the band to hold it in</p>
+      <div role="img" :aria-label="`Temperature, ${warm.length} readings`">
+        <component :is="Chart" :key="`w${mode.value}`" type="line" height="140" :options="warmOptions" :series="warmSeries" />
+      </div>
+    </template>
+    <FoldOut label="The same as a table">
+      <table class="columns">
+        <thead>
+          <tr><th>When</th><th>{{ scale === 'SG' ? 'Gravity' : '°Brix' }}</th><th>Temperature</th><th>From</th></tr>
+        </thead>
+        <tbody>
+          <tr v-for="(r, i) in rows" :key="i">
+            <td>{{ r.when }}</td>
+            <td>{{ r.gravity }}</td>
+            <td>{{ r.temperature }}</td>
+            <td>{{ r.origin }}</td>
+          </tr>
+        </tbody>
+      </table>
+    </FoldOut>
   </figure>
 </template>
 
@@ -101,6 +196,45 @@ figcaption {
   gap: 4px 16px;
 }
 .curves {
-  min-height: 280px;
+  min-height: 300px;
+  min-width: 0;
+}
+.key {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 18px;
+  margin: 4px 0 2px;
+}
+.key li {
+  display: flex;
+  align-items: center;
+  gap: 7px;
+}
+.dot {
+  width: 11px;
+  height: 11px;
+  border-radius: 50%;
+  background: var(--skin);
+}
+.dash {
+  width: 22px;
+  height: 12px;
+  background: color-mix(in srgb, var(--skin) 18%, transparent);
+  border-top: 2.5px dashed var(--skin);
+}
+.tri {
+  border: 6px solid transparent;
+  border-bottom: 10px solid var(--caution);
+  border-top: 0;
+}
+table {
+  width: 100%;
+  font-size: 0.92rem;
+}
+th,
+td {
+  text-align: left;
+  padding: 5px 10px 5px 0;
+  border-top: 1.5px solid var(--line);
 }
 </style>

@@ -53,7 +53,7 @@ function earlier(line: StoryLine): { text: string, reason: string }[] {
   <div>
     <h2>Ledger</h2>
     <ol class="lines">
-      <li v-for="line in lines.slice(0, shownCount)" :key="line.id" :class="{ struck: line.struck }">
+      <li v-for="line in lines.slice(0, shownCount)" :id="`entry-${line.id}`" :key="line.id" tabindex="-1" :class="{ struck: line.struck }">
         <time :datetime="line.at" class="soft small">{{ line.when }}</time>
         <span class="text">
           <s v-if="line.struck">{{ line.text }}</s

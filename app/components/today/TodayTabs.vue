@@ -1,8 +1,12 @@
 <script setup lang="ts">
+import { isFermenting, isHeld } from '~~/core/ledger'
+
 const crush = useCrushFloor()
 const cellar = useCellarStore()
+const ferments = computed(() => cellar.lots.filter((l) => isHeld(l) && isFermenting(l)).length)
 const tabs = computed(() => [
   { to: '/', name: 'Now' },
+  { to: '/round', name: 'Round', count: ferments.value },
   { to: '/crush', name: 'Crush day', count: crush.lots.value.filter((c) => !c.lot.inoculatedAt).length },
   { to: '/harvest', name: 'Before harvest', count: cellar.state.blocks.size }
 ])

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { drawnHeightDm } from '~~/core/cellar'
-import { isHeld, isMust } from '~~/core/ledger'
+import { isFermenting, isHeld, isMust } from '~~/core/ledger'
 import { downloadCellar } from '~/data/download'
 import { entriesOfLot } from '~/data/entries-of-lot'
 import { STANDING, STREAM, STYLE } from '~/wording/terms'
@@ -45,6 +45,12 @@ const benches = computed(() => {
     { to: `/bench?lot=${l.id}`, label: 'All of the bench' }
   ]
 })
+/** A point on a curve leads to its line in the ledger. */
+const showEntry = (id: string) => {
+  const line = document.getElementById(`entry-${id}`)
+  line?.scrollIntoView({ block: 'center' })
+  line?.focus()
+}
 const exportLot = async () => lot.value && downloadCellar(lot.value.name, entriesOfLot(await cellar.allEntries(), lot.value.id))
 useHead({ title: () => `${lot.value?.name ?? 'Lot'} · Presk` })
 </script>
@@ -84,19 +90,22 @@ useHead({ title: () => `${lot.value?.name ?? 'Lot'} · Presk` })
       <LotFigures :lot="lot" />
       <LotPlanForm v-if="isHeld(lot)" :lot="lot" />
     </section>
-    <section v-if="item" class="next sheet">
-      <h2>{{ item.next.words.title }}</h2>
-      <p class="soft">{{ item.next.words.reason }}</p>
-      <ul v-if="others.length" class="others soft small">
-        <li v-for="o in others" :key="o.finding.key">Then: {{ o.words.title }}</li>
-      </ul>
-      <div class="benches">
-        <UButton v-if="item.next.to && item.next.words.action" :to="item.next.to" size="xl" class="basis-full">{{
-          item.next.words.action
-        }}</UButton>
-        <UButton v-for="b in benches" :key="b.to" :to="b.to" size="lg" variant="outline">{{ b.label }}</UButton>
-      </div>
-    </section>
+    <div class="side">
+      <section v-if="item" class="next sheet">
+        <h2>{{ item.next.words.title }}</h2>
+        <p class="soft">{{ item.next.words.reason }}</p>
+        <ul v-if="others.length" class="others soft small">
+          <li v-for="o in others" :key="o.finding.key">Then: {{ o.words.title }}</li>
+        </ul>
+        <div class="benches">
+          <UButton v-if="item.next.to && item.next.words.action" :to="item.next.to" size="xl" class="basis-full">{{
+            item.next.words.action
+          }}</UButton>
+          <UButton v-for="b in benches" :key="b.to" :to="b.to" size="lg" variant="outline">{{ b.label }}</UButton>
+        </div>
+      </section>
+      <LotForecast v-if="isFermenting(lot)" :lot="lot" />
+    </div>
     <div v-if="item?.findings.length" class="findings" role="region" aria-label="Worth knowing">
       <FindingLine v-for="s in item.findings" :key="s.finding.key" :said="s" />
     </div>
@@ -104,7 +113,7 @@ useHead({ title: () => `${lot.value?.name ?? 'Lot'} · Presk` })
       Made of {{ lot.sources.map((s) => `${Math.round(s.share * 100)} % ${s.variety}${s.vintage ? ` ${s.vintage}` : ''}`).join(', ') }}.
     </p>
     <section class="ledger">
-      <LotCurves v-if="(lot.series.sg?.length ?? 0) > 1" :lot="lot" class="mb-8" />
+      <LotCurves v-if="(lot.series.sg?.length ?? 0) > 1" :lot="lot" class="mb-8" @entry="showEntry" />
       <LotEntry :lot="lot" />
       <LotLedger :lot="lot" />
       <p class="mt-5"><UButton variant="link" class="px-0" @click="exportLot">Export this lot</UButton></p>
@@ -142,6 +151,10 @@ useHead({ title: () => `${lot.value?.name ?? 'Lot'} · Presk` })
   border-top: 1.5px solid var(--line);
   padding-top: 12px;
 }
+.side {
+  display: grid;
+  gap: 24px;
+}
 .next {
   padding: 20px;
   display: grid;
@@ -164,7 +177,7 @@ useHead({ title: () => `${lot.value?.name ?? 'Lot'} · Presk` })
   .portrait {
     grid-row: 1 / 2;
   }
-  .next,
+  .side,
   .findings,
   .ledger {
     grid-column: 1 / -1;

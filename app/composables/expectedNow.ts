@@ -1,0 +1,14 @@
+import type { LotForecast } from '~~/core/stages'
+
+/** The gravity that a forecast expects at an instant, between its points; undefined beyond them. */
+export function expectedNow(known: LotForecast | undefined, now: string) {
+  if (!known) return undefined
+  const hours = (Date.parse(now) - Date.parse(known.startAt)) / 3_600_000
+  const { expected } = known.forecast
+  const i = expected.findIndex((e) => e.hours >= hours)
+  const [a, b] = [expected[i - 1], expected[i]]
+  if (!a || !b) return undefined
+  const t = (hours - a.hours) / (b.hours - a.hours)
+  const mix = (key: 'low' | 'mid' | 'high') => a.sg[key] + (b.sg[key] - a.sg[key]) * t
+  return { low: mix('low'), mid: mix('mid'), high: mix('high') }
+}

@@ -1,0 +1,59 @@
+import { bandOfLot } from '~~/core/stages'
+import { brixFromSg } from '~~/core/hydrometry'
+import type { LotView } from '~~/core/ledger'
+
+/** A measured point of a curve, with the entry it comes from. */
+export interface CurvePoint { x: number, y: number, entryId: string, doubtful?: boolean }
+/** Something that was done to the lot, to be marked on its curves. */
+export interface CurveMark { x: number, text: string, entryId: string }
+
+const HOUR = 3_600_000
+const DAY = 24 * HOUR
+const MARKED = new Set(['addition', 'inoculation', 'operation', 'transfer'])
+
+/** What the curves of a lot are drawn from: what was measured, what is forecast, what was done, and the axes around all of it. */
+export function useCurves(lot: () => LotView, scale: () => 'SG' | '°Brix') {
+  const cellar = useCellarStore()
+  const forecasts = useForecastsStore()
+  const story = useStory()
+  const known = computed(() => forecasts.known.get(lot().id))
+  const shown = (sg: number) => (scale() === 'SG' ? sg : brixFromSg(sg))
+  const doubted = computed(() => known.value?.forecast.findings.flatMap((x) => (x.code === 'reading-doubtful' ? [x] : [])) ?? [])
+  const hoursOf = (at: string) => (known.value ? (Date.parse(at) - Date.parse(known.value.startAt)) / HOUR : 0)
+
+  const gravity = computed<CurvePoint[]>(() =>
+    (lot().series.sg ?? []).map((p) => ({
+      x: Date.parse(p.at),
+      y: shown(p.value),
+      entryId: p.entryId,
+      doubtful: doubted.value.some((d) => Math.abs(d.hours - hoursOf(p.at)) < 4 && Math.abs(d.sg - p.value) < 0.002)
+    }))
+  )
+  const temperature = computed<CurvePoint[]>(() =>
+    (lot().series.temperature ?? []).map((p) => ({ x: Date.parse(p.at), y: p.value, entryId: p.entryId }))
+  )
+  /** From the last look on; before it the readings speak. */
+  const ahead = computed(() => {
+    const k = known.value
+    if (!k) return []
+    const last = gravity.value.at(-1)?.x ?? Date.parse(k.startAt)
+    const dryBy = k.forecast.dry ? k.forecast.dry.highHours + 24 : hoursOf(new Date(last).toISOString()) + 240
+    return k.forecast.expected
+      .map((e) => ({ x: Date.parse(k.startAt) + e.hours * HOUR, low: shown(e.sg.low), mid: shown(e.sg.mid), high: shown(e.sg.high) }))
+      .filter((e) => e.x > last - 12 * HOUR && e.x <= Date.parse(k.startAt) + dryBy * HOUR)
+  })
+  /** Additions and work, from the yeast or a day before the first gravity on; readings are points themselves. */
+  const marks = computed<CurveMark[]>(() =>
+    story
+      .linesOf(lot().id, 120)
+      .filter((l) => !l.struck && MARKED.has(l.standing.fact.type) && Date.parse(l.at) >= (days.value.min ?? 0))
+      .map((l) => ({ x: Date.parse(l.at), text: l.text, entryId: l.id }))
+  )
+  const band = computed(() => bandOfLot(lot(), cellar.state.cards))
+  /** Whole half days around all points, so that neither the first nor the last date is cut. */
+  const days = computed(() => {
+    const at = [...gravity.value, ...temperature.value, ...ahead.value].map((p) => p.x)
+    return at.length > 0 ? { min: Math.min(...at) - DAY / 4, max: Math.max(...at) + DAY / 4 } : {}
+  })
+  return { gravity, temperature, ahead, marks, band, days, known, shown }
+}

@@ -1,0 +1,132 @@
+import { brixFromSg, correctRefractometer, sgFromBrix } from '~~/core/hydrometry'
+import { type LotView, type Smell, gravityOf } from '~~/core/ledger'
+import { fermentStart } from '~~/core/stages'
+import { type KeptStop, type RoundWork, lookEntries } from './useRound'
+
+/** With what gravity was last read on a round: most people have one hydrometer. */
+const LAST_WITH = 'presk.round.with'
+const HOUR = 3_600_000
+/** Up without sugar, or so far from what is expected, is asked about once, SG. */
+const ODD = { up: 0.003, off: 0.006 } as const
+
+/** The fields of one vessel on the round, what they mean, and the entries that they make. */
+export function useRoundStop(lot: LotView, kept: KeptStop | undefined) {
+  const cellar = useCellarStore()
+  const settings = useSettingsStore()
+  const forecasts = useForecastsStore()
+  const now = useNow()
+
+  const gravity = useSugarField(kept?.unit === '°Brix' ? '°Brix' : 'SG')
+  const celsius = useQuantityField({
+    kind: 'temperature',
+    unit: settings.values.temperature,
+    units: ['°C', '°F'],
+    quantity: () => 'temperature'
+  })
+  gravity.text = kept?.gravity ?? ''
+  celsius.text = kept?.celsius ?? ''
+  const smells = ref<Smell[]>([...(kept?.smells ?? [])])
+  const work = ref<RoundWork[]>([...(kept?.work ?? [])])
+  const note = ref(kept?.note ?? '')
+
+  const instruments = computed(() => [
+    ...[...cellar.state.instruments.values()]
+      .filter((i) => i.kind === 'hydrometer' || i.kind === 'refractometer')
+      .map((i) => ({ value: i.id, label: i.name })),
+    { value: 'hydrometer', label: 'A hydrometer' },
+    { value: 'refractometer', label: 'A refractometer' }
+  ])
+  const readWith = ref(kept?.with || sessionStorage.getItem(LAST_WITH) || instruments.value[0]!.value)
+  const byRefractometer = computed(
+    () => (cellar.state.instruments.get(readWith.value)?.kind ?? readWith.value) === 'refractometer'
+  )
+  // A refractometer shows °Brix.
+  watch(byRefractometer, (is) => {
+    if (is && gravity.empty) gravity.unit = '°Brix'
+  }, { immediate: true })
+
+  const typed = computed<KeptStop>(() => ({
+    gravity: gravity.text,
+    unit: gravity.unit,
+    celsius: celsius.text,
+    with: readWith.value,
+    smells: smells.value,
+    work: work.value,
+    note: note.value
+  }))
+  const expected = computed(() => expectedNow(forecasts.known.get(lot.id), now.value))
+  const unit = computed(() => (gravity.parsed.ok ? gravity.parsed.unit : undefined))
+
+  /** What was typed, as the gravity it will count as; a refractometer's is corrected from this lot's own original °Brix. */
+  const counts = computed(() => {
+    const value = gravity.value
+    if (value === undefined) return undefined
+    if (byRefractometer.value && unit.value === '°Brix') {
+      const original = lot.originalSg && brixFromSg(lot.originalSg.value)
+      return original !== undefined && value < original ? withinLimits(() => correctRefractometer(original, value).sg) : sgFromBrix(value)
+    }
+    const read = { quantity: unit.value === 'SG' ? 'sg' : 'brix', value, ...(celsius.value !== undefined && { sampleC: celsius.value }) }
+    return withinLimits(() => gravityOf(read as never, value, cellar.state.instruments.get(readWith.value)))
+  })
+  const corrected = computed(
+    () => counts.value !== undefined && (byRefractometer.value || (unit.value === 'SG' && Math.abs(counts.value - gravity.value!) > 0.0004))
+  )
+  const confirmed = ref('')
+  const odd = computed(() => {
+    const [sg, e, last] = [counts.value, expected.value, lot.series.sg?.at(-1)]
+    if (sg === undefined || confirmed.value === gravity.text) return undefined
+    if (last && sg > last.value + ODD.up) return `That is higher than the ${last.value.toFixed(3)} before. Is it right?`
+    if (e && (sg < e.low - ODD.off || sg > e.high + ODD.off)) return `About ${e.mid.toFixed(3)} was expected. Are two digits swapped?`
+    return undefined
+  })
+  const nothing = computed(
+    () => gravity.empty && celsius.empty && smells.value.length === 0 && work.value.length === 0 && note.value.trim() === ''
+  )
+  const day = computed(() => {
+    const start = fermentStart(lot)
+    return start ? Math.floor((Date.parse(now.value) - Date.parse(start)) / (24 * HOUR)) + 1 : undefined
+  })
+
+  function ok(): boolean {
+    gravity.touch()
+    celsius.touch()
+    return gravity.ok && celsius.ok && !odd.value
+  }
+  async function log(): Promise<boolean> {
+    sessionStorage.setItem(LAST_WITH, readWith.value)
+    const look = {
+      ...(gravity.value !== undefined && {
+        gravity: { quantity: unit.value === 'SG' ? ('sg' as const) : ('brix' as const), typed: gravity.text, value: gravity.value },
+        with: readWith.value
+      }),
+      ...(celsius.value !== undefined && { celsius: { typed: celsius.text, value: celsius.value } }),
+      smells: smells.value,
+      work: work.value,
+      note: note.value
+    }
+    return (await cellar.log(lookEntries(lot.id, look, (id) => cellar.state.instruments.get(id)?.kind))) !== undefined
+  }
+  const confirm = () => {
+    confirmed.value = gravity.text
+  }
+  return {
+    gravity,
+    celsius,
+    smells,
+    work,
+    note,
+    instruments,
+    readWith,
+    byRefractometer,
+    typed,
+    expected,
+    counts,
+    corrected,
+    odd,
+    confirm,
+    nothing,
+    day,
+    ok,
+    log
+  }
+}

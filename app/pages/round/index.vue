@@ -1,0 +1,116 @@
+<script setup lang="ts">
+import type { KeptStop } from '~/composables/useRound'
+
+/** The daily round: vessel after vessel, one thumb. */
+const tour = useRound()
+const floor = useFloor()
+const place = computed(() => tour.lots.value.findIndex((l) => l.id === tour.at.value?.id))
+const marks = computed(() =>
+  tour.lots.value.map((lot) => ({
+    lot,
+    state: tour.round.value.done.includes(lot.id) ? 'done' : tour.round.value.passed.includes(lot.id) ? 'passed' : 'open'
+  }))
+)
+const summary = computed(() => {
+  const { done, passed } = tour.round.value
+  return `${done.length} of ${tour.lots.value.length} logged${passed.length ? `, ${passed.length} passed` : ''}.`
+})
+const STATE = { done: 'logged', passed: 'passed', open: 'not yet' }
+const keep = (lotId: string, typed: KeptStop) => {
+  tour.round.value.typed[lotId] = typed
+}
+/** What the round has brought to light. */
+const pressing = computed(() =>
+  tour.lots.value.flatMap((lot) =>
+    (floor.of(lot.id)?.findings ?? []).filter((s) => ['stop', 'now', 'soon'].includes(s.finding.urgency)).map((said) => ({ lot, said }))
+  )
+)
+useHead({ title: 'Round · Presk' })
+</script>
+
+<template>
+  <div>
+    <TodayTabs />
+    <div v-if="!tour.lots.value.length" class="grid gap-3">
+      <h1>Nothing ferments</h1>
+      <p class="soft">When yeast is in a must, it stands here every day until it is dry.</p>
+    </div>
+    <template v-else>
+      <ol class="stops" aria-label="Vessels of the round">
+        <li v-for="m in marks" :key="m.lot.id">
+          <button
+            type="button"
+            :class="[m.state, { here: m.lot.id === tour.at.value?.id && !tour.over.value }]"
+            :aria-current="m.lot.id === tour.at.value?.id && !tour.over.value ? 'step' : undefined"
+            @click="tour.go(m.lot.id)"
+          >
+            <UIcon v-if="m.state === 'done'" name="i-lucide-check" aria-hidden="true" />{{ m.lot.name }}
+            <span class="sr-only">, {{ STATE[m.state as keyof typeof STATE] }}</span>
+          </button>
+        </li>
+      </ol>
+      <div v-if="tour.over.value" class="grid gap-4 max-w-(--measure)">
+        <h1>The round is done</h1>
+        <p class="soft">
+          {{ summary }}
+        </p>
+        <FindingLine v-for="p in pressing" :key="p.lot.id + p.said.finding.key" :said="p.said" :lot="p.lot.name" />
+        <div class="ways">
+          <UButton to="/" size="xl">Back to Today</UButton>
+          <UButton size="xl" variant="outline" @click="tour.again()">Go round again</UButton>
+        </div>
+      </div>
+      <RoundStop
+        v-else-if="tour.at.value"
+        :key="tour.at.value.id + tour.round.value.begunAt"
+        :lot="tour.at.value"
+        :kept="tour.round.value.typed[tour.at.value.id]"
+        :first="place === 0"
+        :last="marks.filter((m) => m.state === 'open').length <= 1"
+        @keep="keep(tour.at.value!.id, $event)"
+        @logged="tour.finished(tour.at.value!.id)"
+        @pass="tour.pass()"
+        @back="tour.step(-1)"
+      />
+      <p class="mt-6 ways print:hidden">
+        <NuxtLink to="/round/sheet" class="textlink">A sheet to print</NuxtLink>
+        <NuxtLink to="/round/filled" class="textlink">Enter a filled sheet</NuxtLink>
+        <NuxtLink to="/lots/curves" class="textlink">Curves over each other</NuxtLink>
+      </p>
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.stops {
+  display: flex;
+  overflow-x: auto;
+  gap: 8px;
+  margin-bottom: 18px;
+}
+.stops button {
+  display: flex;
+  align-items: center;
+  gap: 6px;
+  min-height: 44px;
+  padding: 6px 14px;
+  border-radius: 22px;
+  border: 1.5px solid var(--line-strong);
+  font-weight: 600;
+  font-size: 0.95rem;
+  white-space: nowrap;
+}
+.stops .done {
+  color: var(--good);
+  border-color: var(--good);
+}
+.stops .passed {
+  color: var(--ink-soft);
+  border-style: dashed;
+}
+.stops .here {
+  background: var(--skin);
+  border-color: var(--skin);
+  color: var(--on-skin);
+}
+</style>

@@ -1,0 +1,116 @@
+<script setup lang="ts">
+import { expectedNow } from '~/composables/expectedNow'
+import { sayWhen } from '~/composables/useStory'
+import { usualWork } from '~/composables/useRound'
+
+/** A sheet for the wall of the cellar: one row a vessel, to be filled with a pencil. Prints on A5 or A4. */
+const tour = useRound()
+const cellar = useCellarStore()
+const forecasts = useForecastsStore()
+const now = useNow()
+const f = useFormat()
+const rows = computed(() =>
+  tour.lots.value.map((lot) => ({
+    lot,
+    vessel: [...lot.contents.keys()].map((id) => cellar.state.vessels.get(id)?.name).filter(Boolean).join(', '),
+    last: lot.series.sg?.at(-1),
+    warm: lot.series.temperature?.at(-1),
+    expected: expectedNow(forecasts.known.get(lot.id), now.value),
+    cap: usualWork(lot).includes('punch-down')
+  }))
+)
+const today = computed(() => new Date(now.value).toLocaleDateString('en-GB', { weekday: 'long', day: 'numeric', month: 'long', year: 'numeric' }))
+const heads = computed(() => ['Vessel', 'Last', 'Expected', 'Time', 'Gravity', f.temperatureUnit.value, 'Cap', 'Smell, note'])
+const print = () => window.print()
+useHead({ title: 'Round sheet · Presk' })
+</script>
+
+<template>
+  <div class="paper">
+    <div class="ways print:hidden">
+      <UButton size="lg" icon="i-lucide-printer" @click="print">Print it</UButton>
+      <NuxtLink to="/round/filled" class="textlink">Enter a filled sheet</NuxtLink>
+      <NuxtLink to="/round" class="textlink">Back to the round</NuxtLink>
+    </div>
+    <h1>Round of {{ today }}</h1>
+    <p v-if="!rows.length" class="soft">Nothing ferments.</p>
+    <table v-else>
+      <thead>
+        <tr>
+          <th v-for="head in heads" :key="head">{{ head }}</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="r in rows" :key="r.lot.id">
+          <th scope="row">{{ r.lot.name }}<span class="soft small block">{{ r.vessel }}</span></th>
+          <td>
+            <template v-if="r.last">
+              {{ r.last.value.toFixed(3) }}<span class="soft small block">{{ sayWhen(r.last.at, now) }}</span>
+            </template>
+          </td>
+          <td>{{ r.expected ? r.expected.mid.toFixed(3) : '' }}</td>
+          <td class="blank" />
+          <td class="blank wide" />
+          <td class="blank" />
+          <td class="blank">{{ r.cap ? '' : '–' }}</td>
+          <td class="blank wide" />
+        </tr>
+      </tbody>
+    </table>
+    <p class="small soft">
+      Let the sample come to rest, read at the flat of its surface, and note the must’s own temperature. Mind the gas before you bend over
+      a vessel.
+    </p>
+  </div>
+</template>
+
+<style scoped>
+.paper {
+  display: grid;
+  gap: 14px;
+}
+.paper > * {
+  min-width: 0;
+}
+table {
+  width: 100%;
+  border-collapse: collapse;
+}
+th,
+td {
+  border: 1.5px solid var(--line-strong);
+  padding: 8px;
+  text-align: left;
+  vertical-align: top;
+}
+thead th {
+  font-size: 0.85rem;
+}
+.blank {
+  height: 54px;
+  min-width: 46px;
+}
+.wide {
+  min-width: 84px;
+}
+@media (max-width: 700px) {
+  table {
+    display: block;
+    overflow-x: auto;
+  }
+}
+@media print {
+  h1 {
+    font-size: 1.2rem;
+  }
+  th,
+  td {
+    padding: 4px;
+    font-size: 0.8rem;
+  }
+  .blank {
+    height: 44px;
+    min-width: 30px;
+  }
+}
+</style>

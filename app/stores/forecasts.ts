@@ -1,0 +1,52 @@
+import type { FermentAsked } from '~~/core/fermentation'
+import { type LotForecast, askForecast } from '~~/core/stages'
+
+/**
+ * Where the ferments are going, worked out in a worker whenever a reading has come or changed. Until an answer is there the last one
+ * stands; a lot that ferments no more loses its own.
+ */
+export const useForecastsStore = defineStore('forecasts', () => {
+  const cellar = useCellarStore()
+  const now = useNow()
+  const known = shallowRef<ReadonlyMap<string, LotForecast>>(new Map())
+  const asks = computed(() =>
+    cellar.lots.flatMap((lot) => {
+      const ask = askForecast(lot, cellar.state.cards, now.value)
+      return ask ? [{ lotId: lot.id, ...ask, key: ask.startAt + JSON.stringify(ask.asked) }] : []
+    })
+  )
+  let turn = 0
+
+  async function workOut(): Promise<void> {
+    const mine = ++turn
+    const wanted = asks.value
+    keepOnly(new Set(wanted.map((a) => a.lotId)))
+    for (const { lotId, startAt, asked, key } of wanted) {
+      if (known.value.get(lotId)?.key === key) continue
+      const answer = await forecastApart(asked)
+      // A later question has come meanwhile, and asks for what is still wanted.
+      if (mine !== turn) return
+      const next = new Map(known.value)
+      if (answer) next.set(lotId, { startAt, key, ...answer })
+      else next.delete(lotId)
+      known.value = next
+    }
+  }
+  const keepOnly = (lots: ReadonlySet<string>) => {
+    if ([...known.value.keys()].some((id) => !lots.has(id))) known.value = new Map([...known.value].filter(([id]) => lots.has(id)))
+  }
+  const keys = computed(() => asks.value.map((a) => a.lotId + a.key).join())
+  watch(keys, () => void workOut(), { immediate: true })
+  return { known }
+})
+
+/** In a worker; where there are none there is no forecast, and all else goes on. */
+async function forecastApart(asked: FermentAsked): Promise<Pick<LotForecast, 'forecast' | 'usual'> | undefined> {
+  if (typeof Worker === 'undefined') return undefined
+  try {
+    return await (await import('~/workers/start')).startForecaster().forecast(JSON.parse(JSON.stringify(asked)))
+  }
+  catch {
+    return undefined
+  }
+}
