@@ -75,7 +75,14 @@ export default defineAppConfig({
         base: 'bg-(--sheet) ring-[1.5px] ring-(--line-strong)',
         label: 'text-base font-normal text-(--ink)'
       },
-      variants: { size: { md: { base: 'size-5', container: 'h-auto', wrapper: 'text-base' } } }
+      variants: {
+        size: { md: { base: 'size-5', container: 'h-auto', wrapper: 'text-base' } },
+        variant: {
+          card: {
+            root: 'rounded-(--radius-control) bg-(--sheet) border-[1.5px] border-(--line-strong) has-data-[state=checked]:bg-(--skin-wash) has-data-[state=checked]:border-(--skin)'
+          }
+        }
+      }
     },
     checkboxGroup: { slots: { legend: 'mb-1 text-[0.95rem] font-semibold text-(--ink)', fieldset: 'flex flex-wrap gap-x-6' } },
     switch: {

@@ -7,6 +7,8 @@ export const CAUTIONS = {
     'A ferment fills low rooms with carbon dioxide, which kills without warning. Air the room before you stay in it, and never put your head in a tank.',
   dryIce:
     'Dry ice turns into carbon dioxide, which kills without warning in a closed room, and it burns the skin. Frozen bottles are the safer way; with dry ice follow its supplier, wear gloves and keep the doors open.',
+  press:
+    'A press holds great force: hands and hair out of it while it turns, nothing under the screw, and let the pressure off before you open it. Stand it level. Full glass weighs more than it looks: lift in pairs, or move the wine and not the glass.',
   lifting:
     'A crusher or a press takes fingers as readily as grapes: off and unplugged before a hand goes in. Full glass weighs more than it looks and breaks without warning: lift in pairs, or move the wine and not the glass.',
   enzymes: 'Enzyme powder can cause allergies when breathed in: no dust, and the packet’s own advice first.',

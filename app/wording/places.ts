@@ -23,6 +23,7 @@ export const PLACES: readonly Place[] = [
   { words: ['sulphite', 'sulfite', 'so2'], label: 'Sulphite', to: '/bench/sulphite', ofLot: true },
   { words: ['correct', 'acid', 'acids', 'map of acids'], label: 'Correct', to: '/bench/correct', ofLot: true },
   { words: ['yeast bench', 'choose yeast'], label: 'Yeast', to: '/bench/yeast', ofLot: true },
+  { words: ['ice', 'warmth', 'heat', 'cooling'], label: 'Ice and warmth', to: '/bench/heat', ofLot: true },
   { words: ['alcohol'], label: 'Alcohol', to: '/bench/alcohol', ofLot: true },
   { words: ['blend', 'blending'], label: 'Blend', to: '/bench/blend', ofLot: true },
   { words: ['sweeten', 'sugar'], label: 'Sugar and water', to: '/bench/sweeten', ofLot: true },

@@ -69,7 +69,8 @@ export const OPERATION: Record<EntryOf<'operation'>['what'], string> = {
   sanitise: 'Sanitised',
   'malolactic-over': 'Malolactic over, as far as was seen',
   thaw: 'Set to thaw',
-  rehydrate: 'Yeast set to rehydrate'
+  rehydrate: 'Yeast set to rehydrate',
+  restart: 'Restart begun'
 }
 export const OBSERVATION: Record<EntryOf<'observation'>['what'], string> = {
   smell: 'Smell',

@@ -1,4 +1,5 @@
 import { ETHANOL_DENSITY, gravityOf } from '../hydrometry'
+import { findRoot } from '../units'
 
 /** What is known, or believed, of a ferment before its readings. */
 export interface FermentSetting {
@@ -80,9 +81,10 @@ export function warmthOf(celsiusAt: (hours: number) => number, knownTo?: number,
  * speeds, death by alcohol and heat. The form is a common one (Boulton 1980, Coleman et al. 2007 are of its kind); it is kept small so that
  * ten readings can settle it. Second order (midpoint).
  * @param sugarGPerL fermentable at the start
+ * @param takenGPerL sugar that an earlier yeast has taken: of its alcohol this one suffers from the start
  * @returns fermentable sugar left, g/L, every STEP_H
  */
-export function sugarCourse(sugarGPerL: number, k: Kinetics, warmth: Warmth): Float64Array {
+export function sugarCourse(sugarGPerL: number, k: Kinetics, warmth: Warmth, takenGPerL = 0): Float64Array {
   const steps = (warmth.celsius.length - 1) / 2
   const sugar = new Float64Array(steps + 1)
   let [x, v, s] = [k.start, 1, sugarGPerL]
@@ -102,7 +104,7 @@ export function sugarCourse(sugarGPerL: number, k: Kinetics, warmth: Warmth): Fl
       const rate = factor * warmth.cold[at]!
       const to = (half * STEP_H) / 2
       const [xx, vv, ss] = [Math.min(1, x + dx * to), Math.max(0, v + dv * to), Math.max(0, s + ds * to)]
-      const ethanol = (sugarGPerL - ss) * ETHANOL_PER_SUGAR
+      const ethanol = (takenGPerL + sugarGPerL - ss) * ETHANOL_PER_SUGAR
       const slowed = ethanol / k.halfAlcohol
       dx = k.growth * rate * xx * (1 - xx)
       ds = (-k.uptake * rate * xx * vv * ss) / ((ss + k.halfSugar) * (1 + slowed * slowed))
@@ -135,11 +137,16 @@ export const sgAtSugar = (extractGPerL: number, sugarFree: number, sugar: number
   return gravityOf(extractGPerL - taken, taken * ETHANOL_PER_SUGAR)
 }
 
+/** Sugar taken from a must of so much extract when it stands at a gravity. */
+export const takenAt = (extractGPerL: number, sg: number): number =>
+  Math.max(0, findRoot((taken) => gravityOf(extractGPerL - taken, taken * ETHANOL_PER_SUGAR) - sg, 0, extractGPerL, 1e-4).x)
+
 /** Hours at which sugar has fallen to a level; undefined where it never does. */
 export function whenSugarIs(grid: Float64Array, level: number): number | undefined {
   // Falling all along, so halving finds it.
   const n = grid.length - 1
   if (grid[n]! > level) return undefined
+  if (grid[0]! <= level) return 0
   let [low, high] = [0, n]
   while (high - low > 1) {
     const middle = (low + high) >> 1

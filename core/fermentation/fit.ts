@@ -5,6 +5,8 @@ import { DIMENSIONS, type Prior, kineticsOf } from './prior'
 
 export interface Problem {
   extractGPerL: number
+  /** Of a restart: what was gone before it. */
+  takenGPerL?: number
   warmth: Warmth
   prior: Prior
   looks: readonly Look[]
@@ -21,7 +23,8 @@ export const lookSd = (): number => Math.hypot(READING_SD, MODEL_SD)
 /** Gravity at every look, of a course at a place in the prior. */
 export function gravities(problem: Problem, z: ArrayLike<number>): { sugar: Float64Array, sg: number[], sugarFree: number } {
   const k = kineticsOf(problem.prior, z)
-  const sugar = sugarCourse(Math.max(1, problem.extractGPerL - k.sugarFree), k, problem.warmth)
+  const taken = problem.takenGPerL ?? 0
+  const sugar = sugarCourse(Math.max(1, problem.extractGPerL - k.sugarFree - taken), k, problem.warmth, taken)
   return {
     sugar,
     sugarFree: k.sugarFree,

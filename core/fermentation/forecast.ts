@@ -1,7 +1,7 @@
 import { brixFromSg, potentialAlcohol, sugarScales } from '../hydrometry'
 import { within } from '../units'
 import { type Band80, TAIL_END, TENTH, quantiles } from './bands'
-import { HORIZON_H, between, sgAtSugar, warmthOf, whenSugarIs } from './course'
+import { HORIZON_H, between, sgAtSugar, takenAt, warmthOf, whenSugarIs } from './course'
 import { type Course, drawCourses } from './courses'
 import type { Problem } from './fit'
 import { type FermentReading, type Look, merged, STANDS_SG, standsSince, temperaturesOf } from './looks'
@@ -14,6 +14,8 @@ export interface FermentAsked {
   readings: readonly FermentReading[]
   /** Temperatures besides those that came with a gravity. */
   temperatures?: readonly TemperatureLook[]
+  /** Of a ferment that was restarted: the gravity then; hours count from there. */
+  restartSg?: number
   style?: 'red' | 'rose' | 'white'
   /** °C that the must is to be held at. */
   expectedCelsius?: number
@@ -78,7 +80,8 @@ export function forecastFerment(asked: FermentAsked): FermentForecast {
     givenMgPerL: within('nitrogenGivenMgPerL', asked.nitrogenGivenMgPerL ?? 0, 0, 1000),
     ...(asked.toleranceAbv !== undefined && { toleranceAbv: within('toleranceAbv', asked.toleranceAbv, 8, 22) })
   }
-  const problem: Problem = { extractGPerL, prior: priorOf(known), warmth: warmthOf(celsiusAt, warm.at(-1)?.hours), looks }
+  const takenGPerL = asked.restartSg === undefined ? 0 : takenAt(extractGPerL, within('restartSg', asked.restartSg, 0.985, originalSg))
+  const problem: Problem = { extractGPerL, takenGPerL, prior: priorOf(known), warmth: warmthOf(celsiusAt, warm.at(-1)?.hours), looks }
   const { used, doubted, peaks } = peaksFor(problem)
   const courses = drawCourses({ ...problem, looks: used }, peaks)
   const fits = doubted.length <= Math.max(1, looks.length / 4)
@@ -100,7 +103,7 @@ function summary(
   const sgAt = (c: Course, h: number) => sgAtSugar(extractGPerL, c.sugarFree, sugarAt(c, h))
   const hoursTo = (level: (start: number) => number, end = TENTH): Hours80 | null => {
     const come = courses.flatMap((c) => {
-      const hours = whenSugarIs(c.sugar, level(c.sugar[0]!))
+      const hours = whenSugarIs(c.sugar, level(c.sugar[0]! + (problem.takenGPerL ?? 0)))
       return hours !== undefined && (c.standsFrom === undefined || hours <= c.standsFrom) ? [{ value: hours, weight: c.weight }] : []
     })
     if (come.reduce((sum, c) => sum + c.weight, 0) < total / 2) return null
@@ -123,7 +126,7 @@ function summary(
   const potentialAbv = potentialAlcohol(brixFromSg(asked.originalSg)).abv
   if (asked.toleranceAbv !== undefined && potentialAbv > asked.toleranceAbv)
     findings.push({ code: 'over-tolerance', potentialAbv, toleranceAbv: asked.toleranceAbv })
-  if (now >= NOT_BEGUN_H && looks.every((l) => asked.originalSg - l.sg < STANDS_SG)) findings.push({ code: 'not-begun', hours: now })
+  if (now >= NOT_BEGUN_H && looks.every((l) => (asked.restartSg ?? asked.originalSg) - l.sg < STANDS_SG)) findings.push({ code: 'not-begun', hours: now })
   if (stopped > SAID_STOPPED) {
     const since = standsSince(looks)
     const sinceHours = since === undefined ? now : looks[since]!.hours

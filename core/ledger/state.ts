@@ -108,6 +108,8 @@ export interface LotState {
   nitrogenGiven?: Figure
   lastSulphiteAt?: string
   inoculatedAt?: string
+  /** When a ferment that had begun was given yeast again. */
+  repitchedAt?: string
   /** What it smelt of when it was last smelt. */
   smelt?: { at: string, smells: readonly Smell[], entryId: string }
   /** When it came off its skins. */

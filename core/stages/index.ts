@@ -10,7 +10,7 @@ import type { CellarView, Stage } from './stage'
 
 export { packetTask } from './stage'
 export type { CellarView, LotForecast, Stage } from './stage'
-export { askForecast, bandOfLot, doubtfulKey, fermentStart, goneShare, isOnSkins, nextFeed, phaseOf, wantingNitrogen, yeastOfLot } from './ferment'
+export { askForecast, bandOfLot, doubtfulKey, fermentStart, goneShare, isOnSkins, nextFeed, phaseOf, pressAsk, wantingNitrogen, yeastOfLot } from './ferment'
 export type { Feed, Phase } from './ferment'
 export {
   correctionOf,

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { forecastFerment } from '../../core/fermentation'
+import { forecastFerment, heatBalance, pressDay, stuckRestart } from '../../core/fermentation'
 import { sgFromBrix } from '../../core/hydrometry'
 import { calculation, defined } from './calculation'
 import { n } from './numbers'
@@ -36,5 +36,48 @@ export const FERMENT = [
       })
       return forecast
     }
+  ),
+  calculation(
+    'ice-for-cooling',
+    'The heat of a ferment against its walls: litres of frozen water a day that hold a temperature, or watts of warmth.',
+    z.strictObject({
+      volumeL: n('volumeL'),
+      sugarGPerLDay: n('sugarGPerLDay'),
+      celsius: n('celsius'),
+      targetC: n('targetC'),
+      roomC: n('roomC'),
+      lossWPerK: n('lossWPerK').optional()
+    }),
+    (b) => heatBalance(defined(b))
+  ),
+  calculation(
+    'press-day',
+    'Whether a red is to be pressed by its school, and what comes of it: free run, press wine, gross lees, first racking.',
+    z
+      .strictObject({
+        mustL: n('mustL').optional(),
+        wineL: n('wineL').optional(),
+        school: z.enum(['early', 'at-dryness', 'extended']).default('at-dryness'),
+        sg: n('sg'),
+        daysOnSkins: n('daysOnSkins'),
+        tannin: z.enum(['soft', 'ripe', 'harsh']).optional()
+      })
+      .refine((b) => (b.mustL === undefined) !== (b.wineL === undefined), { message: 'say either mustL or wineL', path: ['mustL'] }),
+    (b) => pressDay(defined(b))
+  ),
+  calculation(
+    'stuck-restart',
+    'Why a ferment may have stopped, and a starter schooled to its alcohol: amounts and times.',
+    z.strictObject({
+      volumeL: n('volumeL'),
+      sg: n('sg'),
+      abv: n('abv'),
+      celsius: n('celsius').optional(),
+      hottestC: n('celsius').optional(),
+      freeSo2MgPerL: n('freeSo2MgPerL').optional(),
+      nitrogenShortMgPerL: n('yanMgPerL').optional(),
+      toleranceAbv: n('toleranceAbv').optional()
+    }),
+    (b) => stuckRestart(defined(b))
   )
 ]

@@ -8,4 +8,5 @@ import { MUST } from './must'
 export { runCalculation } from './calculation'
 
 /** All calculations by name. */
-export const CALCULATIONS: ReadonlyMap<string, Calculation> = new Map([...MEASURING, ...MUST, ...CELLAR, ...CRUSH, ...FERMENT].map((c) => [c.name, c]))
+const ALL = [...MEASURING, ...MUST, ...CELLAR, ...CRUSH, ...FERMENT]
+export const CALCULATIONS: ReadonlyMap<string, Calculation> = new Map(ALL.map((c) => [c.name, c]))

@@ -27,7 +27,15 @@ const PAGES = [
   '/crush/lot-tempranillo?step=true-volume',
   '/crush/lot-albarino',
   '/crush/lot-albarino?step=enzyme',
-  '/crush/lot-albarino/yeast'
+  '/crush/lot-albarino/yeast',
+  '/round',
+  '/round/sheet',
+  '/round/filled',
+  '/lots/curves',
+  '/lots/lot-mencia',
+  '/lots/lot-mencia/restart',
+  '/lots/lot-blaufrankisch/press',
+  '/bench/heat?lot=lot-blaufrankisch'
 ]
 
 const LOOKS = [
@@ -92,7 +100,7 @@ test('one leaves the demo for an empty cellar of one’s own, and comes back', a
   await page.getByRole('button', { name: 'Go to my own cellar' }).click()
   await expect(page.getByRole('button', { name: 'Start my first lot' })).toBeVisible()
   await page.getByRole('button', { name: 'Look round the demo cellar' }).click()
-  await expect(page.getByRole('heading', { name: 'Three things on the floor' })).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'Six things on the floor' })).toBeVisible()
 })
 
 test('US units and °F are shown throughout once chosen', async ({ page }) => {

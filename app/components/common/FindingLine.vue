@@ -16,7 +16,13 @@ const colour = computed(() => COLOUR[props.said.finding.urgency])
       </p>
       <p class="flex flex-wrap gap-x-4">
         <UButton v-if="said.to && said.words.action" :to="said.to" variant="link" class="px-0">{{ said.words.action }}</UButton>
-        <UButton variant="link" color="neutral" class="px-0" :aria-label="`Seen, leave it: ${said.words.title}`" @click="end(said, 'seen')">
+        <UButton
+          variant="link"
+          color="neutral"
+          class="px-0 text-(--ink)"
+          :aria-label="`Seen, leave it: ${said.words.title}`"
+          @click="end(said, 'seen')"
+        >
           Seen, leave it
         </UButton>
       </p>

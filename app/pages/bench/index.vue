@@ -27,6 +27,7 @@ const BENCHES = [
     name: 'Yeast and nutrient',
     what: 'Which kind, how much, from packet to must by the minute; nitrogen and when to give it.'
   },
+  { to: '/bench/heat', name: 'Ice and warmth', what: 'Frozen bottles a day to hold a ferment down, or watts to hold it up.' },
   { to: '/bench/alcohol', name: 'Alcohol', what: 'From two gravities by every school, or from a refractometer during the ferment.' },
   { to: '/bench/blend', name: 'Blend', what: 'What two or more wines come to together, pH and all.' }
 ] as const

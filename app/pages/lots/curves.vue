@@ -31,6 +31,14 @@ const chosen = computed({
 const shown = computed(() => able.value.filter((a) => chosen.value.includes(a.lot.id)))
 const DASH = [0, 7, 2, 12, 4, 9]
 const series = computed(() => shown.value.map((s) => ({ name: s.lot.name, data: s.points })))
+const xs = computed(() => shown.value.flatMap((s) => s.points.map((p) => p.x)))
+const before = computed(() => Math.max(0, Math.ceil(-Math.min(0, ...xs.value))))
+/** Whole days to either side; many of them by twos, so that each mark is a day. */
+const after = computed(() => {
+  const last = Math.max(1, Math.ceil(Math.max(...xs.value)))
+  const [all, step] = [last + before.value, Math.ceil((last + before.value) / 12)]
+  return last + ((step - (all % step)) % step)
+})
 const options = computed<ApexOptions>(() => {
   const c = colours.value
   const hues = [c.skin, c.ink, c.caution, c.good, c.strong, c.soft]
@@ -42,13 +50,15 @@ const options = computed<ApexOptions>(() => {
     legend: { show: true, position: 'top', horizontalAlign: 'left', fontSize: '15px', labels: { colors: c.ink } },
     xaxis: {
       type: 'numeric',
-      decimalsInFloat: 0,
+      min: 0 - before.value,
+      max: after.value,
+      tickAmount: (after.value + before.value) / Math.ceil((after.value + before.value) / 12),
       title: { text: 'Days after the yeast' },
       labels: { formatter: (v: string) => Number(v).toFixed(0) },
       tooltip: { enabled: false }
     },
     yaxis: {
-      ...axisAround(shown.value.flatMap((s) => s.points.map((p) => p.y)), [0.01, 0.02, 0.05]),
+      ...axisAround(shown.value.flatMap((s) => s.points.map((p) => p.y)), [0.01, 0.02, 0.05], 8),
       labels: { formatter: (v: number) => v.toFixed(3) }
     },
     tooltip: { shared: false, x: { formatter: (v: number) => `day ${v.toFixed(1)}` }, y: { formatter: (v: number) => v.toFixed(3) } }

@@ -60,18 +60,23 @@ useHead({ title: 'Round · Presk' })
           <UButton size="xl" variant="outline" @click="tour.again()">Go round again</UButton>
         </div>
       </div>
-      <RoundStop
-        v-else-if="tour.at.value"
-        :key="tour.at.value.id + tour.round.value.begunAt"
-        :lot="tour.at.value"
-        :kept="tour.round.value.typed[tour.at.value.id]"
-        :first="place === 0"
-        :last="marks.filter((m) => m.state === 'open').length <= 1"
-        @keep="keep(tour.at.value!.id, $event)"
-        @logged="tour.finished(tour.at.value!.id)"
-        @pass="tour.pass()"
-        @back="tour.step(-1)"
-      />
+      <div v-else-if="tour.at.value" class="beside">
+        <RoundStop
+          :key="tour.at.value.id + tour.round.value.begunAt"
+          :lot="tour.at.value"
+          :kept="tour.round.value.typed[tour.at.value.id]"
+          :first="place === 0"
+          :last="marks.filter((m) => m.state === 'open').length <= 1"
+          @keep="keep(tour.at.value!.id, $event)"
+          @logged="tour.finished(tour.at.value!.id)"
+          @pass="tour.pass()"
+          @back="tour.step(-1)"
+        />
+        <aside class="max-[900px]:hidden grid gap-5">
+          <LotForecast :lot="tour.at.value" />
+          <FindingLine v-for="x in floor.of(tour.at.value.id)?.findings.slice(0, 3)" :key="x.finding.key" :said="x" />
+        </aside>
+      </div>
       <p class="mt-6 ways print:hidden">
         <NuxtLink to="/round/sheet" class="textlink">A sheet to print</NuxtLink>
         <NuxtLink to="/round/filled" class="textlink">Enter a filled sheet</NuxtLink>

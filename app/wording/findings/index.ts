@@ -29,6 +29,7 @@ export const OVER: FindingWords = { title: 'Nothing is held any more', reason: '
 export function addressOf(action: Action): string {
   switch (action.to) {
     case 'measure':
+    case 'heat':
     case 'sulphite':
     case 'correct':
       return `/bench/${action.to}?lot=${action.lotId}`
@@ -39,7 +40,8 @@ export function addressOf(action: Action): string {
     case 'lot':
       return `/lots/${action.lotId}${action.log ? `?log=${action.log}` : ''}`
     case 'press':
-      return `/lots/${action.lotId}/press`
+    case 'restart':
+      return `/lots/${action.lotId}/${action.to}`
     case 'round':
       return `/round?lot=${action.lotId}`
     case 'supplies':

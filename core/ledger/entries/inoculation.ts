@@ -17,6 +17,7 @@ export const inoculation: EntryKind<'inoculation'> = {
       return
     }
     lot.staged = new Map()
+    if (lot.inoculatedAt && !isMust(lot)) lot.repitchedAt = pitched.at
     lot.inoculatedAt ??= pitched.at
     lot.yeast = { name: pitched.culture, ...(pitched.cardKey && { cardKey: pitched.cardKey }) }
     if (!isMust(lot)) return

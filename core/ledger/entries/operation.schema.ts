@@ -20,11 +20,12 @@ export const operationSchema = z.strictObject({
     'sanitise',
     'thaw',
     'rehydrate',
+    'restart',
     'malolactic-over'
   ]),
   note: text.optional(),
   plan: z
     .strictObject({ yeastG: positive, mustC: z.number().min(2).max(40) })
     .optional()
-    .describe('of a rehydration: its times follow from these')
+    .describe('of a rehydration or a restart: its times follow from these')
 })

@@ -44,7 +44,7 @@ function alcoholicAt(lot: LotState, now: string): LotState['alcoholic'] {
   if (Date.parse(now) - Date.parse(quietSince) > LEFT_ALONE_DAYS * 24 * HOUR) return 'stopped'
   if (!last || last.value <= STUCK.sugarAboveSg) return lot.alcoholic
   const earlier = lot.series.sg!.findLast((p) => Date.parse(last.at) - Date.parse(p.at) >= STUCK.hours * HOUR)
-  const since = lot.inoculatedAt
+  const since = lot.repitchedAt ?? lot.inoculatedAt
   const begun = since === undefined || (earlier !== undefined && earlier.at > since)
   return earlier && begun && earlier.value - last.value < STUCK.fallSg ? 'stuck' : lot.alcoholic
 }

@@ -36,7 +36,7 @@ const EXTRACT_PER_ETHANOL = 2.0665
  * original gravity is that of all sugar together, and only what was read since counts.
  */
 export function askForecast(lot: LotView, cards: OwnCards, now: string): { startAt: string, asked: FermentAsked } | undefined {
-  const startAt = fermentStart(lot)
+  const startAt = lot.repitchedAt ?? fermentStart(lot)
   const fermenting = isFermenting(lot) || (isWine(lot) && startAt !== undefined && hoursSince(startAt, now) < PAST_H)
   if (!fermenting || !startAt || !isHeld(lot) || !lot.originalSg) return undefined
   const changed = lot.changedSugarAt !== undefined && lot.changedSugarAt > startAt ? lot.changedSugarAt : undefined
@@ -46,6 +46,7 @@ export function askForecast(lot: LotView, cards: OwnCards, now: string): { start
       : lot.originalSg.value
   if (originalSg < LOWEST || originalSg > HIGHEST) return undefined
   const since = changed ?? startAt
+  const before = lot.repitchedAt ? lot.series.sg?.findLast((p) => p.at <= lot.repitchedAt!) : undefined
   const at = (instant: string) => hoursSince(startAt, instant)
   const band = bandOfLot(lot, cards)
   const temperatures = (lot.series.temperature ?? []).filter((p) => p.at >= startAt)
@@ -64,6 +65,7 @@ export function askForecast(lot: LotView, cards: OwnCards, now: string): { start
         })),
       temperatures: temperatures.map((p) => ({ hours: at(p.at), celsius: p.value })),
       expectedCelsius: temperatures.length > 0 ? middleOf(temperatures.slice(-4).map((p) => p.value)) : (band.min + band.max) / 2,
+      ...(before && { restartSg: before.value }),
       ...(lot.others.yan && { yanMgPerL: lot.others.yan.value }),
       ...(lot.nitrogenGiven && { nitrogenGivenMgPerL: Math.min(1000, lot.nitrogenGiven.value) }),
       ...(yeast && { toleranceAbv: yeast.toleranceAbv })

@@ -5,7 +5,7 @@ import { type CellarView, type Stage, hoursSince, later } from '../stage'
 import { fermentStart } from './ask'
 import { type Feed, nextFeed } from './feeding'
 import { type WrongSays, goneWrong } from './gone-wrong'
-import { goneShare, isOnSkins } from './gone'
+import { goneShare, isOnSkins, pressAsk } from './gone'
 
 export type FermentSays =
   | { code: 'read-ferment', daysSince: number, expectedSg?: number }
@@ -119,8 +119,7 @@ function daily(lot: LotView, cellar: CellarView, now: string): Task[] {
 /** When a red is to be pressed, by its school. */
 function pressing(lot: LotView, now: string): Task[] {
   if (!isOnSkins(lot) || !lot.sg || lot.volume.value < 1) return []
-  const daysOnSkins = Math.min(120, Math.max(0, hoursSince(lot.startedAt, now) / 24))
-  const day = pressDay({ mustL: lot.volume.value, school: lot.plan.press, sg: lot.sg.value, daysOnSkins })
+  const day = pressDay(pressAsk(lot, now))
   const because = day.findings.find((f) => f.code === 'press-now')?.because
   return because
     ? [

@@ -4,7 +4,7 @@ import { type LotView, type Smell, isFermenting } from '../../ledger'
 import { type CellarView, type LotForecast, hoursSince } from '../stage'
 import { bandOfLot, doubtfulKey, fermentStart, yeastOfLot } from './ask'
 import { wantingNitrogen } from './feeding'
-import { type Phase, goneShare, isOnSkins, phaseOf } from './gone'
+import { type Phase, goneShare, isOnSkins, phaseOf, pressAsk } from './gone'
 
 export type WrongSays =
   | { code: 'stuck', sg: number, hours: number, probability?: number }
@@ -25,6 +25,17 @@ export type WrongSays =
 type Wrong = Finding<WrongSays>
 type Found = WrongSays & { key: string, urgency: Urgency, evidence?: readonly string[] }
 
+/** Where there is more than the lot's own page to act on it. */
+const LEADS: Partial<Record<WrongSays['code'], 'restart' | 'heat' | 'press' | 'round'>> = {
+  stuck: 'restart',
+  'too-hot': 'heat',
+  'too-cold': 'heat',
+  'temperature-falls': 'heat',
+  'skins-long': 'press'
+}
+
+/** A yeast that shows nothing after so long has not taken: common practice, no source. */
+const NOT_BEGUN = { hours: 60, fallSg: 0.0035 } as const
 /** Yeast dies from about here on, °C (common practice, no source). */
 const DEADLY_C = 35
 /** A fall by so much between two looks of a day or so is no mood of the cellar. */
@@ -45,7 +56,7 @@ export function goneWrong(lot: LotView, cellar: CellarView, now: string): Wrong[
     ...smells(lot, now),
     ...doubts(lot, cellar, known),
     ...skins(lot, now)
-  ].map(({ evidence, ...f }): Wrong => ({ ...f, task: false, lotId: lot.id, evidence: evidence ?? [], action: { to: 'lot', lotId: lot.id } }))
+  ].map(({ evidence, ...f }): Wrong => ({ ...f, task: false, lotId: lot.id, evidence: evidence ?? [], action: { to: LEADS[f.code] ?? 'lot', lotId: lot.id } }))
 }
 
 /** Stuck, not begun, slow, or likely to end sweet. One of them, the worst. */
@@ -53,6 +64,9 @@ function pace(lot: LotView, now: string, known?: LotForecast): Found[] {
   const sg = lot.series.sg ?? []
   const last = sg.at(-1)
   const evidence = sg.slice(-3).map((p) => p.entryId)
+  const original = lot.originalSg?.value
+  const idle = last && original !== undefined && original - last.value < NOT_BEGUN.fallSg && known && hoursSince(known.startAt, now)
+  if (idle && idle > NOT_BEGUN.hours && !lot.repitchedAt) return [{ code: 'not-begun', key: 'not-begun', hours: idle, urgency: 'now', evidence }]
   const said = known?.forecast.findings.find((f) => f.code === 'stuck')
   if (last && (lot.alcoholic === 'stuck' || said)) {
     const standing = sg.findLast((p) => p.value > last.value + 0.002)
@@ -71,8 +85,6 @@ function pace(lot: LotView, now: string, known?: LotForecast): Found[] {
   }
   if (!known) return []
   const { forecast, usual } = known
-  const idle = forecast.findings.find((f) => f.code === 'not-begun')
-  if (idle) return [{ code: 'not-begun', key: 'not-begun', hours: hoursSince(known.startAt, now), urgency: 'now', evidence }]
   if (forecast.stopsSweet > MAY_STOP && sg.length > 1)
     return [{ code: 'may-stop-sweet', key: 'may-stop-sweet', probability: forecast.stopsSweet, urgency: 'soon', evidence }]
   const behind = (forecast.dry?.midHours ?? 0) - (usual.dry?.highHours ?? Infinity)
@@ -157,6 +169,6 @@ function skins(lot: LotView, now: string): Found[] {
   if (!isOnSkins(lot) || !lot.sg || lot.alcoholic === 'none') return []
   const days = hoursSince(lot.startedAt, now) / 24
   if (days > 120 || lot.volume.value < 1) return []
-  const long = pressDay({ mustL: lot.volume.value, school: lot.plan.press, sg: lot.sg.value, daysOnSkins: days }).findings
+  const long = pressDay(pressAsk(lot, now)).findings
   return long.some((f) => f.code === 'skins-long') ? [{ code: 'skins-long', key: 'skins-long', days, urgency: 'soon', evidence: lot.sg.from }] : []
 }

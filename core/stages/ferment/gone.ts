@@ -1,5 +1,7 @@
 import type { LotView } from '../../ledger'
+import type { PressAsked } from '../../fermentation'
 import { arrivesOnSkins } from '../../must'
+import { hoursSince } from '../stage'
 
 /** Gravity of a wine whose sugar is gone: where the share that is gone is one. */
 const END_SG = 0.994
@@ -13,6 +15,13 @@ export function goneShare(lot: LotView): number {
 export type Phase = 'early' | 'middle' | 'late'
 /** Before one third air and nutrient help, after two thirds they harm (craft 3.7). */
 export const phaseOf = (lot: LotView): Phase => (goneShare(lot) < 1 / 3 ? 'early' : goneShare(lot) < 2 / 3 ? 'middle' : 'late')
+
+/** How a lot's press day is asked about: a must of frozen skins is measured with them, other musts by their juice. */
+export function pressAsk(lot: LotView, now: string, tannin?: PressAsked['tannin']): PressAsked {
+  const daysOnSkins = Math.min(120, Math.max(0, hoursSince(lot.startedAt, now) / 24))
+  const litres = lot.stream === 'frozen' ? { mustL: lot.volume.value } : { wineL: lot.volume.value }
+  return { ...litres, school: lot.plan.press, sg: lot.sg?.value ?? 1.1, daysOnSkins, ...(tannin && { tannin }) }
+}
 
 /** It lies on its skins: nobody has pressed it. */
 export const isOnSkins = (lot: LotView): boolean =>

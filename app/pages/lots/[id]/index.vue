@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { drawnHeightDm } from '~~/core/cellar'
 import { isFermenting, isHeld, isMust } from '~~/core/ledger'
+import { isOnSkins } from '~~/core/stages'
 import { downloadCellar } from '~/data/download'
 import { entriesOfLot } from '~/data/entries-of-lot'
 import { STANDING, STREAM, STYLE } from '~/wording/terms'
@@ -34,7 +35,10 @@ const benches = computed(() => {
       ? [{ to: `/crush/${l.id}`, label: l.stream === 'test' ? 'Its week' : 'Crush day' }]
       : []),
     ...(l.kit?.packets.length && !must.value ? [{ to: `/crush/${l.id}?step=packets`, label: 'Packets' }] : []),
+    ...(isFermenting(l) && isOnSkins(l) ? [{ to: `/lots/${l.id}/press`, label: 'Press day' }] : []),
+    ...(l.alcoholic === 'stuck' ? [{ to: `/lots/${l.id}/restart`, label: 'Restart' }] : []),
     { to: `/bench/measure?lot=${l.id}`, label: 'Measure' },
+    ...(isFermenting(l) ? [{ to: `/bench/heat?lot=${l.id}`, label: 'Ice and warmth' }] : []),
     { to: `/bench/sulphite?lot=${l.id}`, label: 'Sulphite' },
     ...(must.value
       ? [
@@ -43,7 +47,7 @@ const benches = computed(() => {
         ]
       : []),
     { to: `/bench?lot=${l.id}`, label: 'All of the bench' }
-  ]
+  ].filter((b) => b.to !== item.value?.next.to)
 })
 /** A point on a curve leads to its line in the ledger. */
 const showEntry = (id: string) => {

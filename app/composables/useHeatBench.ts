@@ -1,0 +1,78 @@
+import { heatBalance, learnLoss } from '~~/core/fermentation'
+import { gravityOf } from '~~/core/hydrometry'
+import type { LotView } from '~~/core/ledger'
+import { bandOfLot } from '~~/core/stages'
+import { expectedNow } from './expectedNow'
+
+const HOUR = 3_600_000
+/** Fall of gravity by a gram of sugar in a litre, in the middle of a ferment. */
+const SG_PER_GRAM = (gravityOf(220, 0) - gravityOf(20, 200 / 2.0665)) / 200
+
+/** Ice or warmth for a vessel: the heat of its ferment at the pace of its forecast, against its walls as its own readings show them. */
+export function useHeatBench(lot: Ref<LotView | undefined>) {
+  const cellar = useCellarStore()
+  const settings = useSettingsStore()
+  const forecasts = useForecastsStore()
+  const now = useNow()
+  const degrees = () =>
+    useQuantityField({
+      kind: 'temperature',
+      unit: settings.values.temperature,
+      units: ['°C', '°F'],
+      quantity: () => 'temperature',
+      required: true
+    })
+  const f = useFormat()
+  const typed = (celsius: number) => f.typed(Math.round(celsius * 2) / 2, 'temperature', settings.values.temperature)
+  const volume = useVolumeField()
+  const [must, target, room] = [degrees(), degrees(), degrees()]
+  const limits = { min: 0, max: 150, words: 'Between 0 and 150 g of sugar in a litre a day.' }
+  const pace = useQuantityField({ kind: 'plain', unit: '', required: true, limits })
+  room.text = typed(16)
+  const known = computed(() => (lot.value ? forecasts.known.get(lot.value.id) : undefined))
+  /** What the forecast expects it to take over the next day. */
+  const forecastPace = computed(() => {
+    const a = expectedNow(known.value, now.value)
+    const b = expectedNow(known.value, new Date(Date.parse(now.value) + 24 * HOUR).toISOString())
+    return a && b ? Math.max(0, (a.mid - b.mid) / SG_PER_GRAM) : undefined
+  })
+  watch(
+    [lot, forecastPace],
+    ([l, p]) => {
+      if (l && volume.empty) volume.text = f.typed(Number(l.volume.value.toPrecision(3)), 'volume', f.volumeUnit.value)
+      const warm = l?.series.temperature?.at(-1)?.value
+      if (warm !== undefined && must.empty) must.text = typed(warm)
+      if (l && target.empty) {
+        const band = bandOfLot(l, cellar.state.cards)
+        target.text = typed(warm === undefined ? (band.min + band.max) / 2 : Math.min(band.max - 1, Math.max(band.min + 2, warm)))
+      }
+      if (p !== undefined && pace.empty) pace.text = p.toFixed(0)
+    },
+    { immediate: true }
+  )
+  /** Learnt from this vessel's temperatures where there are some; the usual by its size else. */
+  const loss = computed(() => {
+    const [l, k] = [lot.value, known.value]
+    if (!l || !k) return undefined
+    const looks = (l.series.temperature ?? []).map((p) => ({ hours: (Date.parse(p.at) - Date.parse(k.startAt)) / HOUR, celsius: p.value }))
+    if (looks.length < 3 || room.value === undefined) return undefined
+    const sgAt = (hours: number) => expectedNow(k, new Date(Date.parse(k.startAt) + hours * HOUR).toISOString())?.mid ?? 1
+    return withinLimits(() => learnLoss(looks, (h) => (sgAt(h) - 0.99) / SG_PER_GRAM, room.value!, l.volume.value))
+  })
+  const ok = computed(() => [volume, must, target, room, pace].every((x) => x.ok))
+  const balance = computed(() =>
+    ok.value
+      ? withinLimits(() =>
+          heatBalance({
+            volumeL: volume.value!,
+            sugarGPerLDay: pace.value!,
+            celsius: must.value!,
+            targetC: target.value!,
+            roomC: room.value!,
+            ...(loss.value !== undefined && { lossWPerK: loss.value })
+          })
+        )
+      : undefined
+  )
+  return { volume, must, target, room, pace, loss, balance }
+}

@@ -1,0 +1,99 @@
+<script setup lang="ts">
+/** Ice to hold a ferment down, or watts to hold it up. */
+const { lot } = useLotFromAddress()
+const bench = useHeatBench(lot)
+const f = useFormat()
+const BOTTLE_L = 1.5
+const bottles = computed(() => (bench.balance.value ? bench.balance.value.iceLPerDay / BOTTLE_L : 0))
+const rhythm = computed(() =>
+  bottles.value < 1 ? 'one a day' : `${Math.ceil(bottles.value)} a day, one every ${Math.max(1, Math.round(24 / bottles.value))} h`
+)
+const headline = computed(() => {
+  const b = bench.balance.value
+  if (!b) return undefined
+  if (b.iceLPerDay > 0.3) return { number: f.words(f.volume(b.iceLPerDay)), text: 'of frozen water a day hold it there.' }
+  if (b.heaterW > 3) return { number: `${b.heaterW < 10 ? b.heaterW.toFixed(0) : Math.round(b.heaterW / 5) * 5} W`, text: 'of warmth hold it there.' }
+  return { number: 'Leave it', text: 'What it makes and what its walls lose are even.' }
+})
+const round = (x: number, d = 0) => x.toFixed(d)
+const working = computed(() => {
+  const b = bench.balance.value!
+  const [litres, pace, target, room] = [bench.volume.value ?? 0, bench.pace.value ?? 0, bench.target.value ?? 0, bench.room.value ?? 0]
+  return [
+    { what: 'Made', formula: `${round(pace)} g/L × ${round(litres)} L × 0.55 kJ/g ÷ 86.4`, result: `${round(b.madeW)} W` },
+    { what: 'Lost', formula: `${round(b.lossWPerK, 1)} W/K × (${round(target, 1)} − ${round(room, 1)}) K`, result: `${round(b.lostW)} W` },
+    { what: 'Ice', formula: '(made − lost) × 86.4 ÷ kJ that a litre takes up', result: `${round(b.iceLPerDay, 1)} L a day` }
+  ]
+})
+useHead({ title: 'Ice and warmth · Presk' })
+</script>
+
+<template>
+  <BenchFrame title="Ice and warmth" :lot="lot">
+    <template #answer>
+      <div v-if="headline && bench.balance.value">
+        <p class="big figure">{{ headline.number }}</p>
+        <p>{{ headline.text }}</p>
+        <p v-if="bottles > 0.2" class="soft">
+          As bottles of 1.5 L: {{ rhythm }}.
+        </p>
+        <p v-if="bench.balance.value.iceLToBring > 0.2" class="soft">
+          Once, to bring it down: {{ f.words(f.volume(bench.balance.value.iceLToBring)) }} of ice.
+        </p>
+      </div>
+      <p v-else class="soft">Say how warm it is, how warm it should be, and how fast it works.</p>
+    </template>
+    <template #inputs>
+      <QuantityField label="Must" :field="bench.volume" />
+      <QuantityField label="Sugar it takes a day" :field="bench.pace" unit-label="g/L" hint="From its forecast, where there is one" />
+      <QuantityField label="It stands at" :field="bench.must" />
+      <QuantityField label="To be held at" :field="bench.target" />
+      <QuantityField label="The room has" :field="bench.room" />
+    </template>
+    <template #results>
+      <dl v-if="bench.balance.value" class="heat">
+        <div><dt>The yeast makes</dt><dd class="figure">{{ bench.balance.value.madeW.toFixed(0) }} W</dd></div>
+        <div>
+          <dt>Its walls lose</dt>
+          <dd class="figure">{{ bench.balance.value.lostW.toFixed(0) }} W</dd>
+        </div>
+        <div>
+          <dt>For each degree</dt>
+          <dd>
+            <b class="figure">{{ bench.balance.value.lossWPerK.toFixed(1) }} W</b>
+            <span class="soft small block">
+              {{ bench.loss.value === undefined ? 'usual for its size' : 'learnt from its temperatures' }}
+            </span>
+          </dd>
+        </div>
+        <div>
+          <dt>Left alone it comes to</dt>
+          <dd class="figure">{{ f.words(f.temperature(Math.min(60, bench.balance.value.settlesC))) }}</dd>
+        </div>
+      </dl>
+      <WorkingNote
+        v-if="bench.balance.value"
+        :steps="working"
+        source="heat of fermentation 23.7 kcal a mole (Williams 1982), ice by the CRC Handbook, both from memory; walls: common practice"
+      />
+      <CautionNote code="dryIce" />
+    </template>
+  </BenchFrame>
+</template>
+
+<style scoped>
+.big {
+  font-size: clamp(2.4rem, 6vw, 3.4rem);
+  line-height: 1.1;
+}
+.heat div {
+  display: flex;
+  justify-content: space-between;
+  gap: 16px;
+  border-top: 1.5px solid var(--line);
+  padding: 9px 0;
+}
+.heat dd {
+  text-align: right;
+}
+</style>

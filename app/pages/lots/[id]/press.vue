@@ -1,0 +1,97 @@
+<script setup lang="ts">
+import { PRESS_SCHOOLS } from '~~/core/fermentation'
+import { HARD_PRESS, PRESS_SCHOOL, sayPress } from '~/wording/press'
+
+/** Press day: whether, what comes of it, what fits where. */
+const cellar = useCellarStore()
+const route = useRoute()
+const lot = computed(() => cellar.lotOf(String(route.params.id)))
+const f = useFormat()
+const logged = useLogged()
+const bench = lot.value && usePressDay(lot.value)
+const schools = PRESS_SCHOOLS.map((value) => ({ value, ...PRESS_SCHOOL[value] }))
+const TASTE = [
+  { value: 'soft' as const, label: 'Soft', hint: 'skins still give' },
+  { value: 'ripe' as const, label: 'Ripe', hint: 'seeds brown, skins spent' },
+  { value: 'harsh' as const, label: 'Harsh', hint: 'bitter, drying' }
+]
+const APART = [
+  { value: true, label: 'Two lots', hint: 'free run and press wine apart' },
+  { value: false, label: 'One lot', hint: 'together again' }
+]
+const apart = computed({ get: () => bench?.keepsApart.value ?? false, set: (is: boolean) => bench && (bench.apart.value = is) })
+/** What is only expected has two figures that matter. */
+const about = (litres: number) => f.volume(Number(litres.toPrecision(2)))
+const band = (b: { low: number, mid: number, high: number }) => `${about(b.low).text} to ${f.words(about(b.high))}`
+const rows = computed(() => {
+  const day = bench?.day.value
+  return day
+    ? [
+        { what: 'Free run', band: day.freeRunL },
+        { what: 'Press wine', band: day.pressL },
+        { what: 'Gross lees of it', band: day.leesL }
+      ]
+    : []
+})
+async function log() {
+  if (!bench || !lot.value) return
+  if (!(await bench.log())) return focusWrong()
+  logged(`${lot.value.name}: pressed`)
+  await navigateTo(`/lots/${lot.value.id}`)
+}
+useHead({ title: () => `Press day, ${lot.value?.name ?? ''} · Presk` })
+</script>
+
+<template>
+  <p v-if="!lot || !bench">This lot is not in this cellar. <NuxtLink to="/lots" class="textlink">All lots</NuxtLink></p>
+  <form v-else class="beside" novalidate @submit.prevent="log">
+    <section class="grid gap-5">
+      <div>
+        <p class="soft"><NuxtLink :to="`/lots/${lot.id}`" class="textlink">{{ lot.name }}</NuxtLink></p>
+        <h1>{{ bench.day.value?.ready ? 'Press it' : 'Not yet, by its school' }}</h1>
+        <p v-for="x in bench.day.value?.findings ?? []" :key="x.code" class="soft">{{ sayPress(x) }}</p>
+      </div>
+      <ChoiceTiles v-model="bench.school.value" legend="School" :items="schools" :least="170" />
+      <ChoiceTiles v-model="bench.tannin.value" legend="Skins and seeds taste" :items="TASTE" :least="130" />
+      <CautionNote code="press" />
+      <CautionNote code="carbonDioxide" />
+      <p>{{ HARD_PRESS }}</p>
+      <h2>What came of it</h2>
+      <div class="tries">
+        <QuantityField label="Free run" :field="bench.free" />
+        <SelectField v-model="bench.freeVessel.value" label="Into" :items="bench.freePlaces.value" />
+        <QuantityField label="Press wine" :field="bench.pressed" hint="Empty if there was none" />
+        <SelectField v-model="bench.pressVessel.value" label="Into" :items="bench.pressPlaces.value" />
+      </div>
+      <ChoiceTiles v-model="apart" legend="Kept as" :items="APART" :least="160" />
+      <UButton type="submit" size="xl" class="justify-self-start">Log the pressing</UButton>
+    </section>
+    <aside>
+      <h2 class="mb-2">To expect</h2>
+      <dl>
+        <div v-for="r in rows" :key="r.what">
+          <dt>{{ r.what }}</dt>
+          <dd>
+            <b class="figure">{{ f.words(about(r.band.mid)) }}</b> <span class="soft small block">{{ band(r.band) }}</span>
+          </dd>
+        </div>
+      </dl>
+      <p v-if="bench.day.value" class="soft small">
+        Off the gross lees {{ bench.day.value.firstRackingH.from }} to {{ bench.day.value.firstRackingH.to }} hours after pressing. Common
+        practice; measure what really comes.
+      </p>
+    </aside>
+  </form>
+</template>
+
+<style scoped>
+dl > div {
+  display: grid;
+  grid-template-columns: 1fr 1.2fr;
+  padding: 8px 0;
+  border-top: 1.5px solid var(--line);
+}
+dd b {
+  font-size: 1.3rem;
+}
+</style>

@@ -1,0 +1,148 @@
+import { describe, expect, it } from 'vitest'
+import { forecastFerment } from '../../fermentation'
+import { type Draft, type Entry, type Fact, foldCellar, lotAt } from '../../ledger'
+import { type LotForecast, askForecast, findingsOf, nextFeed, tasksOf } from '..'
+
+const NOW = Date.UTC(2026, 9, 20, 12)
+const at = (hoursAgo: number) => new Date(NOW - hoursAgo * 3_600_000).toISOString()
+const now = at(0)
+const lotId = 'lot-ferment-1'
+let n = 0
+const entry = (hoursAgo: number, draft: Draft<Fact>) =>
+  ({ id: `entry-f-${String(++n).padStart(4, '0')}`, device: 't', at: at(hoursAgo), written: at(hoursAgo), ...draft }) as Entry
+const read = (hoursAgo: number, quantity: 'sg' | 'brix' | 'temperature' | 'yan', value: number, more = {}) =>
+  entry(hoursAgo, { type: 'reading', lotId, quantity, typed: String(value), value, ...more })
+const start = (style: 'red' | 'white' = 'red', hoursAgo = 130) =>
+  entry(hoursAgo, { type: 'lot-started', lotId, name: 'L', stream: style === 'red' ? 'fresh' : 'juice', style, varieties: [], volumeL: 50, volumeIs: 'measured' })
+const yeast = (hoursAgo = 100, cardKey = 'structured-red') => entry(hoursAgo, { type: 'inoculation', lotId, organism: 'yeast', culture: cardKey, cardKey, grams: 12 })
+const smell = (hoursAgo: number, ...smells: ('rotten-egg' | 'clean' | 'vinegar')[]) => entry(hoursAgo, { type: 'observation', lotId, what: 'smell', text: 'x', smells })
+const fed = (hoursAgo: number, grams: number) => entry(hoursAgo, { type: 'addition', lotId, material: 'complex-nutrient', unit: 'g', actual: grams })
+/** A red in the middle of it. */
+const middle = [start(), read(102, 'sg', 1.095), yeast(), read(76, 'sg', 1.088), read(52, 'sg', 1.066), read(28, 'sg', 1.043), read(4, 'sg', 1.023)]
+
+function seen(entries: readonly Entry[], hours = 0) {
+  const when = at(-hours)
+  const cellar = foldCellar(entries)
+  const lot = lotAt(cellar.lots.get(lotId)!, when)
+  const ask = askForecast(lot, cellar.cards, when)
+  const forecasts = new Map<string, LotForecast>(
+    ask ? [[lotId, { startAt: ask.startAt, key: '', forecast: forecastFerment(ask.asked), usual: forecastFerment({ ...ask.asked, readings: [] }) }]] : []
+  )
+  const view = { ...cellar, forecasts }
+  return { lot, ask, known: forecasts.get(lotId), view, tasks: tasksOf(lot, view, when), found: findingsOf(lot, view, when).map((f) => f.code) }
+}
+
+describe('what a forecast is asked', () => {
+  it('hours from the yeast, every gravity since, the temperatures beside', () => {
+    const { ask } = seen([...middle, read(4, 'temperature', 26)])
+    expect(ask!.asked.readings.map((r) => Math.round(r.hours))).toEqual([24, 48, 72, 96])
+    expect(ask!.asked.temperatures).toEqual([{ hours: 96, celsius: 26 }])
+    expect(ask!.asked.toleranceAbv).toBe(15)
+  })
+  it('sugar that was added on the way is in its original gravity, and only later readings count', () => {
+    const { ask } = seen([...middle.slice(0, 5), entry(40, { type: 'addition', lotId, material: 'sugar', unit: 'g', actual: 1000 }), read(20, 'sg', 1.045)])
+    // 20 g/L more: about 0.0075 in gravity.
+    expect(ask!.asked.originalSg).toBeGreaterThan(1.1)
+    expect(ask!.asked.originalSg).toBeLessThan(1.105)
+    expect(ask!.asked.readings).toHaveLength(1)
+  })
+  it('after a restart hours count from there, with what was gone before', () => {
+    const stuck = [start('red', 400), read(390, 'sg', 1.1), yeast(380), read(300, 'sg', 1.03), read(200, 'sg', 1.02), read(130, 'sg', 1.02)]
+    const { ask, lot, known } = seen([...stuck, yeast(100), read(4, 'sg', 1.012)])
+    expect(ask!.asked.restartSg).toBeCloseTo(1.02, 3)
+    expect(lot.alcoholic).toBe('active')
+    expect(known!.forecast.endSg.mid).toBeLessThan(1.012)
+  })
+  it('a doubted reading that was said to be right counts', () => {
+    const odd = read(52, 'sg', 1.0495)
+    const entries = [...middle.slice(0, 4), odd, ...middle.slice(5)]
+    expect(seen(entries).found).toContain('reading-doubtful')
+    const kept = seen([...entries, entry(1, { type: 'task-ended', lotId, task: `doubtful:${odd.id}`, outcome: 'seen' })])
+    expect(kept.found).not.toContain('reading-doubtful')
+    expect(kept.ask!.asked.readings.filter((r) => r.trusted)).toHaveLength(1)
+  })
+})
+
+describe('a refractometer in a ferment', () => {
+  it.each([
+    // From 22.6 °Brix; Novotny's published fit gives 1.0246.
+    ['corrected for its alcohol', { by: 'refractometer' }, 1.022, 1.027, false],
+    ['by hydrometer it is what it is', { by: 'hydrometer' }, 1.049, 1.051, false],
+    ['with nothing said it is asked about', {}, 1.049, 1.051, true]
+  ] as const)('%s', (_, more, low, high, asked) => {
+    const { lot, found } = seen([...middle.slice(0, 5), read(3, 'brix', 12.4, more)])
+    expect(lot.sg!.value).toBeGreaterThan(low)
+    expect(lot.sg!.value).toBeLessThan(high)
+    expect(found.includes('brix-in-ferment')).toBe(asked)
+  })
+})
+
+describe('nutrient follows the ferment', () => {
+  const early = [start(), read(102, 'sg', 1.095), read(102, 'yan', 100)]
+  const feedAt = (entries: readonly Entry[], hours = 0) => {
+    const s = seen(entries, hours)
+    return nextFeed(s.lot, s.view.cards, at(-hours), s.known)
+  }
+  it('half about a day after the yeast, the rest at a third; what was given counts; after two thirds nothing', () => {
+    const first = feedAt([...early, yeast(20)])!
+    expect(first.part).toBe(1)
+    // 219 g/L × 0.9 − 100 = 97 mg/L; half of it in 50 L at 100 mg/g is 24 g (craft 4.7).
+    expect(first.gifts[0]!.grams).toBeGreaterThan(20)
+    expect(first.gifts[0]!.grams).toBeLessThan(29)
+    const second = feedAt([...early, yeast(30), fed(8, first.gifts[0]!.grams)])!
+    expect(second.part).toBe(2)
+    expect(second.mgPerL).toBeCloseTo(first.mgPerL, 0)
+    expect(feedAt([...early, yeast(30), fed(8, 60)])).toBeUndefined()
+    expect(feedAt([...early, yeast(100), read(20, 'sg', 1.02)])).toBeUndefined()
+  })
+  it('half given is half wanting: never more than the need altogether', () => {
+    for (const given of [0, 5, 11, 20, 35, 48]) {
+      const s = seen([...early, yeast(60), ...(given > 0 ? [fed(30, given)] : []), read(4, 'sg', 1.06)])
+      const feed = nextFeed(s.lot, s.view.cards, now, s.known)
+      const grams = feed?.gifts.reduce((sum, g) => sum + g.grams, 0) ?? 0
+      expect(grams + given, `${given} g given`).toBeLessThanOrEqual(53)
+    }
+  })
+  it('moves as the ferment moves: a faster one is due sooner', () => {
+    const due = (sg: number) => feedAt([...early, yeast(40), fed(14, 25), read(4, 'sg', sg)])!.due
+    expect(due(1.075) < due(1.09)).toBe(true)
+  })
+})
+
+describe('what has gone wrong', () => {
+  const warm = (celsius: number, hoursAgo = 4) => read(hoursAgo, 'temperature', celsius)
+  it.each<[string, readonly Entry[], string, boolean]>([
+    ['nothing', middle, 'stuck', false],
+    ['stopped half way', [...middle.slice(0, 4), read(54, 'sg', 1.066), read(40, 'sg', 1.05), read(28, 'sg', 1.05), read(4, 'sg', 1.0495)], 'stuck', true],
+    ['hot', [...middle, warm(32)], 'too-hot', true],
+    ['as it should be', [...middle, warm(26)], 'too-hot', false],
+    ['cold', [...middle, warm(15)], 'too-cold', true],
+    ['cold at once', [...middle, warm(25, 28), warm(19)], 'temperature-falls', true],
+    ['rotten egg', [...middle, smell(3, 'rotten-egg')], 'smells', true],
+    ['clean since', [...middle, smell(30, 'rotten-egg'), smell(3, 'clean')], 'smells', false],
+    ['vinegar a week ago', [start(), smell(120, 'vinegar'), ...middle.slice(1)], 'smells', false],
+    ['no fall at all', [start(), read(102, 'sg', 1.095), yeast(), read(60, 'sg', 1.095), read(4, 'sg', 1.095)], 'not-begun', true]
+  ])('%s', (_, entries, code, is) => expect(seen(entries).found.includes(code as never)).toBe(is))
+
+  it('heat that kills stops everything else; every finding has its evidence and a way', () => {
+    const s = seen([...middle, warm(37)])
+    const hot = findingsOf(s.lot, s.view, now)[0]!
+    expect(hot).toMatchObject({ code: 'too-hot', urgency: 'stop', deadly: true })
+    for (const f of findingsOf(s.lot, s.view, now)) expect(f.action).toBeDefined()
+  })
+})
+
+describe('what is asked for while it ferments', () => {
+  it('a red: a look, its cap, its press; a white: a look', () => {
+    expect(seen(middle, 12).tasks.map((t) => t.code)).toEqual(expect.arrayContaining(['read-ferment', 'work-cap']))
+    const dry = [start('red', 200), ...middle.slice(1), read(2, 'sg', 0.994)]
+    expect(seen(dry).tasks.map((t) => t.code)).toContain('press')
+    const white = [start('white'), read(102, 'sg', 1.09), yeast(100, 'crisp-white'), read(20, 'sg', 1.06)]
+    expect(seen(white).tasks.map((t) => t.code)).not.toContain('work-cap')
+  })
+  it('a cap that was pushed down waits, then asks again', () => {
+    const done = [...middle, entry(1, { type: 'operation', lotId, what: 'punch-down' })]
+    const cap = (hours: number) => seen(done, hours).tasks.find((t) => t.code === 'work-cap')!.urgency
+    expect([cap(0), cap(9), cap(26)]).toEqual(['wait', 'soon', 'now'])
+  })
+})
