@@ -52,8 +52,10 @@ export function useStory() {
     }
   }
 
-  /** The latest of all lots, struck ones left out. */
-  const latest = (most: number): StoryLine[] => first(most, (s) => !s.struck && lotOf(s.fact) !== undefined)
+  const isFollowed = (fact: Fact) =>
+    fact.type === 'reading' && fact.instrumentId !== undefined && cellar.state.instruments.get(fact.instrumentId)?.kind === 'float'
+  /** The latest of all lots, struck ones left out, and what an instrument logs by itself. */
+  const latest = (most: number): StoryLine[] => first(most, (s) => !s.struck && lotOf(s.fact) !== undefined && !isFollowed(s.fact))
 
   /** One lot's ledger, with what came into it from others. */
   const linesOf = (lotId: string, most: number): StoryLine[] =>

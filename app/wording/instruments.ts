@@ -30,6 +30,7 @@ export const INSTRUMENT: Record<EntryOf<'instrument-added'>['kind'], InstrumentW
     standards: ['0', '']
   },
   scale: { name: 'Scale', unit: 'g', how: 'with a coin of known weight on it', standards: ['', ''] },
+  float: { name: 'Floating hydrometer', unit: 'SG', how: 'against a hand reading of the same must', standards: ['', ''] },
   'titration-kit': { name: 'Titration kit', unit: 'g/L', how: 'against a wine of known acidity', standards: ['', ''] }
 }
 

@@ -199,6 +199,8 @@ export interface InstrumentState {
   kind: EntryOf<'instrument-added'>['kind']
   calibrationC?: number
   step?: number
+  /** Of a floating hydrometer: the lot it floats in, and which simulated one it is. */
+  follows?: { lotId: string, seed: number }
   checks: EntryOf<'instrument-checked'>[]
 }
 

@@ -35,7 +35,8 @@ export const instrumentAddedForm: EntryForm<'instrument-added'> = {
       name: name.slice(0, 80),
       kind: values.kind as EntryOf<'instrument-added'>['kind'],
       calibrationC: values.kind === 'hydrometer' ? Number(values.calibrationC) : undefined,
-      step: before?.step
+      step: before?.step,
+      follows: before?.follows
     })
   }
 }

@@ -6,7 +6,11 @@ export const instrumentAddedSchema = z.strictObject({
   type: z.literal('instrument-added'),
   instrumentId: id,
   name,
-  kind: z.enum(['hydrometer', 'refractometer', 'ph-meter', 'thermometer', 'scale', 'titration-kit']),
+  kind: z.enum(['hydrometer', 'refractometer', 'ph-meter', 'thermometer', 'scale', 'titration-kit', 'float']),
   calibrationC: z.number().min(15).max(25).optional(),
-  step: positive.optional()
+  step: positive.optional(),
+  follows: z
+    .strictObject({ lotId: id, seed: z.int().min(0).max(2_147_483_647) })
+    .optional()
+    .describe('of a floating hydrometer: the lot it floats in, and which simulated one it is')
 })

@@ -14,14 +14,15 @@ export function headerOf(facts: readonly Fact[]): CellarState {
   const checks: EntryOf<'instrument-checked'>[] = []
   for (const fact of facts) {
     if (fact.type === 'instrument-added') {
-      const { instrumentId: id, name, kind, calibrationC, step } = fact
+      const { instrumentId: id, name, kind, calibrationC, step, follows } = fact
       cellar.instruments.set(id, {
         id,
         name,
         kind,
         checks: [],
         ...(calibrationC !== undefined && { calibrationC }),
-        ...(step !== undefined && { step })
+        ...(step !== undefined && { step }),
+        ...(follows !== undefined && { follows })
       })
     }
     else if (fact.type === 'instrument-checked') checks.push(fact)

@@ -109,6 +109,7 @@ useHead({ title: () => `${lot.value?.name ?? 'Lot'} · Presk` })
         </div>
       </section>
       <LotForecast v-if="isFermenting(lot)" :lot="lot" />
+      <LotFollowed v-if="isFermenting(lot)" :key="lot.id" :lot="lot" />
     </div>
     <div v-if="item?.findings.length" class="findings" role="region" aria-label="Worth knowing">
       <FindingLine v-for="s in item.findings" :key="s.finding.key" :said="s" />

@@ -1,0 +1,117 @@
+import { fact, reading } from '~~/core/drafts'
+import { type FollowFinding, type KeptReading, followReadings, windowAfter } from '~~/core/fermentation'
+import type { Draft, Fact, LotView } from '~~/core/ledger'
+import { fermentStart } from '~~/core/stages'
+import { newId } from '~/data/ids'
+
+const EVERY_MS = 60_000
+const HOUR = 3_600_000
+/** A hand reading and a float's say one thing when they lie no further apart. */
+const SAME_H = 6
+
+/** A floating hydrometer in a lot's vessel: paired, followed while the page is open, kept thinned, set by a hand reading. */
+export function useFollowed(lot: () => LotView) {
+  const cellar = useCellarStore()
+  const logged = useLogged()
+  const instrument = computed(() => [...cellar.state.instruments.values()].findLast((i) => i.kind === 'float' && i.follows?.lotId === lot().id))
+  const latest = shallowRef<KeptReading>()
+  const findings = shallowRef<FollowFinding[]>([])
+  const unreachable = ref(false)
+  const start = computed(() => fermentStart(lot()) ?? lot().startedAt)
+  let busy = false
+
+  /** What was kept of it already: readings of this lot by this instrument. */
+  const keptUpTo = (instrumentId: string): string | undefined => {
+    const kept = cellar.facts.find(
+      ({ fact: f, struck }) => !struck && f.type === 'reading' && f.lotId === lot().id && f.instrumentId === instrumentId && f.quantity === 'sg'
+    )
+    return kept?.fact.at
+  }
+
+  async function fetchNew(): Promise<void> {
+    const i = instrument.value
+    if (!i?.follows || busy || !lot().originalSg) return
+    busy = true
+    try {
+      const now = new Date().toISOString()
+      const before = keptUpTo(i.id)
+      const since = before ? windowAfter(before) : start.value
+      const query = new URLSearchParams({
+        seed: String(i.follows.seed),
+        startAt: start.value,
+        from: since,
+        to: now,
+        originalSg: Math.min(1.17, Math.max(1.03, lot().originalSg!.value)).toFixed(4),
+        celsius: lot().style === 'red' ? '24' : '15'
+      })
+      const answer = await fetch(`/api/instruments/float?${query}`)
+      if (!answer.ok) throw new Error(String(answer.status))
+      const { readings } = (await answer.json()) as { readings: unknown[] }
+      const told = followReadings(Array.isArray(readings) ? (readings as never[]) : [], since, now)
+      unreachable.value = false
+      if (told.latest) latest.value = told.latest
+      findings.value = told.findings
+      const drafts = told.kept.flatMap((k) => entriesOf(k, i.id))
+      if (drafts.length > 0) await cellar.log(drafts)
+    }
+    catch {
+      // No network, or no server: what was kept stands, and the next minute asks again.
+      unreachable.value = true
+    }
+    busy = false
+  }
+
+  function entriesOf(k: KeptReading, instrumentId: string): Draft<Fact>[] {
+    const common = { lotId: lot().id, at: k.at, instrumentId }
+    return [
+      ...(k.sg !== undefined ? [reading({ ...common, quantity: 'sg' as const, typed: k.sg.toFixed(4), value: k.sg })] : []),
+      ...(k.celsius !== undefined ? [reading({ ...common, quantity: 'temperature' as const, typed: k.celsius.toFixed(1), value: k.celsius })] : [])
+    ]
+  }
+
+  async function pair(): Promise<void> {
+    const id = newId()
+    const seed = [...id].reduce((sum, c) => (sum * 31 + c.charCodeAt(0)) % 2_147_483_647, 7)
+    const follows = { lotId: lot().id, seed }
+    await cellar.log([
+      fact('instrument-added', { instrumentId: id, name: `Float in ${lot().name}`.slice(0, 80), kind: 'float', calibrationC: undefined, step: undefined, follows })
+    ])
+    await fetchNew()
+  }
+
+  /** The last gravity read by hand, with what the float showed at that time as it was sent. */
+  const compared = computed(() => {
+    const i = instrument.value
+    if (!i) return undefined
+    const mine = cellar.facts.flatMap(({ fact: f, struck }) =>
+      !struck && f.type === 'reading' && f.lotId === lot().id && (f.quantity === 'sg' || f.quantity === 'brix') ? [f] : []
+    )
+    const hand = mine.find((f) => f.instrumentId !== i.id)
+    const point = hand && lot().series.sg?.find((p) => p.entryId === hand.id)
+    if (!hand || !point) return undefined
+    const float = mine
+      .filter((f) => f.instrumentId === i.id && f.quantity === 'sg')
+      .map((f) => ({ id: f.id, sg: f.value, off: Math.abs(Date.parse(f.at) - Date.parse(hand.at)) / HOUR }))
+      .sort((a, b) => a.off - b.off)[0]
+    if (!float || float.off > SAME_H) return undefined
+    // As it counts now, its checks reckoned in: once it is set there is nothing left to set.
+    const counts = lot().series.sg?.find((p) => p.entryId === float.id)?.value ?? float.sg
+    return { hand: point.value, float: float.sg, by: counts - point.value }
+  })
+  async function setByHand(): Promise<void> {
+    const [i, c] = [instrument.value, compared.value]
+    if (!i || !c) return
+    const offset = Number((c.float - c.hand).toFixed(4))
+    const standards = [{ known: Number(c.hand.toFixed(4)), shown: c.float }]
+    if (await cellar.log([fact('instrument-checked', { instrumentId: i.id, offset, slope: undefined, standards, adjusted: false })]))
+      logged('The float is set by the hand reading')
+  }
+
+  let timer: ReturnType<typeof setInterval> | undefined
+  onMounted(() => {
+    void fetchNew()
+    timer = setInterval(() => void fetchNew(), EVERY_MS)
+  })
+  onBeforeUnmount(() => clearInterval(timer))
+  return { instrument, latest, findings, unreachable, compared, pair, setByHand }
+}
