@@ -71,7 +71,8 @@ export function useFollowed(lot: () => LotView) {
 
   async function pair(): Promise<void> {
     const id = newId()
-    const seed = [...id].reduce((sum, c) => (sum * 31 + c.charCodeAt(0)) % 2_147_483_647, 7)
+    // Each lot has a float of its own, and it is the same one when it is paired again.
+    const seed = [...lot().id].reduce((sum, c) => (sum * 31 + c.charCodeAt(0)) % 2_147_483_647, 23)
     const follows = { lotId: lot().id, seed }
     await cellar.log([
       fact('instrument-added', { instrumentId: id, name: `Float in ${lot().name}`.slice(0, 80), kind: 'float', calibrationC: undefined, step: undefined, follows })

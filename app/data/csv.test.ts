@@ -1,6 +1,6 @@
 import Papa from 'papaparse'
 import { describe, expect, it } from 'vitest'
-import { foldCellar, restatedValue } from '~~/core/ledger'
+import { type EntryOf, foldCellar, inOrder, restatedValue } from '~~/core/ledger'
 import { demoCellar } from '~~/demo'
 import { ledgerCsv, mapRows, readDate, readTable, readingsCsv } from './csv'
 import { isOwnReadings, readingsBack } from './readings-back'
@@ -102,12 +102,15 @@ it('one lot’s file tells its whole story alone', () => {
 
 describe('readings that Presk wrote, Presk reads back', () => {
   const cellar = foldCellar(demo.entries)
-  const readings = demo.entries.filter((e) => e.type === 'reading')
+  // One by refractometer, of which only the kind was said.
+  const spoken = { ...demo.entries.findLast((e) => e.type === 'reading' && e.quantity === 'sg')!, id: 'spoken-reading-1', quantity: 'brix', typed: '9.4', value: 9.4, by: 'refractometer', instrumentId: undefined } as EntryOf<'reading'>
+  const entries = [...demo.entries, spoken].sort(inOrder)
+  const readings = entries.filter((e) => e.type === 'reading')
   const instruments = new Map([...cellar.instruments.values()].map((i) => [i.name, i.id]))
   const lots = new Map([...cellar.lots.values()].map((l) => [l.name, l.id]))
   const lotOf = (name: string) => (lots.has(name) ? { lotId: lots.get(name)! } : { problem: `No lot is called “${name}”` })
   const written = readingsCsv(
-    demo.entries,
+    entries,
     { lot: (id) => cellar.lots.get(id)!.name, instrument: (id) => cellar.instruments.get(id)!.name },
     (r) => restatedValue(cellar.lots.get(r.lotId)!, r)
   )
@@ -119,8 +122,8 @@ describe('readings that Presk wrote, Presk reads back', () => {
   it('with lot, instrument, sample and titration as they were', () => {
     expect(isOwnReadings(table.table)).toBe(true)
     const drafts = back([]).rows.flatMap((r) => r.drafts)
-    const parts = ({ lotId, at, quantity, value, typed, instrumentId, sampleC, calibrationC, titration }: (typeof drafts)[number]) => ({
-      ...{ lotId, at, quantity, value, typed, instrumentId, sampleC, titration },
+    const parts = ({ lotId, at, quantity, value, typed, instrumentId, by, sampleC, calibrationC, titration }: (typeof drafts)[number]) => ({
+      ...{ lotId, at, quantity, value, typed, instrumentId, by, sampleC, titration },
       // It stands for itself where no sample's temperature was read.
       calibrationC: sampleC === undefined ? undefined : calibrationC
     })

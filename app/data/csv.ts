@@ -39,7 +39,7 @@ export function readingsCsv(
       value: r.value,
       typed: r.typed,
       restated: restated(r) ?? '',
-      instrument: r.instrumentId ? names.instrument(r.instrumentId) : '',
+      instrument: r.instrumentId ? names.instrument(r.instrumentId) : r.by ? KIND_SAID + r.by : '',
       sample_celsius: r.sampleC ?? '',
       calibration_celsius: r.calibrationC ?? '',
       titration: r.titration ? TITRATION.map((key) => r.titration![key] ?? '').join(' ') : '',
@@ -48,6 +48,9 @@ export function readingsCsv(
     CSV
   )
 }
+
+/** What stands for an instrument of which only the kind was said. */
+export const KIND_SAID = 'a '
 
 /** The parts of a titration, in the order of its cell. */
 export const TITRATION = ['sampleMl', 'titrantMl', 'normality', 'stepMl'] as const

@@ -1,7 +1,7 @@
 import type { Draft, EntryOf } from '~~/core/ledger'
 import { QUANTITY_NAMES, likely } from '~~/core/quantities'
 import { reading, titration } from '~~/core/drafts'
-import { type ImportRow, type LotNamed, TITRATION, type Table, readDate } from './csv'
+import { type ImportRow, type LotNamed, KIND_SAID, TITRATION, type Table, readDate } from './csv'
 
 /** The columns by which Presk knows readings that it wrote itself. */
 const OWN = ['at', 'lot', 'quantity', 'value', 'typed'] as const
@@ -73,6 +73,7 @@ function draftOf(
     typed: row.typed?.trim() || String(base.value),
     sampleC: number(row.sample_celsius),
     calibrationC: number(row.calibration_celsius),
-    instrumentId: row.instrument ? instrumentNamed(row.instrument) : undefined
+    instrumentId: row.instrument ? instrumentNamed(row.instrument) : undefined,
+    by: (['hydrometer', 'refractometer'] as const).find((kind) => row.instrument === KIND_SAID + kind)
   })
 }

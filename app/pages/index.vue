@@ -6,13 +6,12 @@ const story = useStory()
 
 const numbered = computed(() => floor.items.value.filter((i) => i.number !== undefined))
 const waiting = computed(() => floor.items.value.filter((i) => i.number === undefined))
-/** What would be a mistake, or drifts, on any lot; what is only worth knowing stands on the lot's own page. */
+/** The worst that is wrong with each lot; the rest, and what is only worth knowing, stands on the lot's own page. */
 const pressing = computed(() =>
-  floor.items.value.flatMap(({ lot, findings }) =>
-    findings
-      .filter(({ finding }) => finding.urgency === 'stop' || finding.urgency === 'now' || finding.urgency === 'soon')
-      .map((said) => ({ lot, said }))
-  )
+  floor.items.value.flatMap(({ lot, findings }) => {
+    const wrong = findings.filter(({ finding }) => ['stop', 'now', 'soon'].includes(finding.urgency))
+    return wrong[0] ? [{ lot, said: wrong[0], more: wrong.length - 1 }] : []
+  })
 )
 const COUNT = [
   'Nothing',
@@ -43,7 +42,13 @@ useHead({ title: 'Today · Presk' })
       <section>
         <h1>{{ heading }}</h1>
         <div v-if="pressing.length" class="grid gap-2 mt-4">
-          <FindingLine v-for="p in pressing" :key="p.lot.id + p.said.finding.key" :said="p.said" :lot="p.lot.name" />
+          <FindingLine
+            v-for="p in pressing"
+            :key="p.lot.id + p.said.finding.key"
+            :said="p.said"
+            :lot="p.lot.name"
+            :more="p.more ? { count: p.more, to: `/lots/${p.lot.id}` } : undefined"
+          />
         </div>
         <ol class="mt-4">
           <TaskLine v-for="item in numbered" :key="item.lot.id" :lot="item.lot" :said="item.tasks[0]!" :number="item.number" />

@@ -167,8 +167,10 @@ export const useCellarStore = defineStore('cellar', () => {
     if (known) return known
     // When it happened goes by the clock that the person sees; the order of writing is the engine's.
     const at = new Date().toISOString()
-    lastAsked.value = (JSON.parse(key) as Draft[]).map((draft) => ({ at, ...draft }))
-    const work = commit(() => theEngine().then((e) => e.commit(JSON.parse(JSON.stringify(lastAsked.value)) as Draft[], device()))).finally(
+    const asked = (JSON.parse(key) as Draft[]).map((draft) => ({ at, ...draft }))
+    lastAsked.value = asked
+    // Its own drafts, not those of whatever is asked next while the engine starts.
+    const work = commit(() => theEngine().then((e) => e.commit(JSON.parse(JSON.stringify(asked)) as Draft[], device()))).finally(
       () => pending.delete(key)
     )
     pending.set(key, work)

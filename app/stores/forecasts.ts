@@ -8,7 +8,9 @@ import { type LotForecast, askForecast } from '~~/core/stages'
 export const useForecastsStore = defineStore('forecasts', () => {
   const cellar = useCellarStore()
   const now = useNow()
-  const known = shallowRef<ReadonlyMap<string, LotForecast>>(new Map())
+  // A reload finds what was worked out before it; each is kept with what it was asked, so nothing stale is believed.
+  const kept = useKept<[string, LotForecast][]>('presk.forecasts')
+  const known = shallowRef<ReadonlyMap<string, LotForecast>>(new Map(kept.read() ?? []))
   const asks = computed(() =>
     cellar.lots.flatMap((lot) => {
       const ask = askForecast(lot, cellar.state.cards, now.value)
@@ -30,10 +32,13 @@ export const useForecastsStore = defineStore('forecasts', () => {
       if (answer) next.set(lotId, { startAt, key, ...answer })
       else next.delete(lotId)
       known.value = next
+      kept.write([...next])
     }
   }
   const keepOnly = (lots: ReadonlySet<string>) => {
-    if ([...known.value.keys()].some((id) => !lots.has(id))) known.value = new Map([...known.value].filter(([id]) => lots.has(id)))
+    // Before the ledger is there nothing is known of what is wanted.
+    if (!cellar.ready || [...known.value.keys()].every((id) => lots.has(id))) return
+    known.value = new Map([...known.value].filter(([id]) => lots.has(id)))
   }
   const keys = computed(() => asks.value.map((a) => a.lotId + a.key).join())
   watch(keys, () => void workOut(), { immediate: true })

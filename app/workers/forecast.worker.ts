@@ -6,7 +6,7 @@ import { LimitError } from '~~/core/units'
 const forecaster = {
   forecast(asked: FermentAsked) {
     try {
-      return { forecast: forecastFerment(asked), usual: forecastFerment({ ...asked, readings: [] }) }
+      return { forecast: forecastFerment(asked), usual: forecastFerment({ ...asked, readings: [], roughly: true }) }
     }
     catch (error) {
       if (error instanceof LimitError) return undefined

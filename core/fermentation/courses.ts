@@ -4,7 +4,8 @@ import { type Peak, type Problem, gravities, logLikely } from './fit'
 import { standsSince } from './looks'
 import { DIMENSIONS } from './prior'
 
-const DRAWS = 320
+export const DRAWS = 320
+export const ROUGH_DRAWS = 100
 /** Hours at which each course is also let come to a stand. */
 const STOPS = 24
 /** A course less likely than this against the best, as a logarithm, tells nothing. */
@@ -23,11 +24,16 @@ export interface Course {
   standsFrom?: number
 }
 
-let draws: Float64Array[] | undefined
+const drawn = new Map<number, Float64Array[]>()
+function drawsOf(count: number): Float64Array[] {
+  const known = drawn.get(count) ?? fixedDraws(count, DIMENSIONS)
+  drawn.set(count, known)
+  return known
+}
 
 /** Courses around the peaks, weighed. */
-export function drawCourses(problem: Problem, peaks: readonly Peak[]): Course[] {
-  draws ??= fixedDraws(DRAWS, DIMENSIONS)
+export function drawCourses(problem: Problem, peaks: readonly Peak[], count: number): Course[] {
+  const draws = drawsOf(count)
   const now = problem.looks.at(-1)?.hours ?? 0
   const stands = standsSince(problem.looks)
   const earliest = Math.max(24, Math.min(now - 96, stands === undefined ? now : problem.looks[stands]!.hours - 30))

@@ -2,7 +2,7 @@ import { brixFromSg, potentialAlcohol, sugarScales } from '../hydrometry'
 import { within } from '../units'
 import { type Band80, TAIL_END, TENTH, quantiles } from './bands'
 import { HORIZON_H, between, sgAtSugar, takenAt, warmthOf, whenSugarIs } from './course'
-import { type Course, drawCourses } from './courses'
+import { type Course, DRAWS, ROUGH_DRAWS, drawCourses } from './courses'
 import type { Problem } from './fit'
 import { type FermentReading, type Look, merged, STANDS_SG, standsSince, temperaturesOf } from './looks'
 import { peaksFor } from './peaks'
@@ -22,6 +22,8 @@ export interface FermentAsked {
   yanMgPerL?: number
   nitrogenGivenMgPerL?: number
   toleranceAbv?: number
+  /** A third of the draws: for a comparison, not for advice. */
+  roughly?: boolean
   /** How far ahead the expected gravities go, h after pitching. */
   horizonHours?: number
 }
@@ -83,7 +85,7 @@ export function forecastFerment(asked: FermentAsked): FermentForecast {
   const takenGPerL = asked.restartSg === undefined ? 0 : takenAt(extractGPerL, within('restartSg', asked.restartSg, 0.985, originalSg))
   const problem: Problem = { extractGPerL, takenGPerL, prior: priorOf(known), warmth: warmthOf(celsiusAt, warm.at(-1)?.hours), looks }
   const { used, doubted, peaks } = peaksFor(problem)
-  const courses = drawCourses({ ...problem, looks: used }, peaks)
+  const courses = drawCourses({ ...problem, looks: used }, peaks, asked.roughly ? ROUGH_DRAWS : DRAWS)
   const fits = doubted.length <= Math.max(1, looks.length / 4)
   return summary(courses, { ...problem, looks: used }, doubted, fits, asked)
 }

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { z } from 'zod'
+import type { FermentForecast } from '../../core/fermentation'
 import { CALCULATIONS, runCalculation } from '.'
 
 const run = (name: string, body: unknown) => runCalculation(CALCULATIONS.get(name)!, body)
@@ -46,6 +47,9 @@ describe('the calculations over HTTP', () => {
     ['clock', { kind: 'settle', begunAt: '2026-10-01T08:00:00Z', now: '2026-10-02T02:00:00Z' }, { hoursGone: 18 }],
     ['test-ferment', {}, { juiceL: 3.25 }],
     ['free-so2', { method: 'aspiration', sampleMl: 20, titrantMl: 2, normality: 0.01 }, { freeMgPerL: 32 }],
+    // 2200 kJ a day over 86.4 ks; see core/fermentation.
+    ['ice-for-cooling', { volumeL: 100, sugarGPerLDay: 40, celsius: 24, targetC: 22, roomC: 18, lossWPerK: 5 }, { madeW: 25.5, lostW: 20 }],
+    ['stuck-restart', { volumeL: 40, sg: 1.02, abv: 11 }, { yeastG: 20, waterMl: 200 }],
     // (216.2 − 20) ÷ 16.83, by hand.
     ['potential-alcohol', { brix: 20 }, { abv: 11.66 }]
   ])('%s %j', (name, body, wanted) => {
@@ -184,5 +188,37 @@ describe('a refusal says where, as it was sent, and why, in words', () => {
     expect(answer.ok ? undefined : answer.refusal.field).toBe(field)
     expect(answer.ok ? '' : answer.refusal.reason).toMatch(reason)
     expect(answer.ok ? '' : answer.refusal.reason).not.toMatch(/Invalid|expected|pattern|regular/)
+  })
+})
+
+describe('the forecast over HTTP', () => {
+  const forecast = (body: object) => run('ferment-forecast', { originalBrix: 23, readings: [], ...body })
+  it('answers from nothing but the must, in order and at least every 12 hours', () => {
+    const result = forecast({})
+    if (!result.ok) throw new Error(JSON.stringify(result.refusal))
+    const a = result.answer as FermentForecast
+    expect(a.oneThirdGone!.lowHours).toBeLessThan(a.oneThirdGone!.highHours)
+    expect(a.oneThirdGone!.midHours).toBeLessThan(a.dry!.midHours)
+    expect(a.endSg.mid).toBeGreaterThan(0.985)
+    expect(a.endSg.mid).toBeLessThan(1.0)
+    expect(a.expected.at(-1)!.hours).toBeGreaterThanOrEqual(a.dry!.highHours - 12)
+    for (let i = 1; i < a.expected.length; i++) expect(a.expected[i]!.hours - a.expected[i - 1]!.hours).toBeLessThanOrEqual(12)
+    expect(a).toMatchObject({ fits: true, findings: [] })
+  })
+  it('a ferment that stands with sugar left is stuck, by either scale', () => {
+    const sgs = [1.085, 1.06, 1.035, 1.0345, 1.035, 1.0345].map((sg, i) => ({ hours: 24 * (i + 1), sg, celsius: 24 }))
+    const brix = sgs.map(({ sg, ...r }) => ({ ...r, brix: (sg - 1) * 250 }))
+    for (const readings of [sgs, brix]) expect(forecast({ readings })).toMatchObject({ ok: true, answer: { dry: null, findings: [{ code: 'stuck' }] } })
+  })
+  it.each([
+    [{ originalSg: 1.09 }, 'originalSg'],
+    [{ readings: [{ hours: 3 }] }, 'readings.0'],
+    [{ readings: [{ hours: 3, sg: 9 }] }, 'readings.0.sg'],
+    [{ yanMgPerL: -1 }, 'yanMgPerL'],
+    [{ originalBrix: 3 }, 'originalSg']
+  ])('%j is refused at %s', (more, field) => expect(forecast(more)).toMatchObject({ ok: false, refusal: { field } }))
+  it('a thermometer gone mad changes nothing', () => {
+    const sane = [1.085, 1.06].map((sg, i) => ({ hours: 24 * (i + 1), sg }))
+    expect(forecast({ readings: sane.map((r) => ({ ...r, celsius: 200 })) })).toEqual(forecast({ readings: sane }))
   })
 })

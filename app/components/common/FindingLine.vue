@@ -1,8 +1,14 @@
 <script setup lang="ts">
 import type { Said } from '~/composables/useFloor'
+import { counted } from '~/wording/count'
 
 /** One thing worth knowing, with the way to act on it and the way to leave it. */
-const props = defineProps<{ said: Said, lot?: string | undefined }>()
+const props = defineProps<{
+  said: Said
+  lot?: string | undefined
+  /** How much else is wrong with the lot, and where it stands. */
+  more?: { count: number, to: string } | undefined
+}>()
 const { end } = useEnding()
 const COLOUR = { stop: 'error', now: 'error', soon: 'warning', wait: 'neutral', note: 'neutral' } as const
 const colour = computed(() => COLOUR[props.said.finding.urgency])
@@ -12,7 +18,7 @@ const colour = computed(() => COLOUR[props.said.finding.urgency])
   <UAlert :color="colour" variant="soft" :icon="colour === 'neutral' ? 'i-lucide-info' : 'i-lucide-circle-alert'">
     <template #description>
       <p>
-        <b>{{ lot ? `${lot}: ` : '' }}{{ said.words.title }}.</b> {{ said.words.reason }}
+        <b>{{ lot ? `${lot}: ` : '' }}{{ said.words.title }}{{ /[?!]$/.test(said.words.title) ? '' : '.' }}</b> {{ said.words.reason }}
       </p>
       <p class="flex flex-wrap gap-x-4">
         <UButton v-if="said.to && said.words.action" :to="said.to" variant="link" class="px-0">{{ said.words.action }}</UButton>
@@ -24,6 +30,9 @@ const colour = computed(() => COLOUR[props.said.finding.urgency])
           @click="end(said, 'seen')"
         >
           Seen, leave it
+        </UButton>
+        <UButton v-if="more" :to="more.to" variant="link" color="neutral" class="px-0 text-(--ink)">
+          {{ counted(more.count, 'thing') }} more
         </UButton>
       </p>
     </template>

@@ -34,29 +34,31 @@ useHead({ title: 'Round sheet · Presk' })
     </div>
     <h1>Round of {{ today }}</h1>
     <p v-if="!rows.length" class="soft">Nothing ferments.</p>
-    <table v-else>
-      <thead>
-        <tr>
-          <th v-for="head in heads" :key="head">{{ head }}</th>
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="r in rows" :key="r.lot.id">
-          <th scope="row">{{ r.lot.name }}<span class="soft small block">{{ r.vessel }}</span></th>
-          <td>
-            <template v-if="r.last">
-              {{ r.last.value.toFixed(3) }}<span class="soft small block">{{ sayWhen(r.last.at, now) }}</span>
-            </template>
-          </td>
-          <td>{{ r.expected ? r.expected.mid.toFixed(3) : '' }}</td>
-          <td class="blank" />
-          <td class="blank wide" />
-          <td class="blank" />
-          <td class="blank">{{ r.cap ? '' : '–' }}</td>
-          <td class="blank wide" />
-        </tr>
-      </tbody>
-    </table>
+    <div v-else class="roll" tabindex="0" role="region" aria-label="The sheet">
+      <table>
+        <thead>
+          <tr>
+            <th v-for="head in heads" :key="head">{{ head }}</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="r in rows" :key="r.lot.id">
+            <th scope="row">{{ r.lot.name }}<span class="soft small block">{{ r.vessel }}</span></th>
+            <td>
+              <template v-if="r.last">
+                {{ r.last.value.toFixed(3) }}<span class="soft small block">{{ sayWhen(r.last.at, now) }}</span>
+              </template>
+            </td>
+            <td>{{ r.expected ? r.expected.mid.toFixed(3) : '' }}</td>
+            <td class="blank" />
+            <td class="blank wide" />
+            <td class="blank" />
+            <td class="blank">{{ r.cap ? '' : '–' }}</td>
+            <td class="blank wide" />
+          </tr>
+        </tbody>
+      </table>
+    </div>
     <p class="small soft">
       Let the sample come to rest, read at the flat of its surface, and note the must’s own temperature. Mind the gas before you bend over
       a vessel.
@@ -94,8 +96,7 @@ thead th {
   min-width: 84px;
 }
 @media (max-width: 700px) {
-  table {
-    display: block;
+  .roll {
     overflow-x: auto;
   }
 }

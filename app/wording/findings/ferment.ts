@@ -1,4 +1,4 @@
-import type { FermentSays } from '~~/core/stages'
+import { type FermentSays, phaseOf } from '~~/core/stages'
 import { type WordsFor, capital, days, list } from './say'
 
 const SULPHIDE = {
@@ -85,9 +85,11 @@ export const FERMENT: WordsFor<FermentSays> = {
     reason: `From ${f.words(f.temperature(from))} to ${f.words(f.temperature(to))} within about a day. Look at plug and door first. A yeast that was warm and gets cold gives up.`,
     action: 'Warmth for it'
   }),
-  'over-tolerance': ({ potentialAbv, toleranceAbv }) => ({
+  'over-tolerance': ({ potentialAbv, toleranceAbv }, lot) => ({
     title: 'More sugar than its yeast bears',
-    reason: `${potentialAbv.toFixed(1)} % vol possible, and the card says ${toleranceAbv} %. It is likely to stay sweet. Water would lower it now; a stronger yeast can still take over before half of the sugar is gone.`,
+    reason: `${potentialAbv.toFixed(1)} % vol possible, and the card says ${toleranceAbv} %. It is likely to stay sweet. ${
+      phaseOf(lot) === 'early' ? 'A little water would lower it now, or a stronger yeast can still take over.' : 'Keep it warm and aired of its gas to the end; what it leaves is for a sweet wine, a blend, or a restart with a stronger yeast.'
+    }`,
     action: 'Open the lot'
   }),
   'under-fed': ({ shortMgPerL }) => ({

@@ -93,6 +93,7 @@ useHead({ title: () => `${lot.value?.name ?? 'Lot'} · Presk` })
       </h1>
       <LotFigures :lot="lot" />
       <LotPlanForm v-if="isHeld(lot)" :lot="lot" />
+      <LotCurves v-if="(lot.series.sg?.length ?? 0) > 1" :lot="lot" class="mt-4" @entry="showEntry" />
     </section>
     <div class="side">
       <section v-if="item" class="next sheet">
@@ -118,7 +119,6 @@ useHead({ title: () => `${lot.value?.name ?? 'Lot'} · Presk` })
       Made of {{ lot.sources.map((s) => `${Math.round(s.share * 100)} % ${s.variety}${s.vintage ? ` ${s.vintage}` : ''}`).join(', ') }}.
     </p>
     <section class="ledger">
-      <LotCurves v-if="(lot.series.sg?.length ?? 0) > 1" :lot="lot" class="mb-8" @entry="showEntry" />
       <LotEntry :lot="lot" />
       <LotLedger :lot="lot" />
       <p class="mt-5"><UButton variant="link" class="px-0" @click="exportLot">Export this lot</UButton></p>
