@@ -93,7 +93,7 @@ useHead({ title: () => `${lot.value?.name ?? 'Lot'} · Presk` })
       </h1>
       <LotFigures :lot="lot" />
       <LotPlanForm v-if="isHeld(lot)" :lot="lot" />
-      <LotCurves v-if="(lot.series.sg?.length ?? 0) > 1" :lot="lot" class="mt-4" @entry="showEntry" />
+      <LotCurves v-if="(lot.series.sg?.length ?? 0) > 1" :lot="lot" class="course mt-4" @entry="showEntry" />
     </section>
     <div class="side">
       <section v-if="item" class="next sheet">
@@ -195,6 +195,22 @@ useHead({ title: () => `${lot.value?.name ?? 'Lot'} · Presk` })
   }
   .portrait {
     display: none;
+  }
+  /* The next move first, then the curve. */
+  .now {
+    display: contents;
+  }
+  .side {
+    order: 1;
+  }
+  .findings {
+    order: 2;
+  }
+  .course {
+    order: 3;
+  }
+  .ledger {
+    order: 4;
   }
   .findings,
   .ledger {
