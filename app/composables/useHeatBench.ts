@@ -13,6 +13,7 @@ export function useHeatBench(lot: Ref<LotView | undefined>) {
   const cellar = useCellarStore()
   const settings = useSettingsStore()
   const forecasts = useForecastsStore()
+  forecasts.hurry()
   const now = useNow()
   const degrees = () =>
     useQuantityField({

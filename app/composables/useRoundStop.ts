@@ -14,6 +14,7 @@ export function useRoundStop(lot: LotView, kept: KeptStop | undefined) {
   const cellar = useCellarStore()
   const settings = useSettingsStore()
   const forecasts = useForecastsStore()
+  forecasts.hurry()
   const now = useNow()
 
   const gravity = useSugarField(kept?.unit === '°Brix' ? '°Brix' : 'SG')

@@ -1,6 +1,9 @@
 import type { FermentAsked } from '~~/core/fermentation'
 import { type LotForecast, askForecast } from '~~/core/stages'
 
+/** So long after the start what nobody looks at yet is worked out, ms. */
+const AFTER_MS = 2000
+
 /**
  * Where the ferments are going, worked out in a worker whenever a reading has come or changed. Until an answer is there the last one
  * stands; a lot that ferments no more loses its own.
@@ -41,8 +44,14 @@ export const useForecastsStore = defineStore('forecasts', () => {
     known.value = new Map([...known.value].filter(([id]) => lots.has(id)))
   }
   const keys = computed(() => asks.value.map((a) => a.lotId + a.key).join())
-  watch(keys, () => void workOut(), { immediate: true })
-  return { known }
+  // The first picture comes before what lies ahead; a page that shows a forecast does not wait.
+  const started = ref(false)
+  setTimeout(() => hurry(), AFTER_MS)
+  const hurry = () => {
+    started.value = true
+  }
+  watch([keys, started], () => void (started.value && workOut()))
+  return { known, hurry }
 })
 
 /** In a worker; where there are none there is no forecast, and all else goes on. */

@@ -6,6 +6,7 @@ import { sayHours, sayIn } from '~/wording/forecast'
 /** Where a ferment is going: the next marks on its way, each with its band. */
 const props = defineProps<{ lot: LotView }>()
 const forecasts = useForecastsStore()
+forecasts.hurry()
 const now = useNow()
 const f = useFormat()
 const known = computed(() => forecasts.known.get(props.lot.id))

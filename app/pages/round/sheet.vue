@@ -7,6 +7,7 @@ import { usualWork } from '~/composables/useRound'
 const tour = useRound()
 const cellar = useCellarStore()
 const forecasts = useForecastsStore()
+forecasts.hurry()
 const now = useNow()
 const f = useFormat()
 const rows = computed(() =>
