@@ -1,4 +1,4 @@
-import { bandOfLot } from '~~/core/stages'
+import { bandOfLot, doubtedReadings } from '~~/core/stages'
 import { brixFromSg } from '~~/core/hydrometry'
 import type { LotView } from '~~/core/ledger'
 
@@ -18,7 +18,7 @@ export function useCurves(lot: () => LotView, scale: () => 'SG' | '°Brix') {
   const story = useStory()
   const known = computed(() => forecasts.known.get(lot().id))
   const shown = (sg: number) => (scale() === 'SG' ? sg : brixFromSg(sg))
-  const doubted = computed(() => known.value?.forecast.findings.flatMap((x) => (x.code === 'reading-doubtful' ? [x] : [])) ?? [])
+  const doubted = computed(() => new Set(doubtedReadings(lot(), known.value).map((d) => d.point.entryId)))
   const hoursOf = (at: string) => (known.value ? (Date.parse(at) - Date.parse(known.value.startAt)) / HOUR : 0)
 
   const gravity = computed<CurvePoint[]>(() =>
@@ -26,7 +26,7 @@ export function useCurves(lot: () => LotView, scale: () => 'SG' | '°Brix') {
       x: Date.parse(p.at),
       y: shown(p.value),
       entryId: p.entryId,
-      doubtful: doubted.value.some((d) => Math.abs(d.hours - hoursOf(p.at)) < 4 && Math.abs(d.sg - p.value) < 0.002)
+      doubtful: doubted.value.has(p.entryId)
     }))
   )
   const temperature = computed<CurvePoint[]>(() =>

@@ -12,7 +12,7 @@ export interface FermentReading {
 }
 export interface Look { hours: number, sg: number, trusted: boolean }
 
-/** Looks closer than a few hours tell one thing. */
+/** Looks closer than a few hours tell one thing, if they agree; one that does not is judged by itself. */
 const MERGE_H = 4
 /** Looks in order of time, those of one hour or so as their mean. */
 export function merged(readings: readonly FermentReading[]): Look[] {
@@ -21,7 +21,8 @@ export function merged(readings: readonly FermentReading[]): Look[] {
     within('hours', r.hours, -48, 3000)
     within('sg', r.sg, 0.97, 1.2)
     const last = groups.at(-1)
-    if (last && r.hours - last[0]!.hours < MERGE_H) last.push(r)
+    const agrees = last !== undefined && Math.abs(r.sg - last[0]!.sg) < STANDS_SG
+    if (last && agrees && r.hours - last[0]!.hours < MERGE_H) last.push(r)
     else groups.push([r])
   }
   const mean = (xs: readonly number[]) => xs.reduce((a, b) => a + b, 0) / xs.length

@@ -21,9 +21,9 @@ export function peaksFor(problem: Problem): Peaks {
   })
   const doubted = problem.looks.flatMap((l, i) => {
     const miss = misses.map((m) => m[i]!).sort((a, b) => Math.abs(a) - Math.abs(b))[0]!
-    return !l.trusted && Math.abs(miss) > DOUBTED * lookSd() ? [{ ...l, expectedSg: l.sg - miss }] : []
+    return !l.trusted && Math.abs(miss) > DOUBTED * lookSd() ? [{ ...l, expectedSg: l.sg - miss, i }] : []
   })
   if (doubted.length === 0) return { used: [...problem.looks], doubted, peaks: first }
-  const used = problem.looks.filter((l) => !doubted.some((d) => d.hours === l.hours))
+  const used = problem.looks.filter((_, i) => !doubted.some((d) => d.i === i))
   return { used, doubted, peaks: peaks(used) }
 }

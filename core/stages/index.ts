@@ -10,7 +10,20 @@ import type { CellarView, Stage } from './stage'
 
 export { packetTask } from './stage'
 export type { CellarView, LotForecast, Stage } from './stage'
-export { askForecast, bandOfLot, doubtfulKey, fermentStart, goneShare, isOnSkins, nextFeed, phaseOf, pressAsk, wantingNitrogen, yeastOfLot } from './ferment'
+export {
+  askForecast,
+  bandOfLot,
+  doubtedReadings,
+  doubtfulKey,
+  fermentStart,
+  goneShare,
+  isOnSkins,
+  nextFeed,
+  phaseOf,
+  pressAsk,
+  wantingNitrogen,
+  yeastOfLot
+} from './ferment'
 export type { Feed, Phase } from './ferment'
 export {
   correctionOf,
@@ -62,7 +75,9 @@ export function tasksOf(lot: LotView, cellar: CellarView, now: string): StageFin
 
 /** What is worth knowing of a lot, most pressing first; what was seen and left as it is does not come back. */
 export function findingsOf(lot: LotView, cellar: CellarView, now: string): StageFinding[] {
-  return STAGES.flatMap((stage) => (stage.appliesTo(lot) ? stage.findings(lot, cellar, now) : []))
-    .filter((f) => !isEnded(f, lot.endedTasks, now))
-    .sort(byUrgency)
+  const all = STAGES.flatMap((stage) => (stage.appliesTo(lot) ? stage.findings(lot, cellar, now) : []))
+  const doubted = new Set(all.flatMap((f) => (f.code === 'reading-doubtful' ? f.evidence : [])))
+  // What its stage says of a reading, with what to do, the ledger need not say again.
+  const twice = (f: StageFinding) => f.code === 'ledger' && f.problem.code === 'contradicts' && doubted.has(f.problem.entryId)
+  return all.filter((f) => !twice(f) && !isEnded(f, lot.endedTasks, now)).sort(byUrgency)
 }

@@ -21,7 +21,7 @@ const marks = computed(() => {
     { label: 'Dry', band: dry }
   ].flatMap(({ label, band }) => (band && band.midHours > nowH - 24 ? [{ label, when: sayIn(band, nowH, k.startAt) }] : []))
 })
-const gone = computed(() => Math.round(goneShare(props.lot) * 100))
+const gone = computed(() => Math.round(goneShare(props.lot, known.value) * 100))
 const sweet = computed(() => {
   const p = known.value?.forecast.stopsSweet ?? 0
   return p < 0.05 ? undefined : Math.round(p * 10) / 10

@@ -47,10 +47,10 @@ export const FERMENT: WordsFor<FermentSays> = {
     action: 'Press day'
   }),
   stuck: ({ sg, hours, probability }) => ({
-    title: 'It has stopped with sugar left',
+    title: hours < 44 ? 'It seems to have stopped' : 'It has stopped with sugar left',
     reason: `${sg.toFixed(3)} and no lower for ${days(hours / 24)}${
       probability === undefined || probability > 0.95 ? '' : ` (${percent(probability)})`
-    }. Warm it to the middle of its range, stir up the yeast, and read again tomorrow; if it stays, restart it with a fresh, well-fed yeast. Left alone it stays sweet and open to spoilage.`,
+    }. ${hours < 44 ? 'Read it once more before you act: two looks can be one slip. ' : ''}Warm it to the middle of its range, stir up the yeast, and read again tomorrow; if it stays, restart it with a fresh, well-fed yeast. Left alone it stays sweet and open to spoilage.`,
     action: 'How to restart it'
   }),
   'not-begun': ({ hours }) => ({

@@ -14,7 +14,7 @@ export interface LotView extends LotState {
 }
 
 /** No fall over so long says stuck, while sugar remains (craft 3.7, common practice). */
-const STUCK = { hours: 48, fallSg: 0.0015, sugarAboveSg: 1 } as const
+const STUCK = { hours: 48, fallSg: 0.0015, riseSg: 0.003, sugarAboveSg: 1 } as const
 /** A ferment that nobody has looked at for so long is over, one way or another; it is asked about as a wine. Common practice. */
 const LEFT_ALONE_DAYS = 45
 const HOUR = 3_600_000
@@ -46,5 +46,7 @@ function alcoholicAt(lot: LotState, now: string): LotState['alcoholic'] {
   const earlier = lot.series.sg!.findLast((p) => Date.parse(last.at) - Date.parse(p.at) >= STUCK.hours * HOUR)
   const since = lot.repitchedAt ?? lot.inoculatedAt
   const begun = since === undefined || (earlier !== undefined && earlier.at > since)
-  return earlier && begun && earlier.value - last.value < STUCK.fallSg ? 'stuck' : lot.alcoholic
+  const fell = earlier ? earlier.value - last.value : 0
+  // What reads higher than before is no stand but a slip, or sugar: that is said elsewhere.
+  return earlier && begun && fell < STUCK.fallSg && fell > -STUCK.riseSg ? 'stuck' : lot.alcoholic
 }

@@ -38,7 +38,7 @@ export function wantingNitrogen(lot: LotView, cards: OwnCards): number {
 export function nextFeed(lot: LotView, cards: OwnCards, now: string, known?: LotForecast): Feed | undefined {
   const startAt = fermentStart(lot)
   if (planOf(lot).nutrient !== 'by-nitrogen' || !startAt || lot.volume.value < 0.5) return undefined
-  const gone = goneShare(lot)
+  const gone = goneShare(lot, known)
   if (gone >= 2 * THIRD) return undefined
   const wanting = wantingNitrogen(lot, cards)
   const given = lot.nitrogenGiven?.value ?? 0

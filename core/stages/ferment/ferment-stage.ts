@@ -96,7 +96,7 @@ function daily(lot: LotView, cellar: CellarView, now: string): Task[] {
     })
   }
   const startAt = fermentStart(lot)
-  if (isOnSkins(lot) && startAt && goneShare(lot) < 0.98) {
+  if (isOnSkins(lot) && startAt && goneShare(lot, known) < 0.98) {
     const worked = [lot.worked.get('punch-down')?.at, lot.worked.get('pump-over')?.at, later(startAt, CAP_RISES_H - CAP_H.again)]
       .filter((at) => at !== undefined)
       .sort()

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { forecastFerment } from '../../fermentation'
 import { type Draft, type Entry, type Fact, foldCellar, lotAt } from '../../ledger'
-import { type LotForecast, askForecast, findingsOf, nextFeed, tasksOf } from '..'
+import { type LotForecast, askForecast, findingsOf, goneShare, nextFeed, tasksOf } from '..'
 
 const NOW = Date.UTC(2026, 9, 20, 12)
 const at = (hoursAgo: number) => new Date(NOW - hoursAgo * 3_600_000).toISOString()
@@ -60,6 +60,20 @@ describe('what a forecast is asked', () => {
     const kept = seen([...entries, entry(1, { type: 'task-ended', lotId, task: `doubtful:${odd.id}`, outcome: 'seen' })])
     expect(kept.found).not.toContain('reading-doubtful')
     expect(kept.ask!.asked.readings.filter((r) => r.trusted)).toHaveLength(1)
+  })
+})
+
+describe('one reading far too high, the last', () => {
+  const slip = read(2, 'sg', 1.061)
+  const s = seen([...middle, slip])
+  it('is doubted once, and neither called stuck nor taken for where the ferment stands', () => {
+    expect(s.lot.alcoholic).toBe('active')
+    expect(s.found.filter((c) => ['stuck', 'reading-doubtful', 'ledger', 'slow', 'may-stop-sweet'].includes(c))).toEqual(['reading-doubtful'])
+    expect(goneShare(s.lot, s.known)).toBeCloseTo(goneShare(seen(middle).lot), 6)
+  })
+  it('and what is to be fed is as it was without it', () => {
+    const without = seen(middle)
+    expect(nextFeed(s.lot, s.view.cards, now, s.known)).toEqual(nextFeed(without.lot, without.view.cards, now, without.known))
   })
 })
 

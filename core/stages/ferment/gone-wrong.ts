@@ -2,7 +2,8 @@ import { pressDay } from '../../fermentation'
 import type { Finding, Urgency } from '../../findings'
 import { type LotView, type Smell, isFermenting } from '../../ledger'
 import { type CellarView, type LotForecast, hoursSince } from '../stage'
-import { bandOfLot, doubtfulKey, fermentStart, yeastOfLot } from './ask'
+import { bandOfLot, doubtfulKey, yeastOfLot } from './ask'
+import { doubtedReadings } from './doubted'
 import { wantingNitrogen } from './feeding'
 import { type Phase, goneShare, isOnSkins, phaseOf, pressAsk } from './gone'
 
@@ -36,6 +37,8 @@ const LEADS: Partial<Record<WrongSays['code'], 'restart' | 'heat' | 'press' | 'r
 
 /** A yeast that shows nothing after so long has not taken: common practice, no source. */
 const NOT_BEGUN = { hours: 60, fallSg: 0.0035 } as const
+/** Two gravities no further apart are one to a home hydrometer. */
+const SAME_SG = 0.002
 /** Yeast dies from about here on, °C (common practice, no source). */
 const DEADLY_C = 35
 /** A fall by so much between two looks of a day or so is no mood of the cellar. */
@@ -53,7 +56,7 @@ export function goneWrong(lot: LotView, cellar: CellarView, now: string): Wrong[
   const fermenting = isFermenting(lot)
   return [
     ...(fermenting ? [...pace(lot, now, known), ...warmth(lot, cellar), ...food(lot, cellar)] : []),
-    ...smells(lot, now),
+    ...smells(lot, now, known),
     ...doubts(lot, cellar, known),
     ...skins(lot, now)
   ].map(({ evidence, ...f }): Wrong => ({ ...f, task: false, lotId: lot.id, evidence: evidence ?? [], action: { to: LEADS[f.code] ?? 'lot', lotId: lot.id } }))
@@ -69,7 +72,8 @@ function pace(lot: LotView, now: string, known?: LotForecast): Found[] {
   if (idle && idle > NOT_BEGUN.hours && !lot.repitchedAt) return [{ code: 'not-begun', key: 'not-begun', hours: idle, urgency: 'now', evidence }]
   const said = known?.forecast.findings.find((f) => f.code === 'stuck')
   if (last && (lot.alcoholic === 'stuck' || said)) {
-    const standing = sg.findLast((p) => p.value > last.value + 0.002)
+    // It stands since the first look that was as low.
+    const standing = sg[sg.findLastIndex((p) => p.value > last.value + SAME_SG) + 1]
     const probability = said && 'probability' in said ? said.probability : undefined
     return [
       {
@@ -88,7 +92,7 @@ function pace(lot: LotView, now: string, known?: LotForecast): Found[] {
   if (forecast.stopsSweet > MAY_STOP && sg.length > 1)
     return [{ code: 'may-stop-sweet', key: 'may-stop-sweet', probability: forecast.stopsSweet, urgency: 'soon', evidence }]
   const behind = (forecast.dry?.midHours ?? 0) - (usual.dry?.highHours ?? Infinity)
-  return behind > SLOW_H && goneShare(lot) > 0.05
+  return behind > SLOW_H && goneShare(lot, known) > 0.05
     ? [{ code: 'slow', key: 'slow', daysBehind: behind / 24, urgency: 'soon', evidence }]
     : []
 }
@@ -117,13 +121,14 @@ function warmth(lot: LotView, cellar: CellarView): Found[] {
 /** More sugar than the yeast bears, and less nitrogen than it needs when it is too late to give any. */
 function food(lot: LotView, cellar: CellarView): Found[] {
   const yeast = yeastOfLot(lot, cellar.cards)
-  const over = cellar.forecasts?.get(lot.id)?.forecast.findings.find((f) => f.code === 'over-tolerance')
+  const known = cellar.forecasts?.get(lot.id)
+  const over = known?.forecast.findings.find((f) => f.code === 'over-tolerance')
   const short = wantingNitrogen(lot, cellar.cards) - (lot.nitrogenGiven?.value ?? 0)
   return [
     ...(over?.code === 'over-tolerance' && yeast
       ? [{ ...over, key: 'over-tolerance', urgency: 'soon' as const, evidence: lot.originalSg?.from ?? [] }]
       : []),
-    ...(lot.plan.nutrient === 'by-nitrogen' && goneShare(lot) >= 2 / 3 && short > SHORT_MG
+    ...(lot.plan.nutrient === 'by-nitrogen' && goneShare(lot, known) >= 2 / 3 && short > SHORT_MG
       ? [{ code: 'under-fed' as const, key: 'under-fed', shortMgPerL: short, urgency: 'note' as const, evidence: lot.nitrogenGiven?.from ?? [] }]
       : [])
   ]
@@ -131,13 +136,13 @@ function food(lot: LotView, cellar: CellarView): Found[] {
 
 const FAULTS = ['rotten-egg', 'vinegar', 'nail-varnish'] as const
 
-function smells(lot: LotView, now: string): Found[] {
+function smells(lot: LotView, now: string, known?: LotForecast): Found[] {
   const { smelt } = lot
   if (!smelt || hoursSince(smelt.at, now) > SMELT_H) return []
   return FAULTS.filter((f) => smelt.smells.includes(f)).map((smell) => ({
     code: 'smells' as const,
     smell,
-    phase: phaseOf(lot),
+    phase: phaseOf(lot, known),
     key: `smells:${smell}:${smelt.entryId}`,
     urgency: 'now' as const,
     evidence: [smelt.entryId]
@@ -147,14 +152,16 @@ function smells(lot: LotView, now: string): Found[] {
 /** Readings that cannot all be right. */
 function doubts(lot: LotView, cellar: CellarView, known?: LotForecast): Found[] {
   const raw = cellar.problems.filter((p) => p.code === 'brix-in-ferment' && p.lotId === lot.id).at(-1)
-  const startAt = fermentStart(lot)
-  const doubted = (known?.forecast.findings ?? []).flatMap((f): Found[] => {
-    if (f.code !== 'reading-doubtful' || !startAt) return []
-    const point = lot.series.sg?.find((p) => Math.abs(hoursSince(startAt, p.at) - f.hours) < 4 && Math.abs(p.value - f.sg) < 0.002)
-    if (!point) return []
-    const { sg, expectedSg } = f
-    return [{ code: 'reading-doubtful', key: doubtfulKey(point.entryId), sg, expectedSg, urgency: 'soon', evidence: [point.entryId] }]
-  })
+  const doubted = doubtedReadings(lot, known).map(
+    ({ point, expectedSg }): Found => ({
+      code: 'reading-doubtful',
+      key: doubtfulKey(point.entryId),
+      sg: point.value,
+      expectedSg,
+      urgency: 'soon',
+      evidence: [point.entryId]
+    })
+  )
   return [
     ...(raw?.code === 'brix-in-ferment'
       ? [{ code: 'brix-in-ferment' as const, key: `brix:${raw.entryId}`, brix: raw.brix, urgency: 'soon' as const, evidence: [raw.entryId] }]

@@ -1,20 +1,28 @@
 import type { LotView } from '../../ledger'
 import type { PressAsked } from '../../fermentation'
 import { arrivesOnSkins } from '../../must'
-import { hoursSince } from '../stage'
+import { type LotForecast, hoursSince } from '../stage'
+import { believedSg } from './doubted'
 
 /** Gravity of a wine whose sugar is gone: where the share that is gone is one. */
 const END_SG = 0.994
 
-/** Share of the sugar that is gone at the last look, 0 to 1. */
-export function goneShare(lot: LotView): number {
-  if (!lot.sg || !lot.originalSg || lot.originalSg.value <= END_SG) return 0
-  return Math.min(1, Math.max(0, (lot.originalSg.value - lot.sg.value) / (lot.originalSg.value - END_SG)))
+/**
+ * Share of the sugar that is gone at the last look that is believed, 0 to 1.
+ * @param known its forecast, where there is one: it knows which readings are doubted
+ */
+export function goneShare(lot: LotView, known?: LotForecast): number {
+  const sg = believedSg(lot, known)
+  if (sg === undefined || !lot.originalSg || lot.originalSg.value <= END_SG) return 0
+  return Math.min(1, Math.max(0, (lot.originalSg.value - sg) / (lot.originalSg.value - END_SG)))
 }
 
 export type Phase = 'early' | 'middle' | 'late'
 /** Before one third air and nutrient help, after two thirds they harm (craft 3.7). */
-export const phaseOf = (lot: LotView): Phase => (goneShare(lot) < 1 / 3 ? 'early' : goneShare(lot) < 2 / 3 ? 'middle' : 'late')
+export function phaseOf(lot: LotView, known?: LotForecast): Phase {
+  const gone = goneShare(lot, known)
+  return gone < 1 / 3 ? 'early' : gone < 2 / 3 ? 'middle' : 'late'
+}
 
 /** How a lot's press day is asked about: a must of frozen skins is measured with them, other musts by their juice. */
 export function pressAsk(lot: LotView, now: string, tannin?: PressAsked['tannin']): PressAsked {
