@@ -1,0 +1,1 @@
+import { benchFerments } from './ferments'; console.log(JSON.stringify(benchFerments(),null,1))
