@@ -14,7 +14,16 @@ export interface KeptRound {
   passed: string[]
   typed: Record<string, KeptStop>
 }
-export interface KeptStop { gravity: string, unit: string, celsius: string, with: string, smells: Smell[], work: RoundWork[], note: string }
+export interface KeptStop {
+  gravity: string
+  unit: string
+  celsius: string
+  sample: string
+  with: string
+  smells: Smell[]
+  work: RoundWork[]
+  note: string
+}
 
 /** A round that nobody went on with for so long is over, h. */
 const ROUND_LASTS_H = 6
@@ -72,13 +81,15 @@ export interface Look {
   /** An instrument's id, or what kind of thing it was. */
   with?: string | undefined
   celsius?: { typed: string, value: number }
+  /** At which the gravity was read, °C. */
+  sampleC?: number | undefined
   smells?: readonly Smell[]
   work?: readonly RoundWork[]
   note?: string | undefined
   at?: string | undefined
 }
 
-/** A look as entries; a hydrometer that floats in the vessel is read at the must's own temperature. */
+/** A look as entries. */
 export function lookEntries(lotId: string, look: Look, kindOf: (instrumentId: string) => string | undefined): Draft<Fact>[] {
   const { gravity, celsius, smells = [], work = [], note, at } = look
   const by = look.with === 'hydrometer' || look.with === 'refractometer' ? look.with : undefined
@@ -92,7 +103,7 @@ export function lookEntries(lotId: string, look: Look, kindOf: (instrumentId: st
         ...gravity,
         instrumentId: by ? undefined : look.with || undefined,
         by,
-        ...(celsius && kind !== 'refractometer' && { sampleC: celsius.value })
+        ...(look.sampleC !== undefined && kind !== 'refractometer' && { sampleC: look.sampleC })
       })
     )
   if (celsius) found.push(reading({ lotId, at, quantity: 'temperature', typed: celsius.typed, value: celsius.value }))

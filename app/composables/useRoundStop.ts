@@ -24,23 +24,22 @@ export function useRoundStop(lot: LotView, kept: KeptStop | undefined) {
     units: ['°C', '°F'],
     quantity: () => 'temperature'
   })
+  const sampleC = useQuantityField({
+    kind: 'temperature',
+    unit: settings.values.temperature,
+    units: ['°C', '°F'],
+    quantity: () => 'temperature'
+  })
   gravity.text = kept?.gravity ?? ''
+  sampleC.text = kept?.sample ?? ''
   celsius.text = kept?.celsius ?? ''
   const smells = ref<Smell[]>([...(kept?.smells ?? [])])
   const work = ref<RoundWork[]>([...(kept?.work ?? [])])
   const note = ref(kept?.note ?? '')
 
-  const instruments = computed(() => [
-    ...[...cellar.state.instruments.values()]
-      .filter((i) => i.kind === 'hydrometer' || i.kind === 'refractometer')
-      .map((i) => ({ value: i.id, label: i.name })),
-    { value: 'hydrometer', label: 'A hydrometer' },
-    { value: 'refractometer', label: 'A refractometer' }
-  ])
+  const { items: instruments, kindOf } = useGravityInstruments()
   const readWith = ref(kept?.with || sessionStorage.getItem(LAST_WITH) || instruments.value[0]!.value)
-  const byRefractometer = computed(
-    () => (cellar.state.instruments.get(readWith.value)?.kind ?? readWith.value) === 'refractometer'
-  )
+  const byRefractometer = computed(() => (kindOf(readWith.value) ?? readWith.value) === 'refractometer')
   // A refractometer shows °Brix.
   watch(byRefractometer, (is) => {
     if (is && gravity.empty) gravity.unit = '°Brix'
@@ -50,11 +49,14 @@ export function useRoundStop(lot: LotView, kept: KeptStop | undefined) {
     gravity: gravity.text,
     unit: gravity.unit,
     celsius: celsius.text,
+    sample: sampleC.text,
     with: readWith.value,
     smells: smells.value,
     work: work.value,
     note: note.value
   }))
+  /** A hydrometer that floats in the must is read at the must's temperature, a sample taken out at its own. */
+  const readAt = computed(() => sampleC.value ?? celsius.value)
   const expected = computed(() => expectedNow(forecasts.known.get(lot.id), now.value))
   const unit = computed(() => (gravity.parsed.ok ? gravity.parsed.unit : undefined))
 
@@ -66,7 +68,7 @@ export function useRoundStop(lot: LotView, kept: KeptStop | undefined) {
       const original = lot.originalSg && brixFromSg(lot.originalSg.value)
       return original !== undefined && value < original ? withinLimits(() => correctRefractometer(original, value).sg) : sgFromBrix(value)
     }
-    const read = { quantity: unit.value === 'SG' ? 'sg' : 'brix', value, ...(celsius.value !== undefined && { sampleC: celsius.value }) }
+    const read = { quantity: unit.value === 'SG' ? 'sg' : 'brix', value, ...(readAt.value !== undefined && { sampleC: readAt.value }) }
     return withinLimits(() => gravityOf(read as never, value, cellar.state.instruments.get(readWith.value)))
   })
   const corrected = computed(
@@ -91,21 +93,23 @@ export function useRoundStop(lot: LotView, kept: KeptStop | undefined) {
   function ok(): boolean {
     gravity.touch()
     celsius.touch()
-    return gravity.ok && celsius.ok && !odd.value
+    sampleC.touch()
+    return gravity.ok && celsius.ok && sampleC.ok && !odd.value
   }
   async function log(): Promise<boolean> {
     sessionStorage.setItem(LAST_WITH, readWith.value)
     const look = {
       ...(gravity.value !== undefined && {
         gravity: { quantity: unit.value === 'SG' ? ('sg' as const) : ('brix' as const), typed: gravity.text, value: gravity.value },
-        with: readWith.value
+        with: readWith.value,
+        sampleC: readAt.value
       }),
       ...(celsius.value !== undefined && { celsius: { typed: celsius.text, value: celsius.value } }),
       smells: smells.value,
       work: work.value,
       note: note.value
     }
-    return (await cellar.log(lookEntries(lot.id, look, (id) => cellar.state.instruments.get(id)?.kind))) !== undefined
+    return (await cellar.log(lookEntries(lot.id, look, kindOf))) !== undefined
   }
   const confirm = () => {
     confirmed.value = gravity.text
@@ -113,6 +117,7 @@ export function useRoundStop(lot: LotView, kept: KeptStop | undefined) {
   return {
     gravity,
     celsius,
+    sampleC,
     smells,
     work,
     note,

@@ -1,4 +1,4 @@
-export { yieldOfFruit, yieldOfVolume } from './yield'
+export { MUST_PER_JUICE, yieldOfFruit, yieldOfVolume } from './yield'
 export type { Yield } from './yield'
 export { FIRST_STAGE, SUGAR_SHARE, addSugar, addWater, staged } from './sweeten-or-thin'
 export type { Stage, SugarAddition, Sweetener, WaterAddition } from './sweeten-or-thin'

@@ -12,6 +12,9 @@ const PER_L = {
   kit: { low: 0.93, high: 0.97 }
 } as const
 
+/** Litres of must with its skins for a litre of the juice that doses go by. */
+export const MUST_PER_JUICE = PER_KG.red.must / ((PER_KG.red.wine.low + PER_KG.red.wine.high) / 2)
+
 export interface Yield {
   /** What the fermenter must hold, L: for reds juice and skins together. */
   mustL: number

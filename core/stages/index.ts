@@ -15,6 +15,7 @@ export {
   bandOfLot,
   doubtedReadings,
   doubtfulKey,
+  endingOf,
   fermentStart,
   goneShare,
   isOnSkins,
@@ -24,7 +25,7 @@ export {
   wantingNitrogen,
   yeastOfLot
 } from './ferment'
-export type { Feed, Phase } from './ferment'
+export type { Ending, Feed, Phase } from './ferment'
 export {
   correctionOf,
   courseOfLot,

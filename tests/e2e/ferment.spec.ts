@@ -1,14 +1,10 @@
-import { expect, openDemo, test } from './fixtures'
+import { expect, onItsWorker, openDemo, test } from './fixtures'
 
 test.describe('a phone in the cellar, without a network', () => {
   test.use({ serviceWorkers: 'allow', viewport: { width: 390, height: 844 } })
   test('the round goes from vessel to vessel, stands where it stood after a reload, and is in the ledger afterwards', async ({ page, context, watch }) => {
     await openDemo(page)
-    await page.evaluate(async () => {
-      await navigator.serviceWorker.ready
-    })
-    await page.reload()
-    await expect.poll(() => page.evaluate(() => navigator.serviceWorker.controller !== null)).toBe(true)
+    await onItsWorker(page)
     await context.setOffline(true)
     await page.goto('/round')
     await expect(page.getByRole('heading', { name: 'Barbera kit' })).toBeVisible()

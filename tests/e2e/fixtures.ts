@@ -34,7 +34,8 @@ export { expect }
  * @param contrastOnly the structure is the same in both themes: the second needs its colours checked alone
  */
 export async function expectAccessible(page: Page, where: string, contrastOnly = false): Promise<void> {
-  const axe = new AxeBuilder({ page })
+  // No page has a frame in it: what the checker does for frames, in a page of its own, is left out.
+  const axe = new AxeBuilder({ page }).setLegacyMode().options({ resultTypes: ['violations'] })
   const { violations } = await (contrastOnly ? axe.withRules(['color-contrast']) : axe).analyze()
   const serious = violations
     .filter((v) => v.impact === 'serious' || v.impact === 'critical')
@@ -59,6 +60,25 @@ export async function openDemo(page: Page, path = '/'): Promise<void> {
   await page.goto('/?cellar=demo')
   await expect(page.getByRole('navigation', { name: 'Shelf of vessels' })).toBeVisible()
   if (path !== '/') await page.goto(path)
+}
+
+/** To another page as a link would, without loading the application anew. */
+export async function goWithin(page: Page, path: string): Promise<void> {
+  await page.evaluate(async (to) => {
+    const { $router } = (window as unknown as { useNuxtApp: () => { $router: { push: (to: string) => Promise<unknown> } } }).useNuxtApp()
+    await $router.push(to)
+  }, path)
+  await expect(page).toHaveURL((url) => url.pathname + url.search === path)
+  await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
+}
+
+/** The service worker has everything once it is ready; from the next page on it answers. */
+export async function onItsWorker(page: Page): Promise<void> {
+  await page.evaluate(async () => {
+    await navigator.serviceWorker.ready
+  })
+  await page.reload()
+  await expect.poll(() => page.evaluate(() => navigator.serviceWorker.controller !== null)).toBe(true)
 }
 
 /** Chooses from a list, as a person would: opens it, and takes the item. */

@@ -7,7 +7,7 @@ defineProps<{
   error?: string | undefined
   maxlength?: number
   placeholder?: string | undefined
-  type?: 'text' | 'date' | 'time'
+  type?: 'text' | 'time'
   inputmode?: 'text' | 'numeric' | 'decimal'
 }>()
 const text = defineModel<string>({ required: true })

@@ -13,10 +13,11 @@ const now = useNow()
 const f = useFormat()
 const logged = useLogged()
 const stop = useRoundStop(props.lot, props.kept)
-const { gravity, celsius, smells, work, note, instruments, readWith, byRefractometer, typed, expected } = stop
+const { gravity, celsius, sampleC, smells, work, note, instruments, readWith, byRefractometer, typed, expected } = stop
 const { counts, corrected, odd, confirm, nothing, day, ok, log } = stop
 watch(typed, (is) => emit('keep', is))
 
+const question = ref<HTMLElement>()
 const noting = ref(note.value !== '')
 const before = computed(() => props.lot.series.sg?.at(-1))
 const warmBefore = computed(() => props.lot.series.temperature?.at(-1))
@@ -30,7 +31,12 @@ const works = computed(() => usualWork(props.lot).map((w) => ({ value: w, label:
 const smellItems = SMELLS.map((s) => ({ value: s, label: SMELL[s] }))
 
 async function submit() {
-  if (!ok()) return focusWrong()
+  if (!ok()) {
+    await focusWrong()
+    // The foot of the page stands over what is asked.
+    question.value?.scrollIntoView({ block: 'center' })
+    return
+  }
   if (nothing.value) return emit('pass')
   if (!(await log())) return
   logged(`${props.lot.name}: logged`)
@@ -71,7 +77,7 @@ async function submit() {
     <p v-if="counts !== undefined && corrected && !odd" class="small soft" aria-live="polite">
       Counts as {{ counts.toFixed(3) }}, {{ byRefractometer ? 'corrected for its alcohol' : 'at its calibration temperature' }}.
     </p>
-    <div v-if="odd" class="odd" role="alert">
+    <div v-if="odd" ref="question" class="odd" role="alert">
       <p>{{ odd }}</p>
       <UButton variant="outline" color="warning" @click="confirm">It is right</UButton>
     </div>
@@ -79,7 +85,10 @@ async function submit() {
     <TapMany v-if="works.length" v-model="work" legend="Done now" :items="works" />
     <TextField v-if="noting" v-model="note" label="In a few words" />
     <UButton v-else variant="link" class="px-0 justify-start" icon="i-lucide-plus" @click="noting = true">A note</UButton>
-    <SelectField v-model="readWith" label="Read with" :items="instruments" />
+    <div class="two">
+      <SelectField v-model="readWith" label="Read with" :items="instruments" />
+      <QuantityField v-if="!byRefractometer" label="Sample, if it was taken out" :field="sampleC" />
+    </div>
     <footer>
       <UButton
         variant="ghost"

@@ -51,7 +51,7 @@ useHead({ title: 'Ice and warmth · Presk' })
       <QuantityField label="The room has" :field="bench.room" />
     </template>
     <template #results>
-      <dl v-if="bench.balance.value" class="heat">
+      <dl v-if="bench.balance.value" class="pairs">
         <div><dt>The yeast makes</dt><dd class="figure">{{ bench.balance.value.madeW.toFixed(0) }} W</dd></div>
         <div>
           <dt>Its walls lose</dt>
@@ -85,15 +85,5 @@ useHead({ title: 'Ice and warmth · Presk' })
 .big {
   font-size: clamp(2.4rem, 6vw, 3.4rem);
   line-height: 1.1;
-}
-.heat div {
-  display: flex;
-  justify-content: space-between;
-  gap: 16px;
-  border-top: 1.5px solid var(--line);
-  padding: 9px 0;
-}
-.heat dd {
-  text-align: right;
 }
 </style>

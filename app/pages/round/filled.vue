@@ -9,13 +9,7 @@ const settings = useSettingsStore()
 const logged = useLogged()
 const day = ref(new Date().toLocaleDateString('en-CA'))
 const readWith = ref([...cellar.state.instruments.values()].find((i) => i.kind === 'hydrometer')?.id ?? 'hydrometer')
-const instruments = computed(() => [
-  ...[...cellar.state.instruments.values()]
-    .filter((i) => i.kind === 'hydrometer' || i.kind === 'refractometer')
-    .map((i) => ({ value: i.id, label: i.name })),
-  { value: 'hydrometer', label: 'A hydrometer' },
-  { value: 'refractometer', label: 'A refractometer' }
-])
+const { items: instruments, kindOf } = useGravityInstruments()
 const rows = tour.lots.value.map((lot) => ({
   lot,
   time: ref(''),
@@ -53,6 +47,8 @@ async function log() {
         {
           at,
           with: readWith.value,
+          // The sheet asks for the must's own temperature.
+          sampleC: r.celsius.value,
           ...(r.gravity.value !== undefined && {
             gravity: { quantity: unit === 'SG' ? ('sg' as const) : ('brix' as const), typed: r.gravity.text, value: r.gravity.value }
           }),
@@ -60,7 +56,7 @@ async function log() {
           work: r.cap.value ? ['punch-down'] : [],
           note: r.note.value
         },
-        (id) => cellar.state.instruments.get(id)?.kind
+        kindOf
       )
     )
   }
@@ -77,7 +73,7 @@ useHead({ title: 'Enter a sheet · Presk' })
     <p v-if="!rows.length" class="soft">Nothing ferments.</p>
     <template v-else>
       <div class="fieldline">
-        <TextField v-model="day" label="Day" type="date" />
+        <DayField v-model="day" label="Day" />
         <SelectField v-model="readWith" label="Read with" :items="instruments" />
         <span />
       </div>

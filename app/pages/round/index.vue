@@ -25,6 +25,13 @@ const pressing = computed(() =>
     (floor.of(lot.id)?.findings ?? []).filter((s) => ['stop', 'now', 'soon'].includes(s.finding.urgency)).map((said) => ({ lot, said }))
   )
 )
+const chips = ref<HTMLElement>()
+/** The vessel that is on stays in sight among the others. */
+watch(
+  () => tour.at.value?.id,
+  () => void nextTick(() => chips.value?.querySelector('[aria-current]')?.scrollIntoView({ inline: 'center', block: 'nearest' })),
+  { immediate: true, flush: 'post' }
+)
 useHead({ title: 'Round · Presk' })
 </script>
 
@@ -36,7 +43,7 @@ useHead({ title: 'Round · Presk' })
       <p class="soft">When yeast is in a must, it stands here every day until it is dry.</p>
     </div>
     <template v-else>
-      <ol class="stops" aria-label="Vessels of the round">
+      <ol ref="chips" class="stops" aria-label="Vessels of the round">
         <li v-for="m in marks" :key="m.lot.id">
           <button
             type="button"
@@ -77,7 +84,7 @@ useHead({ title: 'Round · Presk' })
           <FindingLine v-for="x in floor.of(tour.at.value.id)?.findings.slice(0, 3)" :key="x.finding.key" :said="x" />
         </aside>
       </div>
-      <p class="mt-6 ways print:hidden">
+      <p class="mt-6 ways">
         <NuxtLink to="/round/sheet" class="textlink">A sheet to print</NuxtLink>
         <NuxtLink to="/round/filled" class="textlink">Enter a filled sheet</NuxtLink>
         <NuxtLink to="/lots/curves" class="textlink">Curves over each other</NuxtLink>

@@ -28,7 +28,7 @@ useHead({ title: 'Round sheet · Presk' })
 
 <template>
   <div class="paper">
-    <div class="ways print:hidden">
+    <div class="ways noprint">
       <UButton size="lg" icon="i-lucide-printer" @click="print">Print it</UButton>
       <NuxtLink to="/round/filled" class="textlink">Enter a filled sheet</NuxtLink>
       <NuxtLink to="/round" class="textlink">Back to the round</NuxtLink>

@@ -127,9 +127,18 @@ export const FERMENT: WordsFor<FermentSays> = {
     reason: `${Math.round(since)} days. The cap sinks, and what comes out now is bitter. Press it, or keep it full and closed.`,
     action: 'Press day'
   }),
+  'little-room': ({ vessel, neededL, over }, lot, f) => ({
+    title: over ? `It may run over: ${vessel}` : `Little room in ${vessel}`,
+    reason: `A ${lot.style === 'red' ? 'cap rises by a fifth' : 'ferment foams'} and more when it is fed or stirred. ${f.words(f.volume(neededL))} would be room enough: take some out for as long as it works, and stand the vessel where it may spill.`,
+    action: 'Open the lot'
+  }),
+  air: ({ phase }) =>
+    phase === 'early'
+      ? { title: 'Air helps now', reason: 'Until a third of the sugar is gone yeast uses it: stir or splash with the daily work. Whites gently.', action: 'Open the lot' }
+      : { title: 'No more air', reason: 'After two thirds it harms: work the cap gently, keep the lid on, and do not splash.', action: 'Open the lot' },
   'confirm-dryness': ({ hoursLeft }) => ({
     title: hoursLeft > 0 ? 'Leave it, then read the gravity again' : 'Read the gravity once more',
-    reason: 'One dry reading is no proof: two that agree, two to three days apart, are. A still airlock proves nothing either.',
+    reason: 'One dry reading is no proof: two that agree, two to three days apart, are. A still airlock proves nothing, nor does one that bubbles.',
     action: 'Measure'
   }),
   'left-alone': ({ days: since }) => ({

@@ -18,6 +18,8 @@ import { lotOf } from './lot-started'
 
 /** SG at or below which a ferment may be called dry, craft 3.7. */
 export const DRY_SG = 0.996
+/** Sugar at or below which a test says dry, g/L, craft 3.7. */
+export const DRY_SUGAR_G_PER_L = 2
 /**
  * A fall in SG from the first gravity, with no yeast in it, that shows that it ferments by itself; a smaller one is asked
  * about, because a must that was stirred better the second time reads lower too. Common practice, no source.
@@ -77,6 +79,7 @@ function takeReading(folding: Folding, lot: LotState, reading: EntryOf<'reading'
       case 'yan':
       case 'sugar':
         lot.others[reading.quantity] = measured(value, QUANTITIES[reading.quantity].spread)
+        if (reading.quantity === 'sugar' && isFermenting(lot) && value <= DRY_SUGAR_G_PER_L) lot.alcoholic = 'dry'
         return
       default:
         return assertNever(reading.quantity)

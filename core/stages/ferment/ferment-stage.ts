@@ -144,7 +144,7 @@ const ASKED_FOR_DAYS = 40
 /** Dry and still on its skins; what was gone on with since has been pressed, said or not. */
 function waitsForPress(lot: LotView): boolean {
   const dryness = lot.alcoholic === 'dry' && isOnSkins(lot) && fermentStart(lot) !== undefined ? drynessOf(lot) : undefined
-  return dryness !== undefined && !goneOnSince(lot, dryness.since) && hoursSince(dryness.since, lot.asOf) < ASKED_FOR_DAYS * 24
+  return dryness !== undefined && !goneOnSince(lot, dryness.first) && hoursSince(dryness.first, lot.asOf) < ASKED_FOR_DAYS * 24
 }
 
 /** Somebody has sulphited it, or given it bacteria. */
@@ -161,10 +161,10 @@ const leftAlone = (lot: LotView): boolean =>
   lot.plan.finish !== 'sweet' &&
   lot.endedTasks.get('left-alone')?.outcome !== 'done'
 
-/** When it was first read dry, while a second reading is wanting and nobody has gone on already. */
+/** Since when it stands dry, while a second reading is wanting and nobody has gone on already. */
 function needsProof(lot: LotView): string | undefined {
   if (lot.alcoholic !== 'dry') return undefined
   const dryness = drynessOf(lot)
   if (!dryness || dryness.proven) return undefined
-  return goneOnSince(lot, dryness.since) ? undefined : dryness.since
+  return goneOnSince(lot, dryness.first) ? undefined : dryness.since
 }

@@ -1,6 +1,8 @@
+import { vesselFit } from '../../cellar'
 import { pressDay } from '../../fermentation'
 import type { Finding, Urgency } from '../../findings'
 import { type LotView, type Smell, isFermenting } from '../../ledger'
+import { MUST_PER_JUICE } from '../../must'
 import { type CellarView, type LotForecast, hoursSince } from '../stage'
 import { bandOfLot, doubtfulKey, yeastOfLot } from './ask'
 import { doubtedReadings } from './doubted'
@@ -22,6 +24,9 @@ export type WrongSays =
   | { code: 'reading-doubtful', sg: number, expectedSg: number }
   | { code: 'fits-no-ferment' }
   | { code: 'skins-long', days: number }
+  | { code: 'little-room', vessel: string, neededL: number, over: boolean }
+  /** Air helps early, and harms late. */
+  | { code: 'air', phase: Exclude<Phase, 'middle'> }
 
 type Wrong = Finding<WrongSays>
 type Found = WrongSays & { key: string, urgency: Urgency, evidence?: readonly string[] }
@@ -55,7 +60,7 @@ export function goneWrong(lot: LotView, cellar: CellarView, now: string): Wrong[
   const known = cellar.forecasts?.get(lot.id)
   const fermenting = isFermenting(lot)
   return [
-    ...(fermenting ? [...pace(lot, now, known), ...warmth(lot, cellar), ...food(lot, cellar)] : []),
+    ...(fermenting ? [...pace(lot, now, known), ...warmth(lot, cellar), ...food(lot, cellar), ...room(lot, cellar, known)] : []),
     ...smells(lot, now, known),
     ...doubts(lot, cellar, known),
     ...skins(lot, now)
@@ -169,6 +174,26 @@ function doubts(lot: LotView, cellar: CellarView, known?: LotForecast): Found[] 
     ...doubted,
     ...(known && !known.forecast.fits ? [{ code: 'fits-no-ferment' as const, key: 'fits-no-ferment', urgency: 'soon' as const }] : [])
   ]
+}
+
+/** A cap or foam wants room while it works; and whether it wants air. */
+function room(lot: LotView, cellar: CellarView, known?: LotForecast): Found[] {
+  const phase = phaseOf(lot, known)
+  const skins = isOnSkins(lot)
+  const found: Found[] = phase === 'middle' ? [] : [{ code: 'air', key: `air:${phase}`, phase, urgency: 'note' }]
+  if (phase === 'late') return found
+  for (const [vesselId, litres] of lot.contents) {
+    const vessel = cellar.vessels.get(vesselId)
+    if (!vessel) continue
+    // Musts of fresh fruit are reckoned by their juice; in the vessel the skins come on top.
+    const filled = skins && lot.stream !== 'frozen' ? litres * MUST_PER_JUICE : litres
+    const { verdict, neededL } = vesselFit(vessel.capacityL, Math.min(100_000, filled), skins ? 'cap' : 'foam')
+    if (verdict === 'tight' || verdict === 'too-small') {
+      const over = verdict === 'too-small'
+      found.push({ code: 'little-room', key: `little-room:${vesselId}`, vessel: vessel.name, neededL, over, urgency: over ? 'now' : 'soon' })
+    }
+  }
+  return found
 }
 
 /** Longer on its skins than any school leaves it. */

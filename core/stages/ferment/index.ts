@@ -1,6 +1,8 @@
 export { fermentStage } from './ferment-stage'
 export type { FermentSays } from './ferment-stage'
 export { askForecast, bandOfLot, doubtfulKey, fermentStart, yeastOfLot } from './ask'
+export { endingOf } from './ending'
+export type { Ending } from './ending'
 export { nextFeed, wantingNitrogen } from './feeding'
 export type { Feed } from './feeding'
 export { doubtedReadings } from './doubted'

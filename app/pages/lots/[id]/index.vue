@@ -109,6 +109,7 @@ useHead({ title: () => `${lot.value?.name ?? 'Lot'} · Presk` })
           <UButton v-for="b in benches" :key="b.to" :to="b.to" size="lg" variant="outline">{{ b.label }}</UButton>
         </div>
       </section>
+      <LotEnding v-if="isHeld(lot) && !lot.bacteriaAt && !lot.freeSo2?.value" :lot="lot" />
       <LotForecast v-if="isFermenting(lot)" :lot="lot" />
       <LotFollowed v-if="isFermenting(lot)" :key="lot.id" :lot="lot" />
     </div>

@@ -72,7 +72,7 @@ useHead({ title: () => `Restart, ${lot.value?.name ?? ''} · Presk` })
     </section>
     <aside>
       <h2 class="mb-2">To weigh out</h2>
-      <dl class="weigh">
+      <dl class="pairs">
         <div><dt>Yeast, a strong one</dt><dd class="figure">{{ f.words(f.powder(plan.yeastG)) }}</dd></div>
         <div><dt>Rehydration nutrient</dt><dd class="figure">{{ f.words(f.powder(plan.rehydrationNutrientG)) }}</dd></div>
         <div><dt>Yeast hulls</dt><dd class="figure">{{ f.words(f.powder(plan.hullsG)) }}</dd></div>
@@ -90,15 +90,5 @@ useHead({ title: () => `Restart, ${lot.value?.name ?? ''} · Presk` })
 .run .on {
   background: var(--skin-wash);
   border-radius: 6px;
-}
-.weigh div {
-  display: flex;
-  justify-content: space-between;
-  gap: 16px;
-  border-top: 1.5px solid var(--line);
-  padding: 8px 0;
-}
-.weigh dd {
-  white-space: nowrap;
 }
 </style>

@@ -1,1 +1,0 @@
-import { benchFerments } from './ferments'; console.log(JSON.stringify(benchFerments(),null,1))
