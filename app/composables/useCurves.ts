@@ -1,4 +1,4 @@
-import { bandOfLot, doubtedReadings } from '~~/core/stages'
+import { bandOfLot, believedTemperatures, doubtedReadings } from '~~/core/stages'
 import { brixFromSg } from '~~/core/hydrometry'
 import type { LotView } from '~~/core/ledger'
 
@@ -30,7 +30,7 @@ export function useCurves(lot: () => LotView, scale: () => 'SG' | '°Brix') {
     }))
   )
   const temperature = computed<CurvePoint[]>(() =>
-    (lot().series.temperature ?? []).map((p) => ({ x: Date.parse(p.at), y: p.value, entryId: p.entryId }))
+    believedTemperatures(lot()).map((p) => ({ x: Date.parse(p.at), y: p.value, entryId: p.entryId }))
   )
   /** From the last look on; before it the readings speak. */
   const ahead = computed(() => {

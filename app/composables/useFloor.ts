@@ -1,5 +1,5 @@
 import { type LotView, isHeld, isMust } from '~~/core/ledger'
-import { type StageFinding, findingsOf, tasksOf } from '~~/core/stages'
+import { type StageFinding, findingsOf, tasksOf, walkingOrder } from '~~/core/stages'
 import { type FindingWords, OVER, REST, addressOf, sayFinding } from '~/wording/findings'
 
 /** A task or finding with its words, and where its action leads. */
@@ -18,7 +18,7 @@ export interface FloorItem {
   number?: number
 }
 
-/** A must spoils soonest, and the one that came first has waited longest: the same order as on the crush floor. */
+/** A must spoils soonest, and the one that came first has waited longest, as on the crush floor. All else is in the order of the walk. */
 function mustFirst(a: LotView, b: LotView): number {
   if (isMust(a) && isMust(b)) return a.startedAt < b.startedAt ? -1 : a.startedAt > b.startedAt ? 1 : 0
   return Number(isMust(b)) - Number(isMust(a))
@@ -46,7 +46,8 @@ export function useFloor() {
           ...(finding.action && { to: addressOf(finding.action) })
         })
     const view = { ...cellar.state, forecasts: forecasts.known }
-    const all = cellar.lots
+    const walk = walkingOrder(cellar.lots, [...cellar.state.vessels.keys()], now.value)
+    const all = walk
       .map((lot): FloorItem => {
         const tasks = tasksOf(lot, view, now.value).map(say(lot))
         const [first] = tasks
@@ -57,7 +58,7 @@ export function useFloor() {
           next: first ?? { words: isHeld(lot) ? REST : OVER }
         }
       })
-      .sort((a, b) => rank(a) - rank(b) || mustFirst(a.lot, b.lot) || (b.lot.startedAt < a.lot.startedAt ? -1 : 1))
+      .sort((a, b) => rank(a) - rank(b) || mustFirst(a.lot, b.lot))
     let number = 0
     return all.map((item) => ({ ...item, ...(item.tasks[0] && ORDER[item.tasks[0].finding.urgency] < ORDER.wait && { number: ++number }) }))
   })

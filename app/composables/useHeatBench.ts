@@ -1,7 +1,7 @@
 import { heatBalance, learnLoss } from '~~/core/fermentation'
 import { gravityOf } from '~~/core/hydrometry'
 import type { LotView } from '~~/core/ledger'
-import { bandOfLot } from '~~/core/stages'
+import { bandOfLot, believedTemperatures } from '~~/core/stages'
 import { expectedNow } from './expectedNow'
 
 const HOUR = 3_600_000
@@ -41,7 +41,7 @@ export function useHeatBench(lot: Ref<LotView | undefined>) {
     [lot, forecastPace],
     ([l, p]) => {
       if (l && volume.empty) volume.text = f.typed(Number(l.volume.value.toPrecision(3)), 'volume', f.volumeUnit.value)
-      const warm = l?.series.temperature?.at(-1)?.value
+      const warm = (l && believedTemperatures(l).at(-1)?.value)
       if (warm !== undefined && must.empty) must.text = typed(warm)
       if (l && target.empty) {
         const band = bandOfLot(l, cellar.state.cards)

@@ -1,6 +1,6 @@
 import { fact, reading } from '~~/core/drafts'
 import { type Draft, type Fact, type LotView, type Smell, isFermenting, isHeld } from '~~/core/ledger'
-import { goneShare, isOnSkins } from '~~/core/stages'
+import { goneShare, isOnSkins, walkingOrder } from '~~/core/stages'
 import { saySmells } from '~/wording/smells'
 
 /** What is done to a ferment at a look. */
@@ -40,12 +40,10 @@ export function useRound() {
   const round = ref<KeptRound>(stands(kept.read()) ?? fresh())
   watch(round, (is) => kept.write(is), { deep: true })
 
-  /** By the first vessel of each, as the vessels were added: that is how they stand. */
-  const lots = computed<LotView[]>(() => {
-    const order = [...cellar.state.vessels.keys()]
-    const place = (lot: LotView) => Math.min(...[...lot.contents.keys()].map((id) => (order.indexOf(id) + 1 || 1e6) - 1))
-    return cellar.lots.filter((l) => isHeld(l) && isFermenting(l)).sort((a, b) => place(a) - place(b))
-  })
+  /** As the vessels were added: that is how they stand. A round that is under way keeps its order. */
+  const lots = computed<LotView[]>(() =>
+    walkingOrder(cellar.lots.filter((l) => isHeld(l) && isFermenting(l)), [...cellar.state.vessels.keys()], round.value.begunAt)
+  )
   const open = computed(() => lots.value.filter((l) => !round.value.done.includes(l.id) && !round.value.passed.includes(l.id)))
   /** In the address, so that a reload stands at the same vessel. */
   const at = computed<LotView | undefined>(() => lots.value.find((l) => l.id === route.query.lot) ?? open.value[0])

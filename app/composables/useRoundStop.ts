@@ -1,5 +1,5 @@
 import { brixFromSg, correctRefractometer, sgFromBrix } from '~~/core/hydrometry'
-import { type LotView, type Smell, gravityOf } from '~~/core/ledger'
+import { BELIEVED_C, type LotView, type Smell, gravityOf } from '~~/core/ledger'
 import { fermentStart } from '~~/core/stages'
 import { type KeptStop, type RoundWork, lookEntries } from './useRound'
 
@@ -56,7 +56,10 @@ export function useRoundStop(lot: LotView, kept: KeptStop | undefined) {
     note: note.value
   }))
   /** A hydrometer that floats in the must is read at the must's temperature, a sample taken out at its own. */
-  const readAt = computed(() => sampleC.value ?? celsius.value)
+  const readAt = computed(() => {
+    const at = sampleC.value ?? celsius.value
+    return at !== undefined && at >= BELIEVED_C.min && at <= BELIEVED_C.max ? at : undefined
+  })
   const expected = computed(() => expectedNow(forecasts.known.get(lot.id), now.value))
   const unit = computed(() => (gravity.parsed.ok ? gravity.parsed.unit : undefined))
 

@@ -14,6 +14,8 @@ describe('a bare number beside the wrong unit', () => {
     ['72', '°C', 72, '°F'],
     ['18', '°F', 18, '°C']
   ] as const)('%s in %s is offered as %d %s', (text, from, value, unit) => expect(typed(text, from)).toEqual([{ value, unit }]))
+  it('1.23 as a gravity lacks a nought, or is °Brix', () =>
+    expect(typed('1.23', 'SG')).toEqual([{ value: 1.023, unit: 'SG' }, { value: 1.23, unit: '°Brix' }]))
   it.each([
     ['24.5', '°Brix'],
     ['1.1', '°Brix'],

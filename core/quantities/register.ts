@@ -36,7 +36,7 @@ export const QUANTITIES: Record<QuantityName, Quantity> = {
   brix: { unit: '°Brix', min: -5, max: 45, likelyMin: -3, likelyMax: 32, spread: 0.2, aliases: ['brix'] },
   ph: { unit: '', min: 2.5, max: 4.5, likelyMin: 2.8, likelyMax: 4.1, spread: 0.05, aliases: ['ph'] },
   ta: { unit: 'g/L', min: 0.5, max: 25, likelyMin: 3, likelyMax: 14, spread: 0.3, aliases: ['ta'] },
-  temperature: { unit: '°C', min: -10, max: 60, likelyMin: 0, likelyMax: 38, spread: 0.5, aliases: ['temp', 'temperature'] },
+  temperature: { unit: '°C', min: -30, max: 250, likelyMin: 0, likelyMax: 38, spread: 0.5, aliases: ['temp', 'temperature'] },
   freeSo2: { unit: 'mg/L', min: 0, max: 300, likelyMin: 0, likelyMax: 100, spread: 5, aliases: ['free', 'fso2'] },
   totalSo2: { unit: 'mg/L', min: 0, max: 500, likelyMin: 0, likelyMax: 250, spread: 10, aliases: ['total'] },
   malic: { unit: 'g/L', min: 0, max: 15, likelyMin: 0, likelyMax: 8, spread: 0.1, aliases: ['malic'] },

@@ -9,10 +9,12 @@ import { type MustSays, mustStage } from './must'
 import type { CellarView, Stage } from './stage'
 
 export { packetTask } from './stage'
+export { isCarried, walkingOrder } from './walk'
 export type { CellarView, LotForecast, Stage } from './stage'
 export {
   askForecast,
   bandOfLot,
+  believedTemperatures,
   doubtedReadings,
   doubtfulKey,
   endingOf,

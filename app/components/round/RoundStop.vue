@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { type LotView, SMELLS } from '~~/core/ledger'
+import { believedTemperatures, isCarried } from '~~/core/stages'
 import { type KeptStop, usualWork } from '~/composables/useRound'
 import { sayWhen } from '~/composables/useStory'
 import { SMELL } from '~/wording/smells'
@@ -20,7 +21,8 @@ watch(typed, (is) => emit('keep', is))
 const question = ref<HTMLElement>()
 const noting = ref(note.value !== '')
 const before = computed(() => props.lot.series.sg?.at(-1))
-const warmBefore = computed(() => props.lot.series.temperature?.at(-1))
+const warmBefore = computed(() => believedTemperatures(props.lot).at(-1))
+const carried = computed(() => isCarried(props.lot, now.value))
 const vessel = computed(() =>
   [...props.lot.contents.keys()]
     .map((id) => cellar.state.vessels.get(id)?.name)
@@ -70,6 +72,9 @@ async function submit() {
         </dd>
       </div>
     </dl>
+    <p v-if="carried" class="small">
+      Its smell was of vinegar or varnish: it comes last, and what has touched it is rinsed and sulphited before it goes into another.
+    </p>
     <div class="two">
       <QuantityField label="Gravity" :field="gravity" />
       <QuantityField label="Temperature of the must" :field="celsius" />

@@ -117,6 +117,11 @@ export const FERMENT: WordsFor<FermentSays> = {
     reason: `${sg.toFixed(3)}, where about ${expectedSg.toFixed(3)} belongs. It is left out of the forecast. Correct it, or leave it as seen and it counts.`,
     action: 'Open the lot'
   }),
+  'temperature-doubtful': ({ celsius }, _lot, f) => ({
+    title: 'One temperature cannot be',
+    reason: `${f.words(f.temperature(celsius))} is none of a must. It is left out of curve and forecast. Correct it, or leave it as seen and it counts.`,
+    action: 'Open the lot'
+  }),
   'fits-no-ferment': () => ({
     title: 'These readings fit no ferment',
     reason: 'They rise and fall as no must does. Check the hydrometer in water, stir, let the sample stand, and read again.',

@@ -25,6 +25,8 @@ export const DRY_SUGAR_G_PER_L = 2
  * about, because a must that was stirred better the second time reads lower too. Common practice, no source.
  */
 const BY_ITSELF = { sure: 0.012, asked: 0.005 } as const
+/** No must or wine that people handle is outside of these, °C. */
+export const BELIEVED_C = { min: -20, max: 60 } as const
 /** Days after an addition within which a free SO₂ reading still tells of its binding. */
 const DOSE_TELLS_DAYS = 14
 
@@ -61,8 +63,12 @@ function takeReading(folding: Folding, lot: LotState, reading: EntryOf<'reading'
         return anchorAcids(lot, reading.at, reading.id)
       }
       case 'temperature':
-        lot.temperature = measured(value, QUANTITIES.temperature.spread)
+      {
+        // What cannot be stands in the ledger as it was typed, and nothing is reckoned with it.
+        const figure = measured(value, QUANTITIES.temperature.spread)
+        if (value >= BELIEVED_C.min && value <= BELIEVED_C.max) lot.temperature = figure
         return
+      }
       case 'freeSo2':
         return foldFreeSo2(folding, lot, reading, value, measured)
       case 'totalSo2':

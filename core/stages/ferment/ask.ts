@@ -4,6 +4,7 @@ import { type LotView, isFermenting, isHeld, isWine } from '../../ledger'
 import type { OwnCards } from '../../materials'
 import { YEASTS, type YeastCard, yeastOf } from '../../yeast'
 import { hoursSince } from '../stage'
+import { believedTemperatures, doubtfulKey } from './doubted'
 
 /** The card of the yeast that a lot was given, where it has one. */
 export function yeastOfLot(lot: Pick<LotView, 'yeast'>, cards: OwnCards): YeastCard | undefined {
@@ -49,7 +50,7 @@ export function askForecast(lot: LotView, cards: OwnCards, now: string): { start
   const before = lot.repitchedAt ? lot.series.sg?.findLast((p) => p.at <= lot.repitchedAt!) : undefined
   const at = (instant: string) => hoursSince(startAt, instant)
   const band = bandOfLot(lot, cards)
-  const temperatures = (lot.series.temperature ?? []).filter((p) => p.at >= startAt)
+  const temperatures = believedTemperatures(lot).filter((p) => p.at >= startAt)
   const yeast = yeastOfLot(lot, cards)
   return {
     startAt,
@@ -63,7 +64,7 @@ export function askForecast(lot: LotView, cards: OwnCards, now: string): { start
           sg: p.value,
           ...(lot.endedTasks.get(doubtfulKey(p.entryId))?.outcome === 'seen' && { trusted: true })
         })),
-      temperatures: temperatures.map((p) => ({ hours: at(p.at), celsius: p.value })),
+      temperatures: temperatures.map((p) => ({ hours: at(p.at), celsius: Math.min(HOTTEST_C, Math.max(0, p.value)) })),
       expectedCelsius: temperatures.length > 0 ? middleOf(temperatures.slice(-4).map((p) => p.value)) : (band.min + band.max) / 2,
       ...(before && { restartSg: before.value }),
       ...(lot.others.yan && { yanMgPerL: lot.others.yan.value }),
@@ -73,7 +74,7 @@ export function askForecast(lot: LotView, cards: OwnCards, now: string): { start
   }
 }
 
-/** "It was right after all" holds on to this. */
-export const doubtfulKey = (entryId: string): string => `doubtful:${entryId}`
-
-const middleOf = (values: readonly number[]): number => Math.min(45, Math.max(0, values.reduce((a, b) => a + b, 0) / values.length))
+/** What a forecast reckons with, °C: no yeast lives beyond. */
+const HOTTEST_C = 45
+const middleOf = (values: readonly number[]): number =>
+  Math.min(HOTTEST_C, Math.max(0, values.reduce((a, b) => a + b, 0) / values.length))

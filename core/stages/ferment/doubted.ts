@@ -1,4 +1,4 @@
-import type { LotView, Point } from '../../ledger'
+import { BELIEVED_C, type LotView, type Point } from '../../ledger'
 import { type LotForecast, hoursSince } from '../stage'
 
 /** Looks closer than this went into the forecast as one, h. */
@@ -20,6 +20,18 @@ export function doubtedReadings(lot: Pick<LotView, 'series'>, known: LotForecast
     return point ? [{ point, expectedSg: f.expectedSg }] : []
   })
 }
+
+/** "It was right after all" holds on to this. */
+export const doubtfulKey = (entryId: string): string => `doubtful:${entryId}`
+
+const wasRight = (lot: Pick<LotView, 'endedTasks'>, entryId: string): boolean => lot.endedTasks.get(doubtfulKey(entryId))?.outcome === 'seen'
+const believable = (celsius: number): boolean => celsius >= BELIEVED_C.min && celsius <= BELIEVED_C.max
+
+/** Temperatures of a lot that can be, and that somebody said were right. */
+export const believedTemperatures = (lot: Pick<LotView, 'series' | 'endedTasks'>): Point[] =>
+  (lot.series.temperature ?? []).filter((p) => believable(p.value) || wasRight(lot, p.entryId))
+export const doubtedTemperatures = (lot: Pick<LotView, 'series' | 'endedTasks'>): Point[] =>
+  (lot.series.temperature ?? []).filter((p) => !believable(p.value) && !wasRight(lot, p.entryId))
 
 /** The last gravity that is believed: measured and not doubted, or what the ledger works out after sugar and water. */
 export function believedSg(lot: Pick<LotView, 'series' | 'sg'>, known: LotForecast | undefined): number | undefined {

@@ -16,6 +16,7 @@ export interface Ending {
 const NEAR_SG = 1.004
 /** Within what the formulas hold. */
 const LOWEST_SG = 0.97
+const HIGHEST_SG = 1.2
 const HIGHEST_ABV = 20
 const TEST_HOLDS_MS = 4 * 86_400_000
 
@@ -34,7 +35,7 @@ export function endingOf(lot: LotView): Ending | undefined {
     ? 'dry'
     : falling ? 'falls-still' : dryness ? 'one-look' : over && sg > DRY_SG ? 'sweet' : 'near'
   const original = lot.originalSg?.value
-  const untouched = original !== undefined && original > sg && !lot.changedSugarAt
+  const untouched = original !== undefined && original > Math.max(sg, 1) && original <= HIGHEST_SG && !lot.changedSugarAt
   const schools = untouched ? actualAlcohol(original, Math.max(LOWEST_SG, sg)) : undefined
   const left = sugarLeft(lot, sg)
   const abv = lot.abv && { value: lot.abv.value, band: schools?.band ?? around(lot.abv.value, lot.abv.uncertainty) }

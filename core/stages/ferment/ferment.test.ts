@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { forecastFerment } from '../../fermentation'
 import { type Draft, type Entry, type Fact, foldCellar, lotAt } from '../../ledger'
-import { type LotForecast, askForecast, findingsOf, goneShare, nextFeed, tasksOf } from '..'
+import { type LotForecast, askForecast, endingOf, findingsOf, goneShare, nextFeed, tasksOf, walkingOrder } from '..'
 
 const NOW = Date.UTC(2026, 9, 20, 12)
 const at = (hoursAgo: number) => new Date(NOW - hoursAgo * 3_600_000).toISOString()
@@ -10,13 +10,15 @@ const lotId = 'lot-ferment-1'
 let n = 0
 const entry = (hoursAgo: number, draft: Draft<Fact>) =>
   ({ id: `entry-f-${String(++n).padStart(4, '0')}`, device: 't', at: at(hoursAgo), written: at(hoursAgo), ...draft }) as Entry
-const read = (hoursAgo: number, quantity: 'sg' | 'brix' | 'temperature' | 'yan', value: number, more = {}) =>
+const read = (hoursAgo: number, quantity: 'sg' | 'brix' | 'temperature' | 'yan' | 'sugar', value: number, more = {}) =>
   entry(hoursAgo, { type: 'reading', lotId, quantity, typed: String(value), value, ...more })
 const start = (style: 'red' | 'white' = 'red', hoursAgo = 130) =>
   entry(hoursAgo, { type: 'lot-started', lotId, name: 'L', stream: style === 'red' ? 'fresh' : 'juice', style, varieties: [], volumeL: 50, volumeIs: 'measured' })
 const yeast = (hoursAgo = 100, cardKey = 'structured-red') => entry(hoursAgo, { type: 'inoculation', lotId, organism: 'yeast', culture: cardKey, cardKey, grams: 12 })
 const smell = (hoursAgo: number, ...smells: ('rotten-egg' | 'clean' | 'vinegar')[]) => entry(hoursAgo, { type: 'observation', lotId, what: 'smell', text: 'x', smells })
 const fed = (hoursAgo: number, grams: number) => entry(hoursAgo, { type: 'addition', lotId, material: 'complex-nutrient', unit: 'g', actual: grams })
+const vessel = (capacityL: number) => entry(140, { type: 'vessel-added', vesselId: 'vessel-f1', name: 'V', kind: 'bin', capacityL })
+const into = () => entry(129, { type: 'transfer', purpose: 'rack', from: { lotId }, to: { lotId, vesselId: 'vessel-f1' }, outL: 50, inL: 50 })
 /** A red in the middle of it. */
 const middle = [start(), read(102, 'sg', 1.095), yeast(), read(76, 'sg', 1.088), read(52, 'sg', 1.066), read(28, 'sg', 1.043), read(4, 'sg', 1.023)]
 
@@ -135,6 +137,11 @@ describe('what has gone wrong', () => {
     ['rotten egg', [...middle, smell(3, 'rotten-egg')], 'smells', true],
     ['clean since', [...middle, smell(30, 'rotten-egg'), smell(3, 'clean')], 'smells', false],
     ['vinegar a week ago', [start(), smell(120, 'vinegar'), ...middle.slice(1)], 'smells', false],
+    ['in a bin with room for its cap', [...middle.slice(0, 4), vessel(120), into()], 'little-room', false],
+    // 50 L of juice and its skins are about 75 L of must.
+    ['in a bin that the cap will leave', [...middle.slice(0, 4), vessel(75), into()], 'little-room', true],
+    ['air while it is young', middle.slice(0, 4), 'air', true],
+    ['air in the middle is nothing to speak of', middle.slice(0, 6), 'air', false],
     ['no fall at all', [start(), read(102, 'sg', 1.095), yeast(), read(60, 'sg', 1.095), read(4, 'sg', 1.095)], 'not-begun', true]
   ])('%s', (_, entries, code, is) => expect(seen(entries).found.includes(code as never)).toBe(is))
 
@@ -158,5 +165,71 @@ describe('what is asked for while it ferments', () => {
     const done = [...middle, entry(1, { type: 'operation', lotId, what: 'punch-down' })]
     const cap = (hours: number) => seen(done, hours).tasks.find((t) => t.code === 'work-cap')!.urgency
     expect([cap(0), cap(9), cap(26)]).toEqual(['wait', 'soon', 'now'])
+  })
+})
+
+describe('a temperature that cannot be', () => {
+  const wrong = read(4, 'temperature', 200)
+  const entries = [...middle, read(28, 'temperature', 25), wrong]
+  it('stands as it was typed, is told as doubtful, and nothing is reckoned with it', () => {
+    const s = seen(entries)
+    expect(s.lot.series.temperature!.at(-1)!.value).toBe(200)
+    expect(s.found.filter((c) => c === 'temperature-doubtful' || c === 'too-hot')).toEqual(['temperature-doubtful'])
+    expect(s.ask!.asked).toEqual(seen([...middle, read(28, 'temperature', 25)]).ask!.asked)
+    expect(s.lot.temperature!.value).toBe(25)
+  })
+  it('counts, as far as a forecast can, when somebody says that it was right', () => {
+    const s = seen([...entries, entry(1, { type: 'task-ended', lotId, task: `doubtful:${wrong.id}`, outcome: 'seen' })])
+    expect(s.ask!.asked.temperatures!.map((t) => t.celsius)).toEqual([25, 45])
+    expect(s.found).toContain('too-hot')
+  })
+})
+
+describe('dry or not', () => {
+  const fall = middle.slice(0, 6)
+  it.each<[string, readonly Entry[], string, boolean]>([
+    ['two that agree, three days apart', [read(74, 'sg', 0.995), read(2, 'sg', 0.9945)], 'dry', true],
+    ['two that agree, a day apart', [read(26, 'sg', 0.995), read(2, 'sg', 0.995)], 'one-look', false],
+    ['low and lower', [read(74, 'sg', 0.996), read(2, 'sg', 0.993)], 'falls-still', false],
+    ['a sugar test', [read(10, 'sg', 0.998), read(2, 'sugar', 1.4)], 'dry', true],
+    ['a sugar test that found some', [read(10, 'sg', 0.9955), read(2, 'sugar', 5)], 'one-look', false],
+    ['nearly', [read(2, 'sg', 1.001)], 'near', false]
+  ])('%s', (_, entries, verdict, proven) => {
+    const end = endingOf(seen([start('red', 300), read(298, 'sg', 1.095), yeast(290), read(200, 'sg', 1.04), ...entries]).lot)!
+    expect(end.verdict).toBe(verdict)
+    expect(end.dryness?.proven ?? false).toBe(proven)
+  })
+  it('far from its end it says nothing', () => expect(endingOf(seen(fall).lot)).toBeUndefined())
+  it('a test of what is left speaks before the gravity, and none of the must does', () => {
+    const dry = [start('red', 300), read(298, 'sg', 1.095), yeast(290), read(200, 'sg', 1.04), read(74, 'sg', 0.995), read(2, 'sg', 0.995)]
+    expect(endingOf(seen([...dry, read(3, 'sugar', 1.6)]).lot)!.sugarLeft).toEqual({ gPerL: 1.6, measured: true })
+    const byGravity = endingOf(seen([dry[0]!, read(299, 'sugar', 230), ...dry.slice(1)]).lot)!.sugarLeft!
+    expect(byGravity.measured).toBe(false)
+    expect(byGravity.gPerL).toBeLessThan(6)
+  })
+  it('the short formulas stand beside only while nothing was added', () => {
+    const dry = [start('red', 300), read(298, 'sg', 1.095), yeast(290), read(200, 'sg', 1.04), read(74, 'sg', 0.995), read(2, 'sg', 0.995)]
+    // (1.095 − 0.995) × 131.25 and × 129.
+    expect(endingOf(seen(dry).lot)!.schools!.map((s) => Number(s.abv.toFixed(1)))).toEqual([13.1, 12.9, 13.3])
+    const sugared = [...dry, entry(150, { type: 'addition', lotId, material: 'sugar', unit: 'g', actual: 1000 })]
+    expect(endingOf(seen(sugared).lot)!.schools).toBeUndefined()
+  })
+})
+
+describe('the order to walk in', () => {
+  const lot = (id: string, vesselId: string, smell?: { smells: ('vinegar' | 'clean')[], hoursAgo: number }) => ({
+    id,
+    contents: new Map([[vesselId, 10]]),
+    ...(smell && { smelt: { at: at(smell.hoursAgo), smells: smell.smells, entryId: 'e' } })
+  })
+  it('as the vessels stand; what could be carried to the next comes last, and for a week', () => {
+    const lots = [
+      lot('none', ''),
+      lot('b', 'v2'),
+      lot('a', 'v1', { smells: ['vinegar'], hoursAgo: 20 }),
+      lot('c', 'v3', { smells: ['clean'], hoursAgo: 2 }),
+      lot('d', 'v4', { smells: ['vinegar'], hoursAgo: 400 })
+    ]
+    expect(walkingOrder(lots, ['v1', 'v2', 'v3', 'v4'], now).map((l) => l.id)).toEqual(['b', 'c', 'd', 'none', 'a'])
   })
 })

@@ -4,8 +4,8 @@ import type { Finding, Urgency } from '../../findings'
 import { type LotView, type Smell, isFermenting } from '../../ledger'
 import { MUST_PER_JUICE } from '../../must'
 import { type CellarView, type LotForecast, hoursSince } from '../stage'
-import { bandOfLot, doubtfulKey, yeastOfLot } from './ask'
-import { doubtedReadings } from './doubted'
+import { bandOfLot, yeastOfLot } from './ask'
+import { believedTemperatures, doubtedReadings, doubtedTemperatures, doubtfulKey } from './doubted'
 import { wantingNitrogen } from './feeding'
 import { type Phase, goneShare, isOnSkins, phaseOf, pressAsk } from './gone'
 
@@ -22,6 +22,7 @@ export type WrongSays =
   | { code: 'smells', smell: Exclude<Smell, 'clean' | 'bread' | 'fruit' | 'other'>, phase: Phase }
   | { code: 'brix-in-ferment', brix: number }
   | { code: 'reading-doubtful', sg: number, expectedSg: number }
+  | { code: 'temperature-doubtful', celsius: number }
   | { code: 'fits-no-ferment' }
   | { code: 'skins-long', days: number }
   | { code: 'little-room', vessel: string, neededL: number, over: boolean }
@@ -103,7 +104,7 @@ function pace(lot: LotView, now: string, known?: LotForecast): Found[] {
 }
 
 function warmth(lot: LotView, cellar: CellarView): Found[] {
-  const series = lot.series.temperature ?? []
+  const series = believedTemperatures(lot)
   const last = series.at(-1)
   if (!last) return []
   const evidence = [last.entryId]
@@ -172,6 +173,9 @@ function doubts(lot: LotView, cellar: CellarView, known?: LotForecast): Found[] 
       ? [{ code: 'brix-in-ferment' as const, key: `brix:${raw.entryId}`, brix: raw.brix, urgency: 'soon' as const, evidence: [raw.entryId] }]
       : []),
     ...doubted,
+    ...doubtedTemperatures(lot).map(
+      (p): Found => ({ code: 'temperature-doubtful', key: doubtfulKey(p.entryId), celsius: p.value, urgency: 'soon', evidence: [p.entryId] })
+    ),
     ...(known && !known.forecast.fits ? [{ code: 'fits-no-ferment' as const, key: 'fits-no-ferment', urgency: 'soon' as const }] : [])
   ]
 }
