@@ -31,6 +31,7 @@ const rank = (item: FloorItem): number => (item.tasks[0] ? ORDER[item.tasks[0].f
 export function useFloor() {
   const cellar = useCellarStore()
   const forecasts = useForecastsStore()
+  const followed = useFollowedStore()
   const now = useNow()
   const f = useFormat()
   const materials = useMaterials()
@@ -45,7 +46,7 @@ export function useFloor() {
           words: inOwnDegrees(sayFinding(finding, lot, format)),
           ...(finding.action && { to: addressOf(finding.action) })
         })
-    const view = { ...cellar.state, forecasts: forecasts.known }
+    const view = { ...cellar.state, forecasts: forecasts.known, followed: followed.wrong }
     const walk = walkingOrder(cellar.lots, [...cellar.state.vessels.keys()], now.value)
     const all = walk
       .map((lot): FloorItem => {

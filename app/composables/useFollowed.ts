@@ -1,10 +1,10 @@
 import { fact, reading } from '~~/core/drafts'
-import { type FollowFinding, type KeptReading, followReadings, windowAfter } from '~~/core/fermentation'
+import { type KeptReading, windowAfter } from '~~/core/fermentation'
 import type { Draft, Fact, LotView } from '~~/core/ledger'
 import { fermentStart } from '~~/core/stages'
 import { newId } from '~/data/ids'
+import { seedOf } from './useFeed'
 
-const EVERY_MS = 60_000
 const HOUR = 3_600_000
 /** A hand reading and a float's say one thing when they lie no further apart. */
 const SAME_H = 6
@@ -14,11 +14,8 @@ export function useFollowed(lot: () => LotView) {
   const cellar = useCellarStore()
   const logged = useLogged()
   const instrument = computed(() => [...cellar.state.instruments.values()].findLast((i) => i.kind === 'float' && i.follows?.lotId === lot().id))
-  const latest = shallowRef<KeptReading>()
-  const findings = shallowRef<FollowFinding[]>([])
-  const unreachable = ref(false)
   const start = computed(() => fermentStart(lot()) ?? lot().startedAt)
-  let busy = false
+  const followed = useFollowedStore()
 
   /** What was kept of it already: readings of this lot by this instrument. */
   const keptUpTo = (instrumentId: string): string | undefined => {
@@ -27,39 +24,25 @@ export function useFollowed(lot: () => LotView) {
     )
     return kept?.fact.at
   }
-
-  async function fetchNew(): Promise<void> {
-    const i = instrument.value
-    if (!i?.follows || busy || !lot().originalSg) return
-    busy = true
-    try {
-      const now = new Date().toISOString()
+  const feed = useFeed(
+    () => {
+      const i = instrument.value
+      if (!i?.follows || !lot().originalSg) return undefined
       const before = keptUpTo(i.id)
-      const since = before ? windowAfter(before) : start.value
-      const query = new URLSearchParams({
-        seed: String(i.follows.seed),
-        startAt: start.value,
-        from: since,
-        to: now,
-        originalSg: Math.min(1.17, Math.max(1.03, lot().originalSg!.value)).toFixed(4),
-        celsius: lot().style === 'red' ? '24' : '15'
-      })
-      const answer = await fetch(`/api/instruments/float?${query}`)
-      if (!answer.ok) throw new Error(String(answer.status))
-      const { readings } = (await answer.json()) as { readings: unknown[] }
-      const told = followReadings(Array.isArray(readings) ? (readings as never[]) : [], since, now)
-      unreachable.value = false
-      if (told.latest) latest.value = told.latest
-      findings.value = told.findings
-      const drafts = told.kept.flatMap((k) => entriesOf(k, i.id))
-      if (drafts.length > 0) await cellar.log(drafts)
-    }
-    catch {
-      // No network, or no server: what was kept stands, and the next minute asks again.
-      unreachable.value = true
-    }
-    busy = false
-  }
+      return {
+        path: '/api/instruments/float',
+        since: before ? windowAfter(before) : start.value,
+        query: {
+          seed: i.follows.seed,
+          startAt: start.value,
+          originalSg: Math.min(1.17, Math.max(1.03, lot().originalSg!.value)).toFixed(4),
+          celsius: lot().style === 'red' ? 24 : 15
+        }
+      }
+    },
+    (kept) => cellar.log(kept.flatMap((k) => entriesOf(k, instrument.value!.id)))
+  )
+  watch(feed.findings, (wrong) => followed.say(lot().id, wrong))
 
   function entriesOf(k: KeptReading, instrumentId: string): Draft<Fact>[] {
     const common = { lotId: lot().id, at: k.at, instrumentId }
@@ -71,13 +54,11 @@ export function useFollowed(lot: () => LotView) {
 
   async function pair(): Promise<void> {
     const id = newId()
-    // Each lot has a float of its own, and it is the same one when it is paired again.
-    const seed = [...lot().id].reduce((sum, c) => (sum * 31 + c.charCodeAt(0)) % 2_147_483_647, 23)
-    const follows = { lotId: lot().id, seed }
+    const follows = { lotId: lot().id, vesselId: undefined, seed: seedOf(lot().id) }
     await cellar.log([
       fact('instrument-added', { instrumentId: id, name: `Float in ${lot().name}`.slice(0, 80), kind: 'float', calibrationC: undefined, step: undefined, follows })
     ])
-    await fetchNew()
+    await feed.fetchNew()
   }
 
   /** The last gravity read by hand, with what the float showed at that time as it was sent. */
@@ -108,11 +89,5 @@ export function useFollowed(lot: () => LotView) {
       logged('The float is set by the hand reading')
   }
 
-  let timer: ReturnType<typeof setInterval> | undefined
-  onMounted(() => {
-    void fetchNew()
-    timer = setInterval(() => void fetchNew(), EVERY_MS)
-  })
-  onBeforeUnmount(() => clearInterval(timer))
-  return { instrument, latest, findings, unreachable, compared, pair, setByHand }
+  return { instrument, ...feed, compared, pair, setByHand }
 }

@@ -1,7 +1,7 @@
 import { heatBalance, learnLoss } from '~~/core/fermentation'
 import { gravityOf } from '~~/core/hydrometry'
 import type { LotView } from '~~/core/ledger'
-import { bandOfLot, believedTemperatures } from '~~/core/stages'
+import { airBeside, bandOfLot, believedTemperatures } from '~~/core/stages'
 import { expectedNow } from './expectedNow'
 
 const HOUR = 3_600_000
@@ -29,7 +29,8 @@ export function useHeatBench(lot: Ref<LotView | undefined>) {
   const [must, target, room] = [degrees(), degrees(), degrees()]
   const limits = { min: 0, max: 150, words: 'Between 0 and 150 g of sugar in a litre a day.' }
   const pace = useQuantityField({ kind: 'plain', unit: '', required: true, limits })
-  room.text = typed(16)
+  const usualRoom = typed(16)
+  room.text = usualRoom
   const known = computed(() => (lot.value ? forecasts.known.get(lot.value.id) : undefined))
   /** What the forecast expects it to take over the next day. */
   const forecastPace = computed(() => {
@@ -47,6 +48,8 @@ export function useHeatBench(lot: Ref<LotView | undefined>) {
         const band = bandOfLot(l, cellar.state.cards)
         target.text = typed(warm === undefined ? (band.min + band.max) / 2 : Math.min(band.max - 1, Math.max(band.min + 2, warm)))
       }
+      const air = l && airBeside(l, cellar.state.vessels, now.value)
+      if (air && room.text === usualRoom) room.text = typed(air.value)
       if (p !== undefined && pace.empty) pace.text = p.toFixed(0)
     },
     { immediate: true }

@@ -75,10 +75,13 @@ useHead({ title: 'Cellar · Presk' })
         </li>
       </ul>
     </section>
-    <section class="sheet p-5 grid gap-3.5">
-      <h2>Add a vessel</h2>
-      <EntryForm type="vessel-added" send="Add it" tall @done="added" />
-    </section>
+    <div class="grid gap-8 content-start">
+      <section class="sheet p-5 grid gap-3.5">
+        <h2>Add a vessel</h2>
+        <EntryForm type="vessel-added" send="Add it" tall @done="added" />
+      </section>
+      <AirSection />
+    </div>
   </div>
 </template>
 

@@ -51,6 +51,8 @@ export function sayFact(fact: Fact, f: Format, names: Names): string {
       return `Bottled: ${fact.bottles.map((b) => `${b.count} of ${b.sizeMl} mL`).join(', ')}.`
     case 'vessel-cared':
       return `${names.vessel(fact.vesselId)} ${fact.what}.`
+    case 'air-read':
+      return `${f.words(f.temperature(fact.celsius))} in the room beside ${names.vessel(fact.vesselId)}.`
     case 'vessel-added':
       return `Vessel ${fact.name}, ${f.words(f.volume(fact.capacityL))}.`
     case 'instrument-added':

@@ -57,6 +57,10 @@ export function followReadings(sent: readonly SentReading[], since: string, now:
     const hours = (Date.parse(believed[i]!.at) - Date.parse(believed[i - 1]!.at)) / HOUR
     if (hours > GAP_H) findings.push({ code: 'gap', hours, from: believed[i - 1]!.at })
   }
+  // And silence up to now.
+  const heard = believed.at(-1)
+  const quiet = heard ? (to - Date.parse(heard.at)) / HOUR : 0
+  if (heard && quiet > GAP_H) findings.push({ code: 'gap', hours: quiet, from: heard.at })
   const windows = new Map<number, KeptReading[]>()
   for (const r of believed) {
     const window = Math.floor(Date.parse(r.at) / (KEEP_H * HOUR))

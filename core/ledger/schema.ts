@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { additionSchema } from './entries/addition.schema'
+import { airReadSchema } from './entries/air-read.schema'
 import { arrivalExpectedSchema } from './entries/arrival-expected.schema'
 import { blockAddedSchema, blockNotedSchema, blockSampledSchema } from './entries/block.schema'
 import { bottlingSchema } from './entries/bottling.schema'
@@ -34,6 +35,7 @@ export const factSchema = z.discriminatedUnion('type', [
   observationSchema,
   vesselAddedSchema,
   vesselCaredSchema,
+  airReadSchema,
   transferSchema,
   bottlingSchema,
   instrumentAddedSchema,

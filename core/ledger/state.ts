@@ -191,6 +191,8 @@ export interface VesselState {
   /** When it was last cleaned and sanitised; filling it ends both. */
   cleanedAt?: string
   sanitisedAt?: string
+  /** How warm it was beside it, °C, oldest first. */
+  air?: readonly Point[]
 }
 
 export interface InstrumentState {
@@ -199,8 +201,8 @@ export interface InstrumentState {
   kind: EntryOf<'instrument-added'>['kind']
   calibrationC?: number
   step?: number
-  /** Of a floating hydrometer: the lot it floats in, and which simulated one it is. */
-  follows?: { lotId: string, seed: number }
+  /** Of a floating hydrometer the lot it floats in, of a thermometer the vessel it hangs beside; and which simulated one it is. */
+  follows?: { lotId?: string | undefined, vesselId?: string | undefined, seed: number }
   checks: EntryOf<'instrument-checked'>[]
 }
 

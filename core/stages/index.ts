@@ -12,6 +12,7 @@ export { packetTask } from './stage'
 export { isCarried, walkingOrder } from './walk'
 export type { CellarView, LotForecast, Stage } from './stage'
 export {
+  airBeside,
   askForecast,
   bandOfLot,
   believedTemperatures,

@@ -57,9 +57,8 @@ export async function ownCellar(page: Page): Promise<void> {
 }
 
 export async function openDemo(page: Page, path = '/'): Promise<void> {
-  await page.goto('/?cellar=demo')
+  await page.goto(`${path}${path.includes('?') ? '&' : '?'}cellar=demo`)
   await expect(page.getByRole('navigation', { name: 'Shelf of vessels' })).toBeVisible()
-  if (path !== '/') await page.goto(path)
 }
 
 /** To another page as a link would, without loading the application anew. */

@@ -2,7 +2,7 @@ import { fact } from '~~/core/drafts'
 import type { EntryOf } from '~~/core/ledger'
 import { newId } from '~/data/ids'
 import { VESSEL, VESSEL_OF } from '~/wording/terms'
-import { type EntryForm, choices, inVolume, number, orNone, text, wanting } from '../spec'
+import { type EntryForm, choices, inTemperature, inVolume, number, orNone, text, wanting } from '../spec'
 
 export const vesselAddedForm: EntryForm<'vessel-added'> = {
   type: 'vessel-added',
@@ -60,4 +60,26 @@ export const vesselCaredForm: EntryForm<'vessel-cared'> = {
       what: values.what as EntryOf<'vessel-cared'>['what'],
       note: orNone(text(values, 'note'))
     })
+}
+
+export const airReadForm: EntryForm<'air-read'> = {
+  type: 'air-read',
+  title: 'Room',
+  fields: (_values, { cellar, temperatureUnit }) => [
+    { as: 'choice', key: 'vesselId', label: 'Beside', items: [...cellar.vessels.values()].map((v) => ({ value: v.id, label: v.name })) },
+    {
+      ...inTemperature(temperatureUnit),
+      key: 'celsius',
+      label: 'The room has',
+      required: true,
+      limits: { min: -30, max: 60, words: 'Between −30 and 60 °C.' }
+    }
+  ],
+  blank: ({ cellar }) => ({ vesselId: [...cellar.vessels.keys()][0] ?? '' }),
+  from: (e) => ({ vesselId: e.vesselId, celsius: e.celsius }),
+  draft(values, _context, before) {
+    const celsius = number(values, 'celsius')
+    if (celsius === undefined) return wanting('celsius', 'This is needed.')
+    return fact('air-read', { vesselId: text(values, 'vesselId'), celsius, instrumentId: before?.instrumentId })
+  }
 }

@@ -1,4 +1,5 @@
 import { type FermentSays, phaseOf } from '~~/core/stages'
+import { sayFollowed } from '../followed'
 import { type WordsFor, capital, days, list } from './say'
 
 const SULPHIDE = {
@@ -80,9 +81,21 @@ export const FERMENT: WordsFor<FermentSays> = {
     reason: `${f.words(f.temperature(celsius))}; below ${f.words(f.temperature(min))} this yeast goes to sleep. Warm it slowly, a few degrees a day, and stir it up.`,
     action: 'Warmth for it'
   }),
-  'temperature-falls': ({ from, to }, _lot, f) => ({
+  'temperature-rises': ({ from, to, roomC }, _lot, f) => ({
+    title: 'It warms up: is the cooler off?',
+    reason: `From ${f.words(f.temperature(from))} to ${f.words(f.temperature(to))} within about a day, and the room beside it has ${f.words(f.temperature(roomC!))}. Ice, a wet cloth, or a cooler corner.`,
+    action: 'Ice for it'
+  }),
+  'float-odd': ({ wrong }) => ({
+    title: 'The float is odd',
+    reason: `Left out or wanting: ${wrong.map(sayFollowed).join(', ')}. What fitted was kept. Read once by hand; a float that is silent has slipped under foam, or wants its battery.`,
+    action: 'Open the lot'
+  }),
+  'temperature-falls': ({ from, to, roomC }, _lot, f) => ({
     title: 'It cools fast: is the heater off?',
-    reason: `From ${f.words(f.temperature(from))} to ${f.words(f.temperature(to))} within about a day. Look at plug and door first. A yeast that was warm and gets cold gives up.`,
+    reason: `From ${f.words(f.temperature(from))} to ${f.words(f.temperature(to))} within about a day${
+      roomC === undefined ? '' : `, and the room beside it has ${f.words(f.temperature(roomC))}`
+    }. Look at plug and door first. A yeast that was warm and gets cold gives up.`,
     action: 'Warmth for it'
   }),
   'over-tolerance': ({ potentialAbv, toleranceAbv }, lot) => ({

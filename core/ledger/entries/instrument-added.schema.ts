@@ -10,7 +10,7 @@ export const instrumentAddedSchema = z.strictObject({
   calibrationC: z.number().min(15).max(25).optional(),
   step: positive.optional(),
   follows: z
-    .strictObject({ lotId: id, seed: z.int().min(0).max(2_147_483_647) })
+    .strictObject({ lotId: id.optional(), vesselId: id.optional(), seed: z.int().min(0).max(2_147_483_647) })
     .optional()
-    .describe('of a floating hydrometer: the lot it floats in, and which simulated one it is')
+    .describe('of a floating hydrometer the lot it floats in, of a thermometer the vessel it hangs beside; and which simulated one it is')
 })

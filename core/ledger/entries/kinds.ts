@@ -1,6 +1,7 @@
 import type { Fact } from '../entry'
 import type { Folding } from '../fold/folding'
 import { addition } from './addition'
+import { airRead } from './air-read'
 import { arrivalExpected } from './arrival-expected'
 import { blockAdded, blockNoted, blockSampled } from './block'
 import { bottling } from './bottling'
@@ -32,6 +33,7 @@ export const ENTRY_KINDS: { [T in Fact['type']]: EntryKind<T> } = {
   'task-ended': taskEnded,
   'vessel-added': vesselAdded,
   'vessel-cared': vesselCared,
+  'air-read': airRead,
   transfer: transfer,
   bottling: bottling,
   'instrument-added': instrumentAdded,

@@ -1,9 +1,10 @@
 import { vesselFit } from '../../cellar'
-import { pressDay } from '../../fermentation'
+import { type FollowFinding, pressDay } from '../../fermentation'
 import type { Finding, Urgency } from '../../findings'
 import { type LotView, type Smell, isFermenting } from '../../ledger'
 import { MUST_PER_JUICE } from '../../must'
 import { type CellarView, type LotForecast, hoursSince } from '../stage'
+import { airBeside } from './air'
 import { bandOfLot, yeastOfLot } from './ask'
 import { believedTemperatures, doubtedReadings, doubtedTemperatures, doubtfulKey } from './doubted'
 import { wantingNitrogen } from './feeding'
@@ -16,12 +17,13 @@ export type WrongSays =
   | { code: 'may-stop-sweet', probability: number }
   | { code: 'too-hot', celsius: number, max: number, deadly: boolean }
   | { code: 'too-cold', celsius: number, min: number }
-  | { code: 'temperature-falls', from: number, to: number }
+  | { code: 'temperature-falls' | 'temperature-rises', from: number, to: number, roomC?: number }
   | { code: 'over-tolerance', potentialAbv: number, toleranceAbv: number }
   | { code: 'under-fed', shortMgPerL: number }
   | { code: 'smells', smell: Exclude<Smell, 'clean' | 'bread' | 'fruit' | 'other'>, phase: Phase }
   | { code: 'brix-in-ferment', brix: number }
   | { code: 'reading-doubtful', sg: number, expectedSg: number }
+  | { code: 'float-odd', wrong: readonly FollowFinding[] }
   | { code: 'temperature-doubtful', celsius: number }
   | { code: 'fits-no-ferment' }
   | { code: 'skins-long', days: number }
@@ -38,6 +40,7 @@ const LEADS: Partial<Record<WrongSays['code'], 'restart' | 'heat' | 'press' | 'r
   'too-hot': 'heat',
   'too-cold': 'heat',
   'temperature-falls': 'heat',
+  'temperature-rises': 'heat',
   'skins-long': 'press'
 }
 
@@ -47,8 +50,8 @@ const NOT_BEGUN = { hours: 60, fallSg: 0.0035 } as const
 const SAME_SG = 0.002
 /** Yeast dies from about here on, °C (common practice, no source). */
 const DEADLY_C = 35
-/** A fall by so much between two looks of a day or so is no mood of the cellar. */
-const FALLS = { byC: 4, withinH: 36 } as const
+/** So much between two looks of a day or so is no mood of the cellar. */
+const MOVES = { byC: 4, withinH: 36 } as const
 /** Behind what is usual by less than this is within what musts differ. */
 const SLOW_H = 30
 /** A smell is worth speaking of for so long, h. */
@@ -61,7 +64,7 @@ export function goneWrong(lot: LotView, cellar: CellarView, now: string): Wrong[
   const known = cellar.forecasts?.get(lot.id)
   const fermenting = isFermenting(lot)
   return [
-    ...(fermenting ? [...pace(lot, now, known), ...warmth(lot, cellar), ...food(lot, cellar), ...room(lot, cellar, known)] : []),
+    ...(fermenting ? [...pace(lot, now, known), ...warmth(lot, cellar, now), ...food(lot, cellar), ...room(lot, cellar, known)] : []),
     ...smells(lot, now, known),
     ...doubts(lot, cellar, known),
     ...skins(lot, now)
@@ -103,7 +106,7 @@ function pace(lot: LotView, now: string, known?: LotForecast): Found[] {
     : []
 }
 
-function warmth(lot: LotView, cellar: CellarView): Found[] {
+function warmth(lot: LotView, cellar: CellarView, now: string): Found[] {
   const series = believedTemperatures(lot)
   const last = series.at(-1)
   if (!last) return []
@@ -114,11 +117,21 @@ function warmth(lot: LotView, cellar: CellarView): Found[] {
   if (last.value > max + 0.5)
     found.push({ code: 'too-hot', key: `too-hot:${deadly}`, celsius: last.value, max, deadly, urgency: deadly ? 'stop' : 'now', evidence })
   const before = series.findLast((p) => p !== last && hoursSince(p.at, last.at) >= 6)
-  const fell = before && hoursSince(before.at, last.at) <= FALLS.withinH && before.value - last.value >= FALLS.byC
-  if (fell) {
-    const both = [before.entryId, last.entryId]
-    found.push({ code: 'temperature-falls', key: `falls:${last.entryId}`, from: before.value, to: last.value, urgency: 'now', evidence: both })
+  const air = airBeside(lot, cellar.vessels, now)
+  const moved = before && hoursSince(before.at, last.at) <= MOVES.withinH ? last.value - before.value : 0
+  const told = before && {
+    from: before.value,
+    to: last.value,
+    ...(air && { roomC: air.value }),
+    urgency: 'now' as const,
+    evidence: [before.entryId, last.entryId, ...(air ? [air.entryId] : [])]
   }
+  // Where the room is known to be warmer than the must it is not the room that cools it.
+  if (told && moved <= -MOVES.byC && !(air && air.value > last.value + 1))
+    found.push({ code: 'temperature-falls', key: `falls:${last.entryId}`, ...told })
+  else if (told && moved >= MOVES.byC && air && air.value > last.value && last.value > max - 1)
+    // Yeast warms its must too, but not to a room that is warmer still.
+    found.push({ code: 'temperature-rises', key: `rises:${last.entryId}`, ...told })
   else if (last.value < min - 0.5)
     found.push({ code: 'too-cold', key: 'too-cold', celsius: last.value, min, urgency: 'soon', evidence })
   return found
@@ -173,11 +186,25 @@ function doubts(lot: LotView, cellar: CellarView, known?: LotForecast): Found[] 
       ? [{ code: 'brix-in-ferment' as const, key: `brix:${raw.entryId}`, brix: raw.brix, urgency: 'soon' as const, evidence: [raw.entryId] }]
       : []),
     ...doubted,
+    ...floats(lot, cellar),
     ...doubtedTemperatures(lot).map(
       (p): Found => ({ code: 'temperature-doubtful', key: doubtfulKey(p.entryId), celsius: p.value, urgency: 'soon', evidence: [p.entryId] })
     ),
     ...(known && !known.forecast.fits ? [{ code: 'fits-no-ferment' as const, key: 'fits-no-ferment', urgency: 'soon' as const }] : [])
   ]
+}
+
+/** Silence this long is more than a radio's mood, h. */
+const SILENT_H = 12
+
+/** What a followed float sent that was left out, or did not send. */
+function floats(lot: LotView, cellar: CellarView): Found[] {
+  const wrong = cellar.followed?.get(lot.id) ?? []
+  if (wrong.length === 0 || !isFermenting(lot)) return []
+  const silent = wrong.some((w) => w.code === 'gap' && w.hours >= SILENT_H)
+  // Another kind of fault comes back after this one was seen and left.
+  const kinds = [...new Set(wrong.map((w) => w.code))].sort().join('+')
+  return [{ code: 'float-odd', key: `float-odd:${kinds}${silent ? ':silent' : ''}`, wrong, urgency: silent ? 'soon' : 'note' }]
 }
 
 /** A cap or foam wants room while it works; and whether it wants air. */

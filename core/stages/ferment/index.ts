@@ -1,6 +1,7 @@
 export { fermentStage } from './ferment-stage'
 export type { FermentSays } from './ferment-stage'
 export { askForecast, bandOfLot, fermentStart, yeastOfLot } from './ask'
+export { airBeside } from './air'
 export { endingOf } from './ending'
 export type { Ending } from './ending'
 export { nextFeed, wantingNitrogen } from './feeding'
