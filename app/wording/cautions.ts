@@ -12,6 +12,8 @@ export const CAUTIONS = {
   lifting:
     'A crusher or a press takes fingers as readily as grapes: off and unplugged before a hand goes in. Full glass weighs more than it looks and breaks without warning: lift in pairs, or move the wine and not the glass.',
   enzymes: 'Enzyme powder can cause allergies when breathed in: no dust, and the packet’s own advice first.',
+  hotFruit:
+    'Must at 70 °C scalds, and so does its steam: no full pot carried alone, no child near it, a lid that opens away from you. Only food-grade steel or enamel on the flame, and never a closed vessel.',
   hotWater: 'Water at 40 °C is only warm, but kettles scald. Mix the hot into the cold, with a thermometer in it.',
   limits:
     'Some countries limit or forbid acid, sugar and water in wine, and how much a household may make; home-made wine is usually not for sale. Your local rules come first.'

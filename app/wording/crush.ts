@@ -10,6 +10,12 @@ export const STEP: Record<CrushStepCode, { name: string, title: string, why: str
     title: 'Let it thaw',
     why: 'Slowly, lid on, in the cool. Stir from the bottom before anything is measured: the sugar lies there.'
   },
+  'heat-fruit': {
+    name: 'Heat',
+    title: 'Heat the fruit for colour',
+    why: 'Crushed, brought slowly to 60 to 70 °C and stirred from the bottom, 20 to 60 minutes: colour comes out, tannin hardly. Then cooled fast, lid on: enzyme from 45 °C down, sulphite from 40 °C, yeast from 30 °C. Its own enzymes are gone, so without pectic enzyme it stays cloudy.',
+    leaveOut: 'Do not heat it'
+  },
   'first-sulphite': {
     name: 'Sulphite',
     title: 'First sulphite',
@@ -124,7 +130,7 @@ export function sayStatus(step: CrushStep, when: (at: string) => string, hoursTo
     case 'running':
       return `${hoursWords(hoursTo(step.opensAt!))} to go`
     case 'waiting':
-      return `in ${hoursWords(hoursTo(step.opensAt!))}`
+      return step.opensAt ? `in ${hoursWords(hoursTo(step.opensAt))}` : 'too hot yet'
     case 'optional':
       return 'if you like'
     case 'later':
@@ -142,5 +148,6 @@ export const CLOCK_RUNS: Partial<Record<CrushStepCode, string>> = {
   settle: 'Settling',
   'cold-soak': 'Soaking cold',
   thaw: 'Thawing',
+  'heat-fruit': 'Keeping hot',
   enzyme: 'Enzyme waits for the sulphite'
 }

@@ -35,6 +35,7 @@ export function sayPlan(plan: Partial<LotPlan> & Partial<Pick<EntryOf<'lot-plann
     plan.finish && `to be ${FINISH[plan.finish]}`,
     plan.sparkling !== undefined && (plan.sparkling ? 'sparkling' : 'still'),
     plan.oak !== undefined && (plan.oak ? 'with oak' : 'without oak'),
+    plan.heated !== undefined && (plan.heated ? 'fruit heated for colour' : 'fruit not heated'),
     plan.sulphite && `sulphite ${SULPHITE_SCHOOL[plan.sulphite]}`,
     plan.yeast && `yeast ${YEAST_SCHOOL[plan.yeast]}`,
     plan.nutrient && `nutrient ${NUTRIENT_SCHOOL[plan.nutrient]}`,

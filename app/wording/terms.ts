@@ -61,6 +61,7 @@ export const OPERATION: Record<EntryOf<'operation'>['what'], string> = {
   degas: 'Degassed',
   chill: 'Chilled',
   heat: 'Warmed',
+  'heat-fruit': 'Fruit heated for colour',
   'oak-in': 'Oak in',
   'oak-out': 'Oak out',
   filter: 'Filtered',

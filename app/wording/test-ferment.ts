@@ -1,5 +1,13 @@
 import type { TestStep } from '~~/core/must'
 
+/** What a test ferment can come to. */
+export const TEST_VERDICT = {
+  clean: { label: 'Clean', hint: 'nothing found, by two people, twice' },
+  tainted: { label: 'Tainted', hint: 'ash, smoke, medicine: not to be bought' },
+  unsure: { label: 'Cannot say', hint: 'taste again tomorrow, or ask a laboratory' }
+} as const
+export type TestVerdict = keyof typeof TEST_VERDICT
+
 /** The week of a test ferment. Common practice, no source. */
 export const TEST_STEP: Record<TestStep, { title: string, how: string }> = {
   'crush-and-sulphite': {

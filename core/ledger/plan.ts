@@ -18,6 +18,7 @@ export function usualPlan(style: Style, stream: Stream): LotPlan {
     finish: 'dry',
     sparkling: false,
     oak: false,
+    heated: false,
     sulphite: 'by-ph',
     yeast: concentrate ? 'sprinkle' : 'rehydrate',
     nutrient: concentrate ? 'none' : 'by-nitrogen',

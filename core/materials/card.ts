@@ -21,7 +21,8 @@ export type MaterialKind = (typeof MATERIAL_KINDS)[number]
 
 /** What it does to the state of a lot; the fold reads nothing else. */
 export type Effect =
-  | { on: 'acids', acid: 'tartaric' | 'malic' | 'citric' | 'lactic' }
+  /** Of a juice or solution: g of the acid in a mL of it; it thins like water. */
+  | { on: 'acids', acid: 'tartaric' | 'malic' | 'citric' | 'lactic', gPerMl?: number }
   | { on: 'acids', salt: 'potassium-bicarbonate' | 'potassium-carbonate' | 'calcium-carbonate' }
   /** g SO₂ in a gram. */
   | { on: 'sulphite', so2Share: number }

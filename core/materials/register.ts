@@ -89,6 +89,20 @@ const CARDS = {
   malic: acid('malic', 2, 4.3),
   citric: acid('citric', 0.5, 4.6),
   lactic: acid('lactic', 2, 5.9),
+  // Citric acid 48 g/L in fresh lemon juice: Penniston et al., Journal of Endourology 22 (2008), from memory.
+  'lemon-juice': {
+    kind: 'acid',
+    unit: 'mL',
+    effect: { on: 'acids', acid: 'citric', gPerMl: 0.048 },
+    measuredBy: 'ph',
+    // Of juice: a spoon of it is 5 mL.
+    spoonG: 5,
+    aliases: ['lemon', 'lemons'],
+    dose: { min: 3, max: 10, source: PRACTICE },
+    limit: { perL: 10, source: PRACTICE },
+    cautions: ['limits'],
+    opened: { days: 3 }
+  },
   'potassium-bicarbonate': { ...carbonate('potassium-bicarbonate', 2, ['bicarbonate', 'bicarb']), spoonG: 4.6, ...STOCK },
   'potassium-carbonate': { ...carbonate('potassium-carbonate', 1.4, ['potash']), ...STOCK },
   'calcium-carbonate': carbonate('calcium-carbonate', 1.5, ['chalk']),
@@ -190,7 +204,18 @@ const CARDS = {
     measuredBy: 'volume',
     aliases: ['tannin'],
     dose: { min: 0.05, max: 0.3, source: PRACTICE },
+    // It binds what the enzyme is made of.
+    avoids: [{ with: 'enzyme', hours: 8 }],
     cautions: ['packet']
+  },
+  'oak-dust': {
+    kind: 'oak',
+    effect: { on: 'nothing' },
+    measuredBy: 'volume',
+    aliases: ['dust', 'oakdust'],
+    dose: { min: 1, max: 3, source: PRACTICE },
+    cautions: ['packet'],
+    opened: { days: 730 }
   },
   oak: {
     kind: 'oak',

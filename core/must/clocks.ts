@@ -1,6 +1,6 @@
 import { within } from '../units'
 
-export type ClockKind = 'settle' | 'cold-soak' | 'enzyme-after-sulphite' | 'yeast-after-sulphite' | 'thaw'
+export type ClockKind = 'settle' | 'cold-soak' | 'enzyme-after-sulphite' | 'yeast-after-sulphite' | 'thaw' | 'heat-fruit'
 
 export interface Clock {
   /** Not before so many hours; not after so many. */
@@ -12,14 +12,16 @@ export interface Clock {
 
 /**
  * The waits of crush day. Settling 24 to 72 h at 2 to 10 °C, cold soak 1 to 4 days below 12 °C, yeast 12 to 24 h after sulphite
- * (craft 3.3 and 3.5); enzyme some hours after sulphite, 6 is ours; thawing a pail a day or two. Common practice, no source.
+ * (craft 3.3 and 3.5); enzyme some hours after sulphite, 6 is ours; thawing a pail a day or two; fruit heated for colour 20 to
+ * 60 min at 60 to 70 °C (Handbook of Enology, heating of harvested grapes, from memory). The rest common practice, no source.
  */
 export const CLOCKS: Record<ClockKind, Clock> = {
   settle: { minH: 24, maxH: 72, celsius: { min: 2, max: 10 } },
   'cold-soak': { minH: 24, maxH: 96, celsius: { min: 2, max: 12 } },
   'enzyme-after-sulphite': { minH: 6, maxH: 48 },
   'yeast-after-sulphite': { minH: 12, maxH: 24 },
-  thaw: { minH: 12, maxH: 48 }
+  thaw: { minH: 12, maxH: 48 },
+  'heat-fruit': { minH: 1 / 3, maxH: 1, celsius: { min: 60, max: 70 } }
 }
 
 export interface ClockReading {

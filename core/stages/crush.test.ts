@@ -59,6 +59,19 @@ describe('the order of crush day', () => {
     })
     expect(statuses(start(), sulphite(1))).toMatchObject({ 'first-sulphite': 'done', enzyme: 'waiting', measure: 'now', pitch: 'waiting' })
   })
+  it('fruit heated for colour: hot first, and sulphite, enzyme and yeast each wait until it was read as cool', () => {
+    const planned = [start(), entry(90, { type: 'lot-planned', lotId, heated: true })]
+    expect(Object.keys(statuses(...planned))[0]).toBe('heat-fruit')
+    const hot = [...planned, work(5, 'heat-fruit')]
+    const warm = (celsius: number) => entry(2, { type: 'reading', lotId, quantity: 'temperature', typed: String(celsius), value: celsius })
+    const waits = (...more: Entry[]) =>
+      crushSteps(lotOf(...hot, ...more), now).flatMap((s) => (s.tooHotAbove === undefined ? [] : [`${s.code} ${s.tooHotAbove}`]))
+    expect(waits()).toEqual(['first-sulphite 40', 'enzyme 45', 'pitch 30'])
+    expect(waits(warm(66))).toEqual(['first-sulphite 40', 'enzyme 45', 'pitch 30'])
+    expect(waits(warm(38))).toEqual(['pitch 30'])
+    expect(waits(warm(25))).toEqual([])
+    expect(statuses(...hot, warm(25))).toMatchObject({ 'heat-fruit': 'done', 'first-sulphite': 'now' })
+  })
   const frozenWhite = start({ stream: 'frozen', style: 'white' })
   it('frozen pails do nothing but take their sulphite while they thaw; frozen red juice has no skins to treat', () => {
     const pails = [frozenWhite, work(3, 'thaw')]

@@ -11,8 +11,8 @@ const { leaveOut } = useStepLog(() => props.lot)
 const words = computed(() => sayStep(props.step))
 const done = computed(() => props.step.status === 'done' || props.step.status === 'left-out')
 const clockStep = computed(() =>
-  props.step.code === 'thaw' || props.step.code === 'settle' || props.step.code === 'cold-soak'
-    ? (props.step as CrushStep & { code: 'thaw' | 'settle' | 'cold-soak' })
+  ['thaw', 'settle', 'cold-soak', 'heat-fruit'].includes(props.step.code)
+    ? (props.step as CrushStep & { code: 'thaw' | 'settle' | 'cold-soak' | 'heat-fruit' })
     : undefined
 )
 const back = computed(() => `lot=${props.lot.id}&back=crush`)
@@ -28,6 +28,10 @@ const f = useFormat()
     <p v-else-if="step.status === 'done' && !clockStep" class="soft">Done{{ step.at ? `, ${sayWhen(step.at, now)}` : '' }}.</p>
     <p v-if="!done || clockStep" class="soft">{{ f.degrees(words.why) }}</p>
 
+    <FindingNote v-if="step.tooHotAbove !== undefined">
+      Heated, and not read as cool since: this comes at {{ f.words(f.temperature(step.tooHotAbove)) }} or below.
+      <NuxtLink :to="`/bench/measure?${back}`" class="textlink">Read its temperature</NuxtLink>
+    </FindingNote>
     <template v-if="step.status !== 'left-out' || step.code === 'packets'">
       <StepClock v-if="clockStep" :lot="lot" :step="clockStep" />
       <StepSulphite v-else-if="step.code === 'first-sulphite' && !done" :lot="lot" />
@@ -80,9 +84,9 @@ const f = useFormat()
         <CautionNote code="limits" />
       </template>
       <template v-else-if="step.code === 'pitch' && !done">
-        <FindingNote v-if="step.status === 'waiting'"
-        >Sulphite is still strong in it: wait {{ hoursWords((Date.parse(step.opensAt!) - Date.parse(now)) / 3_600_000) }} more, until
-          {{ sayWhen(step.opensAt!, now) }}. After 12 hours it has failed to start before; after 24 spoilage gains.</FindingNote
+        <FindingNote v-if="step.status === 'waiting' && step.opensAt"
+        >Sulphite is still strong in it: wait {{ hoursWords((Date.parse(step.opensAt) - Date.parse(now)) / 3_600_000) }} more, until
+          {{ sayWhen(step.opensAt, now) }}. After 12 hours it has failed to start before; after 24 spoilage gains.</FindingNote
         >
         <FindingNote v-if="step.over" tone="stop"
         >More than a day since the sulphite. Every hour now belongs to wild yeast: pitch.</FindingNote

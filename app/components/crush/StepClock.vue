@@ -6,16 +6,22 @@ import { hoursWords } from '~/wording/crush'
 import { sayWhen } from '~/composables/useStory'
 
 /** Thawing, settling and cold soak: begun by a tap, then a clock with its own end and its own temperature. */
-const props = defineProps<{ lot: LotView, step: CrushStep & { code: 'thaw' | 'settle' | 'cold-soak' } }>()
+const props = defineProps<{ lot: LotView, step: CrushStep & { code: 'thaw' | 'settle' | 'cold-soak' | 'heat-fruit' } }>()
 const now = useNow()
 const f = useFormat()
 const { saving, write } = useStepLog(() => props.lot)
 const at = ref<string>()
-const BEGIN = { thaw: 'It is thawing now', settle: 'It is settling now', 'cold-soak': 'The soak has begun' } as const
+const BEGIN = { thaw: 'It is thawing now', settle: 'It is settling now', 'cold-soak': 'The soak has begun', 'heat-fruit': 'It is hot enough now' } as const
 const clock = computed(() => CLOCKS[props.step.code])
 const begun = computed(() => props.step.at !== undefined && props.step.opensAt !== undefined)
 const begin = () =>
   write([{ type: 'operation', lotId: props.lot.id, what: props.step.code, ...(at.value && { at: at.value }) }], BEGIN[props.step.code])
+const span = computed(() => `${hoursWords(clock.value.minH)} to ${hoursWords(clock.value.maxH)}`)
+const tooLong = computed(() =>
+  props.step.code === 'heat-fruit'
+    ? 'Longer cooks its taste: cool it now, and read its temperature.'
+    : `Longer than ${hoursWords(clock.value.maxH)} invites wild yeast: go on to the next step now.`
+)
 const gone = computed(() => (Date.parse(now.value) - Date.parse(props.step.at!)) / 3_600_000)
 const warm = computed(() =>
   clock.value.celsius && props.lot.temperature && props.lot.temperature.value > clock.value.celsius.max + 0.5
@@ -27,7 +33,7 @@ const warm = computed(() =>
 <template>
   <div class="grid gap-4">
     <template v-if="begun">
-      <div class="clock" role="img" :aria-label="`${hoursWords(Math.max(0, gone))} gone of ${clock.minH} to ${clock.maxH} hours`">
+      <div class="clock" role="img" :aria-label="`${hoursWords(Math.max(0, gone))} gone of ${span}`">
         <span class="gone" :style="{ width: `${Math.min(100, (gone / clock.maxH) * 100)}%` }" />
         <span class="open" :style="{ left: `${(clock.minH / clock.maxH) * 100}%` }" />
       </div>
@@ -40,7 +46,7 @@ const warm = computed(() =>
         <UButton :to="`/lots/${lot.id}?log=move`" size="lg" variant="outline">Rack it off the solids</UButton>
       </div>
       <FindingNote v-if="step.over" tone="stop"
-      >Its time is up. Longer than {{ clock.maxH }} hours invites wild yeast: go on to the next step now.</FindingNote
+      >Its time is up. {{ tooLong }}</FindingNote
       >
     </template>
     <template v-else>
@@ -53,6 +59,7 @@ const warm = computed(() =>
     >Last read at {{ f.words(f.temperature(warm)) }}: this wants at most {{ f.words(f.temperature(clock.celsius!.max)) }}. Frozen bottles
       in it help.</FindingNote
     >
+    <CautionNote v-if="step.code === 'heat-fruit'" code="hotFruit" />
     <CautionNote v-if="step.code === 'cold-soak'" code="dryIce" />
   </div>
 </template>

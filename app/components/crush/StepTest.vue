@@ -4,11 +4,12 @@ import { testFerment } from '~~/core/must'
 import { SO2_SHARE } from '~~/core/sulphite'
 import { DRY_SG } from '~~/core/ledger'
 import { materialName } from '~/wording/materials'
-import { TEST_STEP } from '~/wording/test-ferment'
+import { TEST_STEP, TEST_VERDICT, type TestVerdict } from '~/wording/test-ferment'
 import { sayWhen } from '~/composables/useStory'
 
 /** The week of a test ferment, each day with its date and what goes in. */
 const props = defineProps<{ lot: LotView }>()
+const cellar = useCellarStore()
 const settings = useSettingsStore()
 const now = useNow()
 const { weigh } = useWeighing()
@@ -52,6 +53,26 @@ function done(day: (typeof days.value)[number]) {
     `${TEST_STEP[day.step].title}: done`
   )
 }
+const verdict = ref<TestVerdict | ''>('')
+const tasted = ref('')
+const asked = ref(false)
+const verdicts = Object.entries(TEST_VERDICT).map(([value, words]) => ({ value: value as TestVerdict, ...words }))
+/** The verdict stands in the ledger in words; one that cannot say leaves the test open for another day. */
+function judged(day: (typeof days.value)[number]) {
+  asked.value = true
+  if (!verdict.value) return undefined
+  const said = `Verdict of the test: ${TEST_VERDICT[verdict.value].label.toLowerCase()}${tasted.value.trim() ? `. ${tasted.value.trim()}` : ''}`
+  const over = { type: 'task-ended', lotId: props.lot.id, task: day.task, outcome: 'done' } as const
+  return write(
+    [{ type: 'observation', lotId: props.lot.id, what: 'taste', text: said }, ...(verdict.value === 'unsure' ? [] : [over])],
+    verdict.value === 'unsure' ? 'Noted; taste it again tomorrow' : `The test says: ${TEST_VERDICT[verdict.value].label.toLowerCase()}`
+  )
+}
+const told = computed(() =>
+  cellar.facts.flatMap(({ fact, struck }) =>
+    !struck && fact.type === 'observation' && fact.lotId === props.lot.id && fact.text.startsWith('Verdict of the test') ? [fact.text] : []
+  )[0]
+)
 const dry = computed(() => props.lot.sg !== undefined && props.lot.sg.value <= DRY_SG)
 const f = useFormat()
 </script>
@@ -77,8 +98,14 @@ const f = useFormat()
             >Not dry yet{{ lot.sg ? ` (${lot.sg.value.toFixed(3)})` : '' }}: judge it at {{ DRY_SG }} or below, or the sugar hides what
               you are looking for.</FindingNote
             >
+            <template v-if="d.step === 'judge'">
+              <ChoiceTiles v-model="verdict" legend="What the glass says" :items="verdicts" :least="200" />
+              <p v-if="asked && !verdict" role="alert" class="message">Say what the glass says, or that it cannot be said.</p>
+              <TextField v-model="tasted" label="What you smelt and tasted" />
+            </template>
             <p class="acts">
-              <UButton size="lg" :loading="saving" @click="done(d)">{{ d.additions.length ? 'In, as planned' : 'Done' }}</UButton
+              <UButton v-if="d.step === 'judge'" size="lg" :loading="saving" @click="judged(d)">Log the verdict</UButton>
+              <UButton v-else size="lg" :loading="saving" @click="done(d)">{{ d.additions.length ? 'In, as planned' : 'Done' }}</UButton
               ><UButton :to="`/bench/measure?lot=${lot.id}&back=crush`" size="lg" variant="outline">Measure</UButton
               ><UButton v-if="d.step === 'judge' || d.step === 'watch'" :to="`/lots/${lot.id}`" size="lg" variant="outline"
               >Write down smell and taste</UButton
@@ -87,6 +114,7 @@ const f = useFormat()
             <CautionNote v-if="d.step === 'crush-and-sulphite'" code="sulphite" />
             <CautionNote v-if="d.step === 'pitch'" code="carbonDioxide" />
           </template>
+          <p v-if="d.step === 'judge' && told"><b>{{ told }}</b></p>
           <p v-if="d.ended" class="soft small">done {{ sayWhen(d.ended.at, now) }}</p>
         </div>
       </li>

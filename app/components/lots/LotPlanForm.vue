@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type Draft, type Fact, type LotPlan, type LotView, planOf } from '~~/core/ledger'
+import { type Draft, type Fact, type LotPlan, type LotView, isMust, planOf } from '~~/core/ledger'
 import { FINISH, MALOLACTIC, NUTRIENT_SCHOOL, PRESS_SCHOOL, SULPHITE_SCHOOL, YEAST_SCHOOL } from '~/wording/plan'
 
 /** What the lot is to become, as it stands and, opened, to be changed. Only what differs from before is written. */
@@ -80,7 +80,7 @@ async function save() {
           <USwitch v-model="draft.cold" label="A cold winter, or weeks in the cold" /><USwitch v-model="draft.oak" label="Oak" /><USwitch
             v-model="draft.sparkling"
             label="Sparkling"
-          />
+          /><USwitch v-if="lot.style === 'red' && isMust(lot)" v-model="draft.heated" label="Fruit heated for colour" />
         </div>
         <UButton type="submit" size="lg" :loading="saving" :disabled="changed.length === 0">Keep this plan</UButton>
       </UForm>

@@ -5,7 +5,7 @@ import { MATERIAL_KIND } from '~/wording/materials'
 import { type EntryForm, type FieldSpec, choices, inTemperature, number, orNone, text, wanting } from '../spec'
 
 type Kind = EntryOf<'card-made'>['kind']
-const KINDS = (['yeast', 'nutrient', 'bacteria', 'fining', 'oak', 'sugar', 'tannin', 'enzyme'] as const).map((value) => ({
+const KINDS = (['yeast', 'nutrient', 'bacteria', 'fining', 'oak', 'sugar', 'tannin', 'enzyme', 'acid'] as const).map((value) => ({
   value,
   label: MATERIAL_KIND[value]
 }))
@@ -55,6 +55,8 @@ function fieldsOf(kind: Kind, temperatureUnit: '°C' | '°F'): FieldSpec[] {
       return [figure('nitrogenMgPerG', 'Nitrogen in a gram', 'mg', 0, 300), figure('limitPerL', 'At most, in all', 'g/L', 0.01, 5), ...dose]
     case 'sugar':
       return [figure('sugarPercent', 'Sugar in it', '%', 1, 100), figure('acidPercent', 'Acid in it, as tartaric', '%', 0, 20)]
+    case 'acid':
+      return [figure('acidGPerL', 'Acid in it, as citric', 'g/L', 1, 900)]
     case 'fining':
       return [...dose, { as: 'choice', key: 'allergen', label: 'Allergen', items: choices(ALLERGEN) }]
     case 'oak':
@@ -64,7 +66,7 @@ function fieldsOf(kind: Kind, temperatureUnit: '°C' | '°F'): FieldSpec[] {
   }
 }
 
-const FIGURES = ['doseMin', 'doseMax', 'limitPerL', 'nitrogenMgPerG', 'minC', 'maxC', 'toleranceAbv', 'minPh', 'maxTotalSo2MgPerL'] as const
+const FIGURES = ['doseMin', 'doseMax', 'limitPerL', 'nitrogenMgPerG', 'acidGPerL', 'minC', 'maxC', 'toleranceAbv', 'minPh', 'maxTotalSo2MgPerL'] as const
 const WORDS = ['nitrogenNeed', 'sulphideRisk', 'malolactic', 'allergen'] as const
 
 /** A card of one's own, from the packet. */

@@ -57,9 +57,11 @@ function takeAddition(lot: LotState, addition: EntryOf<'addition'>, card: Materi
     case 'acids': {
       const change: AcidChange =
         'acid' in effect
-          ? { kind: effect.acid, gPerL: Math.min(MOST_AT_ONCE.acid, gPerL) }
+          ? { kind: effect.acid, gPerL: Math.min(MOST_AT_ONCE.acid, gPerL * (effect.gPerMl ?? 1)) }
           : { kind: effect.salt, gPerL: Math.min(MOST_AT_ONCE.carbonate, gPerL) }
-      return changeAcids(lot, change, addition.at, addition.id)
+      changeAcids(lot, change, addition.at, addition.id)
+      if ('acid' in effect && effect.gPerMl) thin(lot, addition, addition.actual / 1000)
+      return
     }
     case 'volume':
       return thin(lot, addition, addition.unit === 'L' ? addition.actual : addition.actual / 1000)

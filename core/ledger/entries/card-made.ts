@@ -18,7 +18,8 @@ const LIKE = {
   oak: 'oak',
   sugar: 'sugar',
   tannin: 'tannin',
-  enzyme: 'pectic-enzyme'
+  enzyme: 'pectic-enzyme',
+  acid: 'lemon-juice'
 } as const
 
 /** The card that a packet makes: what it says, and the usual of its kind for the rest. */
@@ -50,7 +51,8 @@ export function ownCard(made: EntryOf<'card-made'>): MaterialCard {
   }
 }
 
-function effectOf({ kind, nitrogenMgPerG, sugarShare, acidShare }: EntryOf<'card-made'>): Effect {
+function effectOf({ kind, nitrogenMgPerG, sugarShare, acidShare, acidGPerL }: EntryOf<'card-made'>): Effect {
+  if (kind === 'acid') return acidGPerL === undefined ? MATERIALS['lemon-juice'].effect : { on: 'acids', acid: 'citric', gPerMl: acidGPerL / 1000 }
   if (kind === 'nutrient') return nitrogenMgPerG === undefined ? { on: 'nothing' } : { on: 'nitrogen', mgPerG: nitrogenMgPerG }
   if (kind !== 'sugar') return { on: 'nothing' }
   // What is not sugar is water: a gram of sugar takes up 0.62 mL, a gram of water 1 mL.

@@ -52,6 +52,7 @@ export const EXAMPLES = {
     finish: 'sweet',
     sparkling: false,
     oak: true,
+    heated: false,
     sulphite: 'minimal',
     yeast: 'wild',
     nutrient: 'at-pitch',

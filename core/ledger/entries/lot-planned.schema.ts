@@ -13,5 +13,6 @@ export const lotPlannedSchema = z.strictObject({
   sulphite: z.enum(['by-ph', 'tablets', 'double', 'minimal', 'none']).optional(),
   yeast: z.enum(['rehydrate', 'sprinkle', 'starter', 'wild']).optional(),
   nutrient: z.enum(['by-nitrogen', 'at-pitch', 'none']).optional(),
+  heated: z.boolean().optional().describe('fruit heated for its colour'),
   press: z.enum(['at-dryness', 'early', 'extended']).optional()
 })

@@ -12,6 +12,7 @@ export const operationSchema = z.strictObject({
     'degas',
     'chill',
     'heat',
+    'heat-fruit',
     'oak-in',
     'oak-out',
     'filter',

@@ -25,8 +25,8 @@ export const DRY_SUGAR_G_PER_L = 2
  * about, because a must that was stirred better the second time reads lower too. Common practice, no source.
  */
 const BY_ITSELF = { sure: 0.012, asked: 0.005 } as const
-/** No must or wine that people handle is outside of these, °C. */
-export const BELIEVED_C = { min: -20, max: 60 } as const
+/** No must or wine that people handle is outside of these, °C: frozen, or heated for colour. */
+export const BELIEVED_C = { min: -20, max: 90 } as const
 /** Days after an addition within which a free SO₂ reading still tells of its binding. */
 const DOSE_TELLS_DAYS = 14
 

@@ -1,4 +1,4 @@
-import { type LotState, isMust } from '../../ledger'
+import { type LotState, isMust, planOf } from '../../ledger'
 import { type ClockReading, arrivesOnSkins, clockAt, enzymeAdvice, kitWater } from '../../must'
 import { packetTask } from '../stage'
 import { correctionOf } from './correction-of-lot'
@@ -6,6 +6,7 @@ import { correctionOf } from './correction-of-lot'
 /** What is done to a must between its arrival and its yeast, in the order of the work (craft 3.3 to 3.6). */
 export type CrushStepCode =
   | 'thaw'
+  | 'heat-fruit'
   | 'first-sulphite'
   | 'true-volume'
   | 'settle'
@@ -44,6 +45,8 @@ export interface CrushStep {
   /** What a measurement lacks. */
   missing?: ('sugar' | 'ph' | 'ta')[]
   phase?: CorrectPhase
+  /** Heated for colour and not read cool enough since: it must be at or below this, °C. */
+  tooHotAbove?: number
   /** Holds nothing up. */
   optional?: boolean
 }
@@ -53,8 +56,14 @@ interface Plan {
   optional?: boolean
 }
 
+/** Heat drives sulphite off, so it comes first where it comes at all. */
+const HEAT: Plan = { code: 'heat-fruit' }
+/** After heating: sulphite stays in below this, enzyme and yeast live below theirs, °C. Common practice, no source. */
+const COOL_FOR: Partial<Record<CrushStepCode, number>> = { 'first-sulphite': 40, enzyme: 45, pitch: 30 }
+
 /** Steps by stream and style. Fruit gets sulphite at once; pails thaw first; whites settle; a kit is watered and follows its packets. */
-function planOf(lot: LotState): Plan[] {
+function stepsFor(lot: LotState): Plan[] {
+  const { heated } = planOf(lot)
   const red = lot.style === 'red'
   const skins = arrivesOnSkins(lot.stream, lot.style, lot.onSkins)
   const sulphite = { code: 'first-sulphite' } as const
@@ -62,6 +71,7 @@ function planOf(lot: LotState): Plan[] {
   switch (lot.stream) {
     case 'fresh':
       return [
+        ...(red && heated ? [HEAT] : []),
         sulphite,
         ...(red
           ? ([
@@ -75,6 +85,7 @@ function planOf(lot: LotState): Plan[] {
     case 'frozen':
       return [
         { code: 'thaw' },
+        ...(skins && red && heated ? [HEAT] : []),
         sulphite,
         ...(skins
           ? ([{ code: 'enzyme', optional: true }, { code: 'true-volume', optional: true }] as Plan[])
@@ -113,8 +124,10 @@ export function crushSteps(lot: LotState, now: string): CrushStep[] {
   // What is still ice is sulphited as it thaws, and neither settles, is measured nor corrected before that.
   let thawing: Own | undefined
   let allBefore = true
-  return planOf(lot).map((plan) => {
-    const own = stepOf(plan.code, lot, now, pitched)
+  return stepsFor(lot).map((plan) => {
+    const cool = tooHotAbove(plan.code, lot)
+    const itself = stepOf(plan.code, lot, now, pitched)
+    const own: Own = cool === undefined || itself.status === 'done' ? itself : { status: 'waiting', tooHotAbove: cool }
     let step: CrushStep = { code: plan.code, ...own, ...(plan.optional && { optional: true }) }
     if (step.status === 'later' && lot.endedTasks.has(leftOutTask(plan.code)))
       step = { code: plan.code, status: 'left-out', at: lot.endedTasks.get(leftOutTask(plan.code))!.at }
@@ -133,12 +146,20 @@ export function crushSteps(lot: LotState, now: string): CrushStep[] {
   })
 }
 
+/** What a step waits to be cooled to after the fruit was heated, °C; nothing once it was read as cool. */
+function tooHotAbove(code: CrushStepCode, lot: LotState): number | undefined {
+  const [heated, limit] = [lot.worked.get('heat-fruit'), COOL_FOR[code]]
+  if (!heated || limit === undefined) return undefined
+  const cooled = lot.series.temperature?.some((p) => p.at > heated.at && p.value <= limit)
+  return cooled ? undefined : limit
+}
+
 type Own = Omit<CrushStep, 'code'>
 const LATER: Own = { status: 'later' }
 
 /** A step by itself, without its neighbours: done, on a clock, or still to come ("later" until its turn). */
 function stepOf(code: CrushStepCode, lot: LotState, now: string, pitched: boolean): Own {
-  const worked = (what: 'thaw' | 'settle' | 'cold-soak'): Own => {
+  const worked = (what: 'thaw' | 'settle' | 'cold-soak' | 'heat-fruit'): Own => {
     const done = lot.worked.get(what)
     if (!done) return LATER
     const clock = clockAt(what, done.at, now)
@@ -150,6 +171,7 @@ function stepOf(code: CrushStepCode, lot: LotState, now: string, pitched: boolea
       return lot.worked.has('thaw') ? worked('thaw') : lot.sg ? { status: 'done', at: lot.sg.at } : LATER
     case 'settle':
     case 'cold-soak':
+    case 'heat-fruit':
       return worked(code)
     case 'first-sulphite':
       return lot.lastSulphiteAt ? { status: 'done', at: lot.lastSulphiteAt } : LATER

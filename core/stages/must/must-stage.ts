@@ -26,6 +26,7 @@ const MINUTES: Partial<Record<CrushStepCode, number>> = {
   settle: 5,
   'cold-soak': 5,
   thaw: 5,
+  'heat-fruit': 90,
   enzyme: 5,
   'true-volume': 5,
   'water-kit': 20,

@@ -26,9 +26,9 @@ useHead({ title: () => `Yeast for ${lot.value?.name ?? 'a lot'} · Presk` })
     >
     <template v-else>
       <h1>Yeast for {{ lot.name }}</h1>
-      <FindingNote v-if="pitch?.status === 'waiting'" tone="stop"
-      >Sulphite went in less than 12 hours ago: wait {{ hoursWords((Date.parse(pitch.opensAt!) - Date.parse(now)) / 3_600_000) }} more,
-        until {{ sayWhen(pitch.opensAt!, now) }}.</FindingNote
+      <FindingNote v-if="pitch?.status === 'waiting' && pitch.opensAt" tone="stop"
+      >Sulphite went in less than 12 hours ago: wait {{ hoursWords((Date.parse(pitch.opensAt) - Date.parse(now)) / 3_600_000) }} more,
+        until {{ sayWhen(pitch.opensAt, now) }}.</FindingNote
       >
       <FindingNote v-if="before.length">Not done yet: {{ before.map((s) => sayStep(s).title.toLowerCase()).join(', ') }}.</FindingNote>
       <FindingNote v-if="pitch?.over" tone="stop">More than a day since the sulphite. Pitch soon.</FindingNote>
