@@ -22,13 +22,16 @@ export const YEAST_SCHOOL: Words<'yeast'> = {
   rehydrate: 'rehydrated',
   sprinkle: 'sprinkled dry',
   starter: 'a starter, built up',
-  wild: 'wild'
+  wild: 'wild',
+  lees: 'lees of another lot'
 }
 export const NUTRIENT_SCHOOL: Words<'nutrient'> = { 'by-nitrogen': 'by nitrogen, in parts', 'at-pitch': 'all with the yeast', none: 'none' }
 export const PRESS_SCHOOL: Words<'press'> = { 'at-dryness': 'when dry', early: 'early, still sweet', extended: 'weeks after it is dry' }
 
+export const LEES_SCHOOL: Words<'lees'> = { rack: 'off its lees', fine: 'kept on the fine lees, and stirred' }
+
 /** A plan as a sentence: only what it says. */
-export function sayPlan(plan: Partial<LotPlan> & Partial<Pick<EntryOf<'lot-planned'>, 'type'>>): string {
+export function sayPlan(plan: Partial<LotPlan> & Partial<Pick<EntryOf<'lot-planned'>, 'type' | 'sugarSteps'>>): string {
   const parts = [
     plan.malolactic && `malolactic ${MALOLACTIC[plan.malolactic]}`,
     plan.cold !== undefined && (plan.cold ? 'a cold winter' : 'kept from the cold'),
@@ -39,6 +42,8 @@ export function sayPlan(plan: Partial<LotPlan> & Partial<Pick<EntryOf<'lot-plann
     plan.sulphite && `sulphite ${SULPHITE_SCHOOL[plan.sulphite]}`,
     plan.yeast && `yeast ${YEAST_SCHOOL[plan.yeast]}`,
     plan.nutrient && `nutrient ${NUTRIENT_SCHOOL[plan.nutrient]}`,
+    plan.lees && LEES_SCHOOL[plan.lees],
+    plan.sugarSteps && `${Math.round(plan.sugarSteps.totalG)} g of sugar or honey fed in ${plan.sugarSteps.parts} parts`,
     plan.press && `pressed ${PRESS_SCHOOL[plan.press]}`
   ].filter(Boolean)
   return `Planned: ${parts.join('; ') || 'nothing said'}.`

@@ -111,6 +111,14 @@ function sayOutcome({ outcome, task, until }: Extract<Fact, { type: 'task-ended'
 }
 
 const TASK: Record<string, string> = {
+  'work-cap': 'Working the cap',
+  'stir-must': 'Stirring',
+  feed: 'Nutrient',
+  press: 'Pressing',
+  'sugar-step': 'Feeding it sugar',
+  'rack-gross-lees': 'Racking off the gross lees',
+  'stir-lees': 'Stirring the fine lees',
+  doubtful: 'A doubtful reading',
   'measure-must': 'Measuring the must',
   'sulphite-must': 'First sulphite',
   'correct-must': 'Correcting the must',
@@ -132,7 +140,7 @@ function sayTask(task: string): string {
   if (task.startsWith('test:')) return TEST_STEP[task.slice(5) as TestStep]?.title ?? task
   return /^(crush|crush-step|clock):/.test(task)
     ? (STEP[task.slice(task.indexOf(':') + 1) as CrushStepCode]?.title ?? task)
-    : (TASK[task] ?? task)
+    : (TASK[task] ?? TASK[task.split(':')[0]!] ?? task)
 }
 
 const DAY = new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric', month: 'short', timeZone: 'UTC' })

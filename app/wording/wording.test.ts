@@ -18,6 +18,7 @@ import { StorageError } from '../data/cellar-storage'
 const metric = {
   volume: (l: number) => ({ text: String(Number(l.toPrecision(3))), unit: 'L' }),
   mass: (kg: number) => ({ text: String(kg), unit: 'kg' }),
+  powder: (g: number) => ({ text: String(Number(g.toPrecision(3))), unit: 'g' }),
   temperature: (c: number) => ({ text: String(c), unit: '°C' }),
   words: (s: { text: string, unit: string }) => `${s.text} ${s.unit}`
 }

@@ -18,6 +18,7 @@ const format = {
   volume: unit('L'),
   mass: unit('kg'),
   temperature: unit('°C'),
+  powder: unit('g'),
   words: (s: { text: string, unit: string }) => `${s.text} ${s.unit}`,
   material: materialName
 }

@@ -395,3 +395,18 @@ describe('laws over generated cellars', () => {
     )
   })
 })
+
+describe('lemon juice by its content', () => {
+  it('sours as the citric acid in it does, and thins by its water', () => {
+    const must = [start('lot-lemon-1', 20), read('lot-lemon-1', 1, 'sg', 1.09), read('lot-lemon-1', 1, 'ph', 3.7), read('lot-lemon-1', 1, 'ta', 5)]
+    const after = (...more: Entry[]) => foldCellar([...must, ...more]).lots.get('lot-lemon-1')!
+    // 200 mL at 48 g/L is 9.6 g.
+    const juice = after(entry(at(2), { type: 'addition', lotId: 'lot-lemon-1', material: 'lemon-juice', unit: 'mL', actual: 200 }))
+    const powder = after(add('lot-lemon-1', 2, 'citric', 9.6))
+    expect(juice.ph!.value).toBeCloseTo(powder.ph!.value, 1)
+    expect(juice.ph!.value).toBeLessThan(3.68)
+    expect(juice.volume.value).toBeCloseTo(20.2, 6)
+    expect(juice.ta!.value).toBeGreaterThan(5.2)
+    expect(juice.sg!.value).toBeLessThan(1.09)
+  })
+})

@@ -3,7 +3,7 @@ import { isWine } from './facets'
 import type { LotState } from './state'
 
 /** What a lot is to become, and by which schools (craft 5). */
-type Said = Omit<EntryOf<'lot-planned'>, 'id' | 'device' | 'at' | 'written' | 'type' | 'lotId'>
+type Said = Omit<EntryOf<'lot-planned'>, 'id' | 'device' | 'at' | 'written' | 'type' | 'lotId' | 'sugarSteps'>
 export type LotPlan = { [K in keyof Said]-?: Exclude<Said[K], undefined> }
 
 /**
@@ -18,6 +18,7 @@ export function usualPlan(style: Style, stream: Stream): LotPlan {
     finish: 'dry',
     sparkling: false,
     oak: false,
+    lees: 'rack',
     heated: false,
     sulphite: 'by-ph',
     yeast: concentrate ? 'sprinkle' : 'rehydrate',

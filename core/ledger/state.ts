@@ -114,6 +114,10 @@ export interface LotState {
   smelt?: { at: string, smells: readonly Smell[], entryId: string }
   /** When it came off its skins. */
   pressedAt?: string
+  /** When it was last racked. */
+  rackedAt?: string
+  /** Sugar that the ferment is fed with in parts, and what of it had gone in before that was said, g. */
+  sugarSteps?: { material: string, totalG: number, parts: number, givenBefore: number }
   /** Nutrient given, when and how much nitrogen, mg N/L. */
   fed: readonly { at: string, mgPerL: number, entryId: string }[]
   /** When sugar or water last went in. */

@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { sucroseDensity } from '../hydrometry'
 import { LimitError } from '../units'
-import { addSugar, addWater, blendOf, mixedMust, yieldOfFruit, yieldOfVolume } from '.'
+import { addSugar, addWater, blendOf, fedInSteps, mixedMust, yieldOfFruit, yieldOfVolume } from '.'
 
 const real = (min: number, max: number) => fc.double({ min, max, noNaN: true })
 
@@ -60,6 +60,24 @@ describe('sugar and water by mass balance', () => {
     () => addWater(20, 60, 55),
     () => addSugar(20, 20, Number.NaN, 'sucrose')
   ])('what cannot be is refused', (run) => expect(run).toThrow(LimitError))
+})
+
+describe('sugar fed in steps', () => {
+  it.each([
+    ['sucrose', { sugarShare: 1, litresPerG: 0.00062 }],
+    ['honey', { sugarShare: 0.8, litresPerG: 0.0007 }]
+  ])('%s: what goes in comes to the alcohol that was wanted, and no part is more than 40 g/L', (_, sweetener) => {
+    fc.assert(
+      fc.property(real(1, 500), real(6, 14), real(0.2, 5), (litres, has, more) => {
+        const { totalG, parts, eachG, newVolumeL } = fedInSteps(litres, has, has + more, sweetener)
+        // 16.83 g/L of sugar to 1 % vol, as the EU's wine rules reckon.
+        const alcoholL = (litres * has + (totalG * sweetener.sugarShare) / 16.83) / 100
+        expect((100 * alcoholL) / newVolumeL).toBeCloseTo(has + more, 6)
+        expect((eachG * sweetener.sugarShare) / litres).toBeLessThanOrEqual(40 + 1e-9)
+        expect(eachG * parts).toBeCloseTo(totalG, 6)
+      })
+    )
+  })
 })
 
 describe('blends', () => {

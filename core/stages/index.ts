@@ -4,6 +4,7 @@ import { type EverySays, everyStage } from './every'
 import { type FermentSays, fermentStage } from './ferment'
 import { type KeepingSays, keepingStage } from './keeping'
 import { type KitSays, kitStage } from './kit'
+import { type LeesSays, leesStage } from './lees'
 import { type MalolacticSays, malolacticStage } from './malolactic'
 import { type MustSays, mustStage } from './must'
 import type { CellarView, Stage } from './stage'
@@ -23,12 +24,13 @@ export {
   goneShare,
   isOnSkins,
   nextFeed,
+  nextSugarStep,
   phaseOf,
   pressAsk,
   wantingNitrogen,
   yeastOfLot
 } from './ferment'
-export type { Ending, Feed, Phase } from './ferment'
+export type { Ending, Feed, Phase, SugarStep } from './ferment'
 export {
   correctionOf,
   courseOfLot,
@@ -46,10 +48,10 @@ export type { LimitNear } from './every'
 export { reasonsForBlock } from './harvest'
 export type { HarvestReason } from './harvest'
 
-export type { EverySays, FermentSays, KeepingSays, KitSays, MalolacticSays, MustSays }
+export type { EverySays, FermentSays, KeepingSays, KitSays, LeesSays, MalolacticSays, MustSays }
 
 /** Everything that any stage can say. */
-export type StageSays = MustSays | FermentSays | MalolacticSays | KeepingSays | KitSays | EverySays
+export type StageSays = MustSays | FermentSays | MalolacticSays | KeepingSays | KitSays | LeesSays | EverySays
 export type StageFinding = Finding<StageSays>
 
 /** In the order of the work. A new stage is one more line. */
@@ -59,6 +61,7 @@ export const STAGES: readonly Stage<StageSays>[] = [
   malolacticStage,
   keepingStage,
   kitStage,
+  leesStage,
   everyStage
 ] as unknown as readonly Stage<StageSays>[]
 

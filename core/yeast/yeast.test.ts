@@ -1,7 +1,20 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { LimitError } from '../units'
-import { NUTRIENTS, PITCH, YEASTS, chooseYeast, nutrientPlan, pitchPlan, starterPlan } from '.'
+import {
+  type LeesSource,
+  type LeesTarget,
+  NUTRIENTS,
+  PITCH,
+  YEASTS,
+  chooseYeast,
+  judgeWild,
+  leesReuse,
+  nutrientPlan,
+  pitchPlan,
+  starterPlan,
+  wildStarter
+} from '.'
 
 const real = (min: number, max: number) => fc.double({ min, max, noNaN: true })
 
@@ -115,4 +128,42 @@ describe('nutrient', () => {
     [50, 60, 100],
     [50, 22, -5]
   ])('%d L, %d °Brix, YAN %d is refused', (v, b, y) => expect(() => nutrientPlan(v, b, 'low', y)).toThrow(LimitError))
+})
+
+describe('a starter of wild yeast', () => {
+  it('is a twentieth of the must', () => expect(wildStarter(80).starterL).toBeCloseTo(4, 9))
+  it.each([
+    ['works, and smells clean', 1.06, 90, ['bread'], 'ready'],
+    ['has hardly begun', 1.085, 60, ['fruit'], 'wait'],
+    ['nothing after eight days', 1.088, 192, ['fruit'], 'gave-up'],
+    ['nearly dry', 1.005, 120, ['bread'], 'past'],
+    ['works, and smells of vinegar', 1.06, 90, ['bread', 'vinegar'], 'throw-away'],
+    ['smells of nail varnish before it works', 1.088, 40, ['nail-varnish'], 'throw-away']
+  ] as const)('%s', (_, sg, hours, smells, verdict) => expect(judgeWild({ originalSg: 1.09, sg, hours, smells })).toBe(verdict))
+})
+
+describe('yeast used again', () => {
+  const source: LeesSource = { ended: 'dry', abv: 12, daysDry: 2, style: 'red', smelt: ['clean'] }
+  const target: LeesTarget = { mustL: 50, style: 'red', potentialAbv: 12.5, malolacticWanted: true }
+  it.each<[string, Partial<LeesSource>, Partial<LeesTarget>, string, string | undefined]>([
+    ['a clean red, dry two days ago', {}, {}, 'good', undefined],
+    ['one that stuck', { ended: 'stuck' }, {}, 'never', 'stuck'],
+    ['one that smelt', { smelt: ['rotten-egg'] }, {}, 'never', 'smelt'],
+    ['one that was strong', { abv: 14.6 }, {}, 'never', 'tired'],
+    ['weeks after', { daysDry: 20 }, {}, 'never', 'old'],
+    ['a red into a white', {}, { style: 'white' }, 'never', 'colour'],
+    ['with bacteria into one that is to have none', { bacteria: true }, { malolacticWanted: false }, 'never', 'bacteria-unwanted'],
+    ['with bacteria into one that wants them', { bacteria: true }, {}, 'with-care', 'bacteria-come-along'],
+    ['into a strong must', {}, { potentialAbv: 14.2 }, 'with-care', 'strong-must'],
+    ['sulphited', { freeSo2MgPerL: 25 }, {}, 'with-care', 'sulphited']
+  ])('%s', (_, s, t, verdict, code) => {
+    const found = leesReuse({ ...source, ...s }, { ...target, ...t })
+    expect(found.verdict).toBe(verdict)
+    expect(found.findings.map((f) => f.code)).toEqual(code ? [code] : [])
+  })
+  it('a hundredth to a fiftieth of the must, and hardly any alcohol along', () => {
+    const { litres, bringsAbv } = leesReuse(source, target)
+    expect(litres).toEqual({ min: 0.5, max: 1 })
+    expect(bringsAbv).toBeLessThan(0.25)
+  })
 })

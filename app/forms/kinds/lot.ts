@@ -1,7 +1,7 @@
 import { fact } from '~~/core/drafts'
 import { ALCOHOLIC, type EntryOf, type LotPlan, planOf } from '~~/core/ledger'
 import { ALCOHOLIC_WORD, STREAM, STYLE } from '~/wording/terms'
-import { FINISH, MALOLACTIC, NUTRIENT_SCHOOL, PRESS_SCHOOL, SULPHITE_SCHOOL, YEAST_SCHOOL } from '~/wording/plan'
+import { FINISH, LEES_SCHOOL, MALOLACTIC, NUTRIENT_SCHOOL, PRESS_SCHOOL, SULPHITE_SCHOOL, YEAST_SCHOOL } from '~/wording/plan'
 import { type EntryForm, choices, inMass, inVolume, lotOf, number, orNone, text, wanting } from '../spec'
 
 const litres = { min: 0, max: 100_000, words: 'Between 0 and 100,000 litres.' }
@@ -81,14 +81,15 @@ function optional(was: Omit<EntryOf<'lot-started'>, 'id' | 'device' | 'written' 
   return { ...rest, vesselId, kit, arrivalId, onSkins }
 }
 
-const SWITCHES = { cold: 'A cold winter, or weeks in the cold', oak: 'Oak', sparkling: 'Sparkling' } as const
+const SWITCHES = { cold: 'A cold winter, or weeks in the cold', oak: 'Oak', sparkling: 'Sparkling', heated: 'Fruit heated for colour' } as const
 const SCHOOLS = {
   malolactic: MALOLACTIC,
   finish: FINISH,
   sulphite: SULPHITE_SCHOOL,
   yeast: YEAST_SCHOOL,
   nutrient: NUTRIENT_SCHOOL,
-  press: PRESS_SCHOOL
+  press: PRESS_SCHOOL,
+  lees: LEES_SCHOOL
 } as const
 const SCHOOL_LABEL: Record<keyof typeof SCHOOLS, string> = {
   malolactic: 'Malolactic',
@@ -96,7 +97,8 @@ const SCHOOL_LABEL: Record<keyof typeof SCHOOLS, string> = {
   sulphite: 'Sulphite',
   yeast: 'Yeast',
   nutrient: 'Nutrient',
-  press: 'Pressed'
+  press: 'Pressed',
+  lees: 'When dry'
 }
 
 export const lotPlannedForm: EntryForm<'lot-planned'> = {
@@ -106,10 +108,12 @@ export const lotPlannedForm: EntryForm<'lot-planned'> = {
     ...(Object.keys(SCHOOLS) as (keyof typeof SCHOOLS)[])
       .filter((key) => !(key === 'malolactic' && lot?.stream === 'kit') && !(key === 'press' && lot?.style !== 'red'))
       .map((key) => ({ as: 'choice', key, label: SCHOOL_LABEL[key], items: choices(SCHOOLS[key] as Record<string, string>) }) as const),
-    ...Object.entries(SWITCHES).map(([key, label]) => ({ as: 'switch', key, label, wide: true }) as const)
+    ...Object.entries(SWITCHES)
+      .filter(([key]) => key !== 'heated' || lot?.style === 'red')
+      .map(([key, label]) => ({ as: 'switch', key, label, wide: true }) as const)
   ],
   blank: ({ lot }) => (lot ? { ...planOf(lot) } : {}),
-  from: (e, { lot }) => ({ ...(lot ? planOf(lot) : {}), ...e }),
+  from: ({ sugarSteps: _steps, ...e }, { lot }) => ({ ...(lot ? planOf(lot) : {}), ...e }),
   draft(values, context, before) {
     const stands: Partial<LotPlan> = before ?? (context.lot ? planOf(context.lot) : {})
     const keys = [...Object.keys(SCHOOLS), ...Object.keys(SWITCHES)] as (keyof LotPlan)[]
@@ -129,7 +133,10 @@ export const lotPlannedForm: EntryForm<'lot-planned'> = {
       sulphite: undefined,
       yeast: undefined,
       nutrient: undefined,
-      press: undefined
+      press: undefined,
+      heated: undefined,
+      lees: undefined,
+      sugarSteps: before?.sugarSteps
     }
     return fact('lot-planned', { lotId: before?.lotId ?? lotOf(context), ...open, ...(said as Partial<LotPlan>) })
   }

@@ -98,6 +98,16 @@ export const FERMENT: WordsFor<FermentSays> = {
     }. Look at plug and door first. A yeast that was warm and gets cold gives up.`,
     action: 'Warmth for it'
   }),
+  'stir-must': ({ hoursSince }) => ({
+    title: 'Stir it',
+    reason: `${hoursSince < 40 ? 'Once a day' : `Not stirred for ${Math.round(hoursSince / 24)} days`}: yeast that lies on the bottom goes hungry. Slowly at first; it may foam.`,
+    action: 'Go round'
+  }),
+  'sugar-step': ({ material, grams, part, of, atSg, ready }, _lot, f) => ({
+    title: ready ? `Feed it: part ${part} of ${of}` : `Part ${part} of ${of} waits`,
+    reason: `${capital(f.words(f.powder(grams)))} of ${f.material(material)}${ready ? ', dissolved in some of its own must, and added slowly' : `, when it is down to ${atSg.toFixed(3)}`}. In parts, so that the yeast never lies in too much sugar.`,
+    action: 'Feed it'
+  }),
   'over-tolerance': ({ potentialAbv, toleranceAbv }, lot) => ({
     title: 'More sugar than its yeast bears',
     reason: `${potentialAbv.toFixed(1)} % vol possible, and the card says ${toleranceAbv} %. It is likely to stay sweet. ${

@@ -8,6 +8,7 @@ const lot = { id: 'lot-words-1', style: 'red', ph: { value: 3.62 }, sg: { value:
 const format = {
   temperature: (c: number) => ({ text: String(c), unit: '°C' }),
   volume: (l: number) => ({ text: String(l), unit: 'L' }),
+  powder: (g: number) => ({ text: g.toFixed(0), unit: 'g' }),
   words: (s: { text: string, unit: string }) => `${s.text} ${s.unit}`,
   material: (key: string) => key
 }
@@ -39,6 +40,22 @@ describe('findings in words, and the way to act on them', () => {
     [{ code: 'follow-malolactic', urgency: 'soon', weeksSince: 2.3, nearly: false }, 'Look at the malic acid', /2 weeks since/],
     [{ code: 'follow-malolactic', urgency: 'wait', weeksSince: 0.3, nearly: true }, 'Malolactic is nearly through', /within the week/],
     [{ code: 'stuck', sg: 1.021, hours: 60 }, 'It has stopped with sugar left', /1\.021 and no lower for 2 days/],
+    [
+      { code: 'sugar-step', material: 'honey', grams: 795, part: 1, of: 2, atSg: 1.02, ready: true },
+      'Feed it: part 1 of 2',
+      /^795 g of honey, dissolved/
+    ],
+    [
+      { code: 'sugar-step', material: 'honey', grams: 795, part: 2, of: 2, atSg: 1.02, ready: false },
+      'Part 2 of 2 waits',
+      /when it is down to 1\.020/
+    ],
+    [{ code: 'stir-must', hoursSince: 70 }, 'Stir it', /for 3 days/],
+    [{ code: 'rack-gross-lees', hoursSince: 50, pressed: true }, 'Rack it off its gross lees', /^Pressed 2 days ago/],
+    [{ code: 'stir-lees', weeksOn: 3 }, 'Stir the fine lees', /3 weeks on them/],
+    [{ code: 'temperature-falls', from: 24, to: 17, roomC: 12 }, 'It cools fast: is the heater off?', /the room beside it has 12 °C/],
+    [{ code: 'temperature-rises', from: 15, to: 20, roomC: 24 }, 'It warms up: is the cooler off?', /has 24 °C/],
+    [{ code: 'float-odd', wrong: [{ code: 'gap', hours: 14, from: 'x' }] }, 'The float is odd', /silent for 14 h/],
     [{ code: 'left-alone', days: 200 }, 'Read the gravity: is it over?', /200 days ago/],
     [{ code: 'ferments-by-itself', fell: 0.0065 }, 'Has it begun to ferment?', /0\.00[67]/],
     [

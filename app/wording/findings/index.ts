@@ -5,6 +5,7 @@ import { EVERY } from './every'
 import { FERMENT } from './ferment'
 import { KEEPING } from './keeping'
 import { KIT } from './kit'
+import { LEES } from './lees'
 import { MALOLACTIC_SAYS } from './malolactic'
 import { MUST } from './must'
 import type { FindingWords, SayFormat, WordsFor } from './say'
@@ -12,7 +13,7 @@ import type { FindingWords, SayFormat, WordsFor } from './say'
 export type { FindingWords, SayFormat } from './say'
 
 /** All words of all stages: the compiler asks for each code. */
-const WORDS: WordsFor<StageSays> = { ...MUST, ...FERMENT, ...MALOLACTIC_SAYS, ...KEEPING, ...KIT, ...EVERY }
+const WORDS: WordsFor<StageSays> = { ...MUST, ...FERMENT, ...MALOLACTIC_SAYS, ...KEEPING, ...KIT, ...LEES, ...EVERY }
 
 /** A finding in words: what, why, and the label of the way to it. */
 export function sayFinding(finding: StageFinding, lot: LotView, f: SayFormat): FindingWords {
@@ -41,6 +42,7 @@ export function addressOf(action: Action): string {
       return `/lots/${action.lotId}${action.log ? `?log=${action.log}` : ''}`
     case 'press':
     case 'restart':
+    case 'feed':
       return `/lots/${action.lotId}/${action.to}`
     case 'round':
       return `/round?lot=${action.lotId}`

@@ -12,6 +12,7 @@ export interface FindingWords {
 export interface SayFormat {
   temperature: (celsius: number) => { text: string, unit: string }
   volume: (litres: number) => { text: string, unit: string }
+  powder: (grams: number) => { text: string, unit: string }
   words: (shown: { text: string, unit: string }) => string
   material: (key: string) => string
 }

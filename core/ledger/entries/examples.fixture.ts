@@ -53,6 +53,8 @@ export const EXAMPLES = {
     sparkling: false,
     oak: true,
     heated: false,
+    lees: 'fine',
+    sugarSteps: { material: 'honey', totalG: 1500, parts: 2 },
     sulphite: 'minimal',
     yeast: 'wild',
     nutrient: 'at-pitch',

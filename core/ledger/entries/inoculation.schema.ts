@@ -8,5 +8,6 @@ export const inoculationSchema = z.strictObject({
   organism: z.enum(['yeast', 'bacteria']),
   culture: name,
   cardKey: materialKey.optional().describe('the card of the culture, where there is one'),
+  leesOf: id.optional().describe('the lot whose lees it was'),
   grams: amountOrNone.optional()
 })

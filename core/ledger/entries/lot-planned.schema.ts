@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { common, id } from './fields.schema'
+import { common, id, materialKey, positive } from './fields.schema'
 
 export const lotPlannedSchema = z.strictObject({
   ...common,
@@ -11,8 +11,13 @@ export const lotPlannedSchema = z.strictObject({
   sparkling: z.boolean().optional(),
   oak: z.boolean().optional(),
   sulphite: z.enum(['by-ph', 'tablets', 'double', 'minimal', 'none']).optional(),
-  yeast: z.enum(['rehydrate', 'sprinkle', 'starter', 'wild']).optional(),
+  yeast: z.enum(['rehydrate', 'sprinkle', 'starter', 'wild', 'lees']).optional(),
   nutrient: z.enum(['by-nitrogen', 'at-pitch', 'none']).optional(),
+  lees: z.enum(['rack', 'fine']).optional().describe('off all lees, or kept on the fine ones and stirred'),
+  sugarSteps: z
+    .strictObject({ material: materialKey, totalG: positive, parts: z.int().min(1).max(20) })
+    .optional()
+    .describe('sugar, honey or concentrate fed to the ferment in parts'),
   heated: z.boolean().optional().describe('fruit heated for its colour'),
   press: z.enum(['at-dryness', 'early', 'extended']).optional()
 })

@@ -8,7 +8,10 @@ export const lotPlanned: EntryKind<'lot-planned'> = {
   touches: (e) => ofLot(e),
   apply(folding, planned) {
     const lot = lotOf(folding, planned)
-    if (lot) lot.planned = { ...lot.planned, ...saidOf(planned) }
+    if (!lot) return
+    lot.planned = { ...lot.planned, ...saidOf(planned) }
+    // What went in before the plan is none of its parts.
+    if (planned.sugarSteps) lot.sugarSteps = { ...planned.sugarSteps, givenBefore: lot.added.get(planned.sugarSteps.material)?.actual ?? 0 }
   }
 }
 
@@ -20,6 +23,7 @@ function saidOf({
   written: _written,
   type: _type,
   lotId: _lot,
+  sugarSteps: _steps,
   ...said
 }: EntryOf<'lot-planned'>): Partial<LotPlan> {
   return Object.fromEntries(Object.entries(said).filter(([, value]) => value !== undefined))

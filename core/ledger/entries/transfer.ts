@@ -43,6 +43,7 @@ export const transfer: EntryKind<'transfer'> = {
     for (const lot of new Set([from, to])) {
       lot.lastAt = move.at
       if (move.purpose === 'press') lot.pressedAt ??= move.at
+      if (move.purpose === 'rack' || move.purpose === 'split' || move.purpose === 'blend') lot.rackedAt = move.at
       const value = [...lot.contents.values()].reduce((sum, litres) => sum + litres, 0)
       lot.volume = { ...lot.volume, value, at: move.at, from: restsOn(lot.volume.from, move.id) }
     }

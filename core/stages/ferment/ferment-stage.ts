@@ -4,6 +4,7 @@ import { DRY_PROOF_H, DRY_SG, type LotView, drynessOf, isFermenting, isHeld } fr
 import { type CellarView, type Stage, hoursSince, later } from '../stage'
 import { fermentStart } from './ask'
 import { type Feed, nextFeed } from './feeding'
+import { nextSugarStep } from './sugar-steps'
 import { type WrongSays, goneWrong } from './gone-wrong'
 import { goneShare, isOnSkins, pressAsk } from './gone'
 
@@ -11,6 +12,10 @@ export type FermentSays =
   | { code: 'read-ferment', daysSince: number, expectedSg?: number }
   | { code: 'feed', part: 1 | 2, gifts: Feed['gifts'], hoursLeft: number }
   | { code: 'work-cap', hoursSince: number }
+  /** What has no skins is stirred, so that its yeast does not sleep on the bottom. */
+  | { code: 'stir-must', hoursSince: number }
+  /** A part of the sugar that is fed in steps. */
+  | { code: 'sugar-step', material: string, grams: number, part: number, of: number, atSg: number, ready: boolean }
   | { code: 'press', because: 'gravity' | 'days' | 'taste' }
   /** One dry reading is no proof. */
   | { code: 'confirm-dryness', hoursLeft: number }
@@ -24,6 +29,8 @@ type Task = Finding<FermentSays>
 const READ_AGAIN_H = 14.4
 /** A cap is worked two or three times a day, craft 3.7: once is due again after so many hours, and late after a day. */
 const CAP_H = { again: 8, due: 12, late: 24 } as const
+/** A white is stirred once a day, craft 3.7. */
+const STIR_H = { again: 20, late: 48 } as const
 /** Until the yeast has raised a cap, h. */
 const CAP_RISES_H = 20
 
@@ -95,6 +102,7 @@ function daily(lot: LotView, cellar: CellarView, now: string): Task[] {
       action: { to: 'lot', lotId: lot.id, log: 'addition' }
     })
   }
+  tasks.push(...stirring(lot, now, goneShare(lot, known)))
   const startAt = fermentStart(lot)
   if (isOnSkins(lot) && startAt && goneShare(lot, known) < 0.98) {
     const worked = [lot.worked.get('punch-down')?.at, lot.worked.get('pump-over')?.at, later(startAt, CAP_RISES_H - CAP_H.again)]
@@ -113,7 +121,41 @@ function daily(lot: LotView, cellar: CellarView, now: string): Task[] {
       action: { to: 'round', lotId: lot.id }
     })
   }
+  const step = nextSugarStep(lot, known, now)
+  if (step)
+    tasks.push({
+      code: 'sugar-step',
+      key: `sugar-step:${step.part}`,
+      ...step,
+      urgency: step.ready ? 'soon' : 'wait',
+      ...(step.due && { window: { due: step.due } }),
+      ...about,
+      minutes: 15,
+      action: { to: 'feed', lotId: lot.id }
+    })
   return tasks
+}
+
+/** Without skins and without a leaflet that says otherwise: stirred once a day while it works. */
+function stirring(lot: LotView, now: string, gone: number): Task[] {
+  const startAt = fermentStart(lot)
+  if (isOnSkins(lot) || ['kit', 'test'].includes(lot.stream) || !startAt || gone >= 0.98) return []
+  const stirred = [lot.worked.get('stir')?.at, later(startAt, CAP_RISES_H - STIR_H.again)].filter((at) => at !== undefined).sort().at(-1)!
+  const since = hoursSince(stirred, now)
+  return [
+    {
+      code: 'stir-must',
+      key: 'stir-must',
+      hoursSince: since,
+      urgency: since >= STIR_H.again ? 'soon' : 'wait',
+      window: { from: later(stirred, STIR_H.again), due: later(stirred, 24), late: later(stirred, STIR_H.late) },
+      task: true,
+      lotId: lot.id,
+      evidence: lot.sg?.from ?? [],
+      minutes: 5,
+      action: { to: 'round', lotId: lot.id }
+    }
+  ]
 }
 
 /** When a red is to be pressed, by its school. */

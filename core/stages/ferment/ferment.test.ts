@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { forecastFerment } from '../../fermentation'
+import { type FollowFinding, forecastFerment } from '../../fermentation'
 import { type Draft, type Entry, type Fact, foldCellar, lotAt } from '../../ledger'
 import { type LotForecast, askForecast, endingOf, findingsOf, goneShare, nextFeed, tasksOf, walkingOrder } from '..'
 
@@ -15,6 +15,7 @@ const read = (hoursAgo: number, quantity: 'sg' | 'brix' | 'temperature' | 'yan' 
 const start = (style: 'red' | 'white' = 'red', hoursAgo = 130) =>
   entry(hoursAgo, { type: 'lot-started', lotId, name: 'L', stream: style === 'red' ? 'fresh' : 'juice', style, varieties: [], volumeL: 50, volumeIs: 'measured' })
 const yeast = (hoursAgo = 100, cardKey = 'structured-red') => entry(hoursAgo, { type: 'inoculation', lotId, organism: 'yeast', culture: cardKey, cardKey, grams: 12 })
+const air = (hoursAgo: number, celsius: number) => entry(hoursAgo, { type: 'air-read', vesselId: 'vessel-f1', celsius })
 const smell = (hoursAgo: number, ...smells: ('rotten-egg' | 'clean' | 'vinegar')[]) => entry(hoursAgo, { type: 'observation', lotId, what: 'smell', text: 'x', smells })
 const fed = (hoursAgo: number, grams: number) => entry(hoursAgo, { type: 'addition', lotId, material: 'complex-nutrient', unit: 'g', actual: grams })
 const vessel = (capacityL: number) => entry(140, { type: 'vessel-added', vesselId: 'vessel-f1', name: 'V', kind: 'bin', capacityL })
@@ -22,7 +23,7 @@ const into = () => entry(129, { type: 'transfer', purpose: 'rack', from: { lotId
 /** A red in the middle of it. */
 const middle = [start(), read(102, 'sg', 1.095), yeast(), read(76, 'sg', 1.088), read(52, 'sg', 1.066), read(28, 'sg', 1.043), read(4, 'sg', 1.023)]
 
-function seen(entries: readonly Entry[], hours = 0) {
+function seen(entries: readonly Entry[], hours = 0, followed?: ReadonlyMap<string, readonly FollowFinding[]>) {
   const when = at(-hours)
   const cellar = foldCellar(entries)
   const lot = lotAt(cellar.lots.get(lotId)!, when)
@@ -30,7 +31,7 @@ function seen(entries: readonly Entry[], hours = 0) {
   const forecasts = new Map<string, LotForecast>(
     ask ? [[lotId, { startAt: ask.startAt, key: '', forecast: forecastFerment(ask.asked), usual: forecastFerment({ ...ask.asked, readings: [] }) }]] : []
   )
-  const view = { ...cellar, forecasts }
+  const view = { ...cellar, forecasts, ...(followed && { followed }) }
   return { lot, ask, known: forecasts.get(lotId), view, tasks: tasksOf(lot, view, when), found: findingsOf(lot, view, when).map((f) => f.code) }
 }
 
@@ -159,7 +160,9 @@ describe('what is asked for while it ferments', () => {
     const dry = [start('red', 200), ...middle.slice(1), read(2, 'sg', 0.994)]
     expect(seen(dry).tasks.map((t) => t.code)).toContain('press')
     const white = [start('white'), read(102, 'sg', 1.09), yeast(100, 'crisp-white'), read(20, 'sg', 1.06)]
+    const asked = (hours: number, ...more: Entry[]) => seen([...white, ...more], hours).tasks.find((t) => t.code === 'stir-must')?.urgency
     expect(seen(white).tasks.map((t) => t.code)).not.toContain('work-cap')
+    expect([asked(0), asked(0, entry(3, { type: 'operation', lotId, what: 'stir' }))]).toEqual(['soon', 'wait'])
   })
   it('a cap that was pushed down waits, then asks again', () => {
     const done = [...middle, entry(1, { type: 'operation', lotId, what: 'punch-down' })]
@@ -182,6 +185,54 @@ describe('a temperature that cannot be', () => {
     const s = seen([...entries, entry(1, { type: 'task-ended', lotId, task: `doubtful:${wrong.id}`, outcome: 'seen' })])
     expect(s.ask!.asked.temperatures!.map((t) => t.celsius)).toEqual([25, 45])
     expect(s.found).toContain('too-hot')
+  })
+})
+
+describe('the room beside it', () => {
+  const cooled = [vessel(120), into(), ...middle, read(28, 'temperature', 26), read(4, 'temperature', 20)]
+  const warmed = [vessel(120), into(), ...middle, read(28, 'temperature', 24), read(4, 'temperature', 31.5)]
+  const told = (entries: readonly Entry[]) => findingsOf(seen(entries).lot, seen(entries).view, now).filter((f) => f.code.startsWith('temperature-'))
+  it.each<[string, readonly Entry[], object[]]>([
+    ['a fall towards a cold room', [...cooled, air(6, 12)], [{ code: 'temperature-falls', from: 26, to: 20, roomC: 12 }]],
+    ['a fall, and nothing known of the room', cooled, [{ code: 'temperature-falls', from: 26, to: 20 }]],
+    ['a fall below a warm room was wanted: somebody cools', [...cooled, air(6, 26)], []],
+    ['a rise towards a hot room', [...warmed, air(6, 33)], [{ code: 'temperature-rises', from: 24, to: 31.5, roomC: 33 }]],
+    ['a rise in a cool room is the yeast', [...warmed, air(6, 18)], []],
+    ['the room of three days ago says nothing', [...warmed, air(72, 33)], []]
+  ])('%s', (_, entries, found) => expect(told(entries)).toMatchObject(found))
+})
+
+describe('a float that is followed', () => {
+  const wrong = (...findings: FollowFinding[]) => seen(middle, 0, new Map([[lotId, findings]]))
+  const floatOf = (s: ReturnType<typeof seen>) => findingsOf(s.lot, s.view, now).find((f) => f.code === 'float-odd')
+  it('says what is odd; half a day of silence is more than a note', () => {
+    expect(floatOf(wrong())).toBeUndefined()
+    expect(floatOf(wrong({ code: 'nonsense', count: 3 }))).toMatchObject({ urgency: 'note' })
+    expect(floatOf(wrong({ code: 'gap', hours: 14, from: at(14) }))).toMatchObject({ urgency: 'soon' })
+  })
+  it('seen and left stays away, and another kind of fault comes', () => {
+    const left = entry(1, { type: 'task-ended', lotId, task: 'float-odd:nonsense', outcome: 'seen' })
+    const of = (...findings: FollowFinding[]) => floatOf(seen([...middle, left], 0, new Map([[lotId, findings]])))
+    expect(of({ code: 'nonsense', count: 5 })).toBeUndefined()
+    expect(of({ code: 'nonsense', count: 5 }, { code: 'twice', count: 1 })).toBeDefined()
+  })
+})
+
+describe('sugar fed in parts', () => {
+  const planned = entry(101, { type: 'lot-planned', lotId, sugarSteps: { material: 'honey', totalG: 2000, parts: 2 } })
+  const honey = (hoursAgo: number, actual: number) => entry(hoursAgo, { type: 'addition', lotId, material: 'honey', unit: 'g', actual })
+  const stepOf = (entries: readonly Entry[]) => seen(entries).tasks.find((t) => t.code === 'sugar-step')
+  it.each<[string, readonly Entry[], object | undefined]>([
+    ['waits for the gravity', [...middle, planned], { part: 1, of: 2, grams: 1000, ready: false, urgency: 'wait' }],
+    ['asks when it is down', [...middle.slice(0, 6), planned, read(3, 'sg', 1.018)], { part: 1, grams: 1000, ready: true, urgency: 'soon' }],
+    ['what went in is not asked for again', [...middle.slice(0, 6), planned, honey(20, 1000), read(3, 'sg', 1.019)], { part: 2, grams: 1000, ready: true }],
+    ['half a part too much comes off the next', [...middle.slice(0, 6), planned, honey(20, 1500), read(3, 'sg', 1.019)], { part: 2, grams: 500 }],
+    ['all in, and nothing more', [...middle.slice(0, 6), planned, honey(20, 1000), honey(10, 990), read(3, 'sg', 1.019)], undefined],
+    ['what was in the must before the plan does not count', [...middle.slice(0, 2), honey(101.5, 500), ...middle.slice(2, 6), planned, read(3, 'sg', 1.018)], { part: 1, grams: 1000 }]
+  ])('%s', (_, entries, task) => (task ? expect(stepOf(entries)).toMatchObject(task) : expect(stepOf(entries)).toBeUndefined()))
+  it('a ferment that stands is not fed', () => {
+    const stuck = [start('red', 400), read(390, 'sg', 1.1), yeast(380), planned, read(200, 'sg', 1.018), read(130, 'sg', 1.018), read(2, 'sg', 1.018)]
+    expect(stepOf(stuck)).toBeUndefined()
   })
 })
 

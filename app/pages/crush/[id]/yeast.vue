@@ -1,10 +1,20 @@
 <script setup lang="ts">
 import { sayWhen } from '~/composables/useStory'
 import { hoursWords, sayStep } from '~/wording/crush'
+import { SOURCE, type YeastSource } from '~/wording/yeast-sources'
 
 const now = useNow()
 const bench = useYeastBench()
 const { lot, run, pitch, before } = bench
+const sources = Object.entries(SOURCE).map(([value, words]) => ({ value: value as YeastSource, ...words }))
+/** As its plan has it, until somebody says otherwise here. */
+const chosen = ref<YeastSource>()
+const source = computed<YeastSource>({
+  get: () => chosen.value ?? (lot.value?.plan.yeast === 'wild' || lot.value?.plan.yeast === 'lees' ? lot.value.plan.yeast : 'packet'),
+  set: (to) => {
+    chosen.value = to
+  }
+})
 useHead({ title: () => `Yeast for ${lot.value?.name ?? 'a lot'} · Presk` })
 </script>
 
@@ -32,7 +42,10 @@ useHead({ title: () => `Yeast for ${lot.value?.name ?? 'a lot'} · Presk` })
       >
       <FindingNote v-if="before.length">Not done yet: {{ before.map((s) => sayStep(s).title.toLowerCase()).join(', ') }}.</FindingNote>
       <FindingNote v-if="pitch?.over" tone="stop">More than a day since the sulphite. Pitch soon.</FindingNote>
-      <div class="two">
+      <ChoiceTiles v-if="lot.stream !== 'kit'" v-model="source" legend="Where the yeast comes from" :items="sources" :least="200" />
+      <YeastWild v-if="source === 'wild' && lot.stream !== 'kit'" :lot="lot" />
+      <YeastLees v-else-if="source === 'lees' && lot.stream !== 'kit'" :lot="lot" :potential="bench.potential.value" />
+      <div v-else class="two">
         <YeastAmounts :bench="bench" />
         <YeastChoice :bench="bench" />
       </div>

@@ -112,6 +112,7 @@ useHead({ title: () => `${lot.value?.name ?? 'Lot'} · Presk` })
       <LotEnding v-if="isHeld(lot) && !lot.bacteriaAt && !lot.freeSo2?.value" :lot="lot" />
       <LotForecast v-if="isFermenting(lot)" :lot="lot" />
       <LotFollowed v-if="isFermenting(lot)" :key="lot.id" :lot="lot" />
+      <LotInFerment v-if="isFermenting(lot)" :lot="lot" />
     </div>
     <div v-if="item?.findings.length" class="findings" role="region" aria-label="Worth knowing">
       <FindingLine v-for="s in item.findings" :key="s.finding.key" :said="s" />

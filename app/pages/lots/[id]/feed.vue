@@ -1,0 +1,113 @@
+<script setup lang="ts">
+import { brixFromSg, potentialAlcohol } from '~~/core/hydrometry'
+import { FEED_AT_SG, fedInSteps } from '~~/core/must'
+import { isFermenting, isMust } from '~~/core/ledger'
+import { nextSugarStep, yeastOfLot } from '~~/core/stages'
+import { sayWhen } from '~/composables/useStory'
+
+/** Sugar, honey or concentrate for a strong wine, fed to its ferment in parts. */
+const cellar = useCellarStore()
+const forecasts = useForecastsStore()
+const route = useRoute()
+const now = useNow()
+const f = useFormat()
+const materials = useMaterials()
+const lot = computed(() => cellar.lotOf(String(route.params.id)))
+const log = useStepLog(() => lot.value!)
+const material = ref('honey')
+const sweeteners = computed(() => materials.choices('sugar'))
+const wanted = useQuantityField({ kind: 'plain', unit: '', limits: { min: 5, max: 20, words: 'Between 5 and 20 % vol.' } })
+/** Of all sugar that is or was in it. */
+const potential = computed(() => {
+  const sg = lot.value?.originalSg?.value
+  return sg === undefined ? undefined : withinLimits(() => potentialAlcohol(Math.max(0, brixFromSg(sg))).abv)
+})
+const tolerance = computed(() => lot.value && yeastOfLot(lot.value, cellar.state.cards)?.toleranceAbv)
+const effect = computed(() => {
+  const found = materials.card(material.value)?.effect
+  return found?.on === 'sugar' ? found : undefined
+})
+const plan = computed(() => {
+  const [p, w, e] = [potential.value, wanted.value, effect.value]
+  if (!lot.value || p === undefined || w === undefined || w <= p || !e) return undefined
+  return withinLimits(() => fedInSteps(lot.value!.volume.value, p, w, e))
+})
+const step = computed(() => lot.value && nextSugarStep(lot.value, forecasts.known.get(lot.value.id), now.value))
+const keep = () =>
+  plan.value &&
+  log.write(
+    [
+      {
+        type: 'lot-planned',
+        lotId: lot.value!.id,
+        sugarSteps: { material: material.value, totalG: Number(plan.value.totalG.toPrecision(4)), parts: plan.value.parts }
+      }
+    ],
+    'Planned; each part is asked for in its time'
+  )
+const wentIn = (actual: number, byStock: boolean) =>
+  log.write([log.addition(step.value!.material, step.value!.grams, actual, byStock, { purpose: 'fed in steps' })], 'A part is in')
+const fits = computed(() => lot.value && (isFermenting(lot.value) || isMust(lot.value)))
+useHead({ title: () => `Feed in steps, ${lot.value?.name ?? ''} · Presk` })
+</script>
+
+<template>
+  <div v-if="!lot" class="grid gap-3">
+    <h1>This lot is not in this cellar</h1>
+    <p><NuxtLink to="/lots" class="textlink">All lots</NuxtLink></p>
+  </div>
+  <div v-else class="grid gap-5 max-w-(--measure)">
+    <header>
+      <p class="soft"><NuxtLink :to="`/lots/${lot.id}`" class="textlink">{{ lot.name }}</NuxtLink></p>
+      <h1>Feed it in steps</h1>
+      <p class="soft">
+        For more alcohol than a must can bear at once: sugar, honey or concentrate in parts, each when the last is nearly gone.
+      </p>
+    </header>
+    <p v-if="!fits">It ferments no more: nothing is fed now.</p>
+    <p v-else-if="lot.alcoholic === 'stuck'" role="alert">It stands still. Sugar does not wake a stuck yeast: restart it first.</p>
+    <section v-if="step" class="sheet p-5 grid gap-3">
+      <h2>Part {{ step.part }} of {{ step.of }}</h2>
+      <p v-if="!step.ready" class="soft">
+        When it is down to {{ step.atSg.toFixed(3) }}<template v-if="step.due">, expected {{ sayWhen(step.due, now) }}</template>.
+      </p>
+      <WentIn
+        :label="materials.title(step.material)"
+        :material="step.material"
+        :grams="step.grams"
+        :disabled="!step.ready"
+        :saving="log.saving.value"
+        @log="wentIn"
+      />
+      <p class="soft">Dissolve it in some of its own must first. Powder or thick honey tipped into a gassy must erupts.</p>
+    </section>
+    <section v-if="fits" class="grid gap-4">
+      <h2>{{ lot.sugarSteps ? 'Plan it anew' : 'How much' }}</h2>
+      <p v-if="potential === undefined" class="soft">Measure the sugar first: how much is wanted goes by what is there.</p>
+      <template v-else>
+        <div class="tries">
+          <SelectField v-model="material" label="Of what" :items="sweeteners" />
+          <QuantityField label="Alcohol it shall come to" :field="wanted" unit-label="% vol" :hint="`${potential.toFixed(1)} without it`" />
+        </div>
+        <FindingNote v-if="wanted.value !== undefined && wanted.value <= potential">
+          It comes to {{ potential.toFixed(1) }} % vol without any.
+        </FindingNote>
+        <FindingNote v-if="wanted.value !== undefined && tolerance !== undefined && wanted.value > tolerance" tone="stop">
+          Its yeast bears {{ tolerance }} % vol by its card: beyond that it stays sweet.
+        </FindingNote>
+        <dl v-if="plan" class="pairs">
+          <div><dt>In all</dt><dd class="figure">{{ f.words(f.powder(plan.totalG)) }}</dd></div>
+          <div><dt>In parts</dt><dd class="figure">{{ plan.parts }} of {{ f.words(f.powder(plan.eachG)) }}</dd></div>
+          <div><dt>Each when it is down to</dt><dd class="figure">{{ FEED_AT_SG.toFixed(3) }}</dd></div>
+          <div><dt>Then there are</dt><dd class="figure">{{ f.words(f.volume(plan.newVolumeL)) }}</dd></div>
+        </dl>
+        <p v-if="plan" class="soft small">
+          16.83 g of sugar make 1 % vol (EU wine rules); at most 40 g of sugar in a litre at once, and at {{ FEED_AT_SG.toFixed(3) }}:
+          common practice, no source. Honey has hardly any nitrogen: feed the yeast as well.
+        </p>
+        <div><UButton size="xl" :disabled="!plan" :loading="log.saving.value" @click="keep">Plan it so</UButton></div>
+      </template>
+      <CautionNote code="limits" />
+    </section>
+  </div>
+</template>

@@ -1,0 +1,2 @@
+export { leesStage } from './lees-stage'
+export type { LeesSays } from './lees-stage'

@@ -1,0 +1,86 @@
+import type { Finding } from '../../findings'
+import { type LotView, drynessOf, isHeld, isWine } from '../../ledger'
+import { isOnSkins } from '../ferment'
+import { type Stage, hoursSince, later } from '../stage'
+
+export type LeesSays =
+  | { code: 'rack-gross-lees', hoursSince: number, pressed: boolean }
+  | { code: 'stir-lees', weeksOn: number }
+  | { code: 'lees-smell' }
+
+/** Gross lees are left within one to three days, craft 3.8 and 3.10 (common practice). */
+const GROSS_H = { from: 24, due: 72, late: 7 * 24 } as const
+/** A wine that nobody entered the racking of is not asked for it for ever, h. */
+const ASKED_FOR_H = 40 * 24
+/** Fine lees are stirred weekly, for three months: common practice, no source. */
+const STIRRED = { everyH: 7 * 24, forH: 12 * 7 * 24 } as const
+const SMELT_H = 7 * 24
+
+/** From its end until a wine is off its lees, or has had from the fine ones what they give. Stands beside malolactic and keeping. */
+export const leesStage: Stage<LeesSays> = {
+  code: 'lees',
+  beside: true,
+  appliesTo: (lot) => isHeld(lot) && isWine(lot) && lot.stream !== 'kit' && lot.stream !== 'test' && !isOnSkins(lot) && endedAt(lot) !== undefined,
+  tasks(lot, _cellar, now): Finding<LeesSays>[] {
+    const about = { task: true, lotId: lot.id, evidence: lot.sg?.from ?? [] } as const
+    const ended = endedAt(lot)!
+    const hours = hoursSince(ended, now)
+    const racked = lot.rackedAt !== undefined && lot.rackedAt > ended
+    if (!racked) {
+      if (hours > ASKED_FOR_H) return []
+      return [
+        {
+          code: 'rack-gross-lees',
+          key: `rack-gross-lees:${ended.slice(0, 10)}`,
+          hoursSince: hours,
+          pressed: lot.pressedAt === ended,
+          urgency: hours < GROSS_H.from ? 'wait' : hours < GROSS_H.late ? 'soon' : 'now',
+          window: { from: later(ended, GROSS_H.from), due: later(ended, GROSS_H.due), late: later(ended, GROSS_H.late) },
+          ...about,
+          minutes: 45,
+          action: { to: 'lot', lotId: lot.id, log: 'move' }
+        }
+      ]
+    }
+    const onLees = hoursSince(lot.rackedAt!, now)
+    if (lot.plan.lees !== 'fine' || onLees > STIRRED.forH || smellsOfLees(lot, now)) return []
+    const stirred = [lot.worked.get('stir')?.at, lot.rackedAt].filter((at) => at !== undefined).sort().at(-1)!
+    const since = hoursSince(stirred, now)
+    return [
+      {
+        code: 'stir-lees',
+        key: 'stir-lees',
+        weeksOn: onLees / 168,
+        urgency: since >= STIRRED.everyH ? 'soon' : 'wait',
+        window: { from: later(stirred, STIRRED.everyH), due: later(stirred, STIRRED.everyH + 48) },
+        ...about,
+        minutes: 5,
+        action: { to: 'lot', lotId: lot.id, log: 'operation' }
+      }
+    ]
+  },
+  findings: (lot, _cellar, now) =>
+    lot.plan.lees === 'fine' && smellsOfLees(lot, now)
+      ? [
+          {
+            code: 'lees-smell',
+            key: `lees-smell:${lot.smelt!.entryId}`,
+            urgency: 'now',
+            task: false,
+            lotId: lot.id,
+            evidence: [lot.smelt!.entryId],
+            action: { to: 'lot', lotId: lot.id, log: 'move' }
+          }
+        ]
+      : []
+}
+
+/** When it came off its skins, or was first read dry, whichever was later: from then on it lies on lees only. */
+function endedAt(lot: LotView): string | undefined {
+  const dry = drynessOf(lot)?.first
+  if (dry === undefined) return undefined
+  return lot.pressedAt !== undefined && lot.pressedAt > dry ? lot.pressedAt : dry
+}
+
+const smellsOfLees = (lot: LotView, now: string): boolean =>
+  lot.smelt !== undefined && hoursSince(lot.smelt.at, now) <= SMELT_H && lot.smelt.smells.includes('rotten-egg')
