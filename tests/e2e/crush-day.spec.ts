@@ -321,6 +321,18 @@ test('a test ferment has its week as a protocol', async ({ page }) => {
   await expect(page.getByText('0.97 g', { exact: true }).first()).toBeVisible()
   await button(page, 'In, as planned').click()
   await expect(page.getByRole('heading', { name: 'The end test' })).toBeVisible()
+  // To its end: nutrient, punching, watching, pressing, and a verdict that has to be said.
+  await button(page, 'In, as planned').click()
+  for (const left of [3, 2, 1]) {
+    await expect(page.getByText(/^done /)).toHaveCount(6 - left)
+    await button(page, 'Done').click()
+  }
+  await button(page, 'Log the verdict').click()
+  await expect(page.getByText('Say what the glass says', { exact: false })).toBeVisible()
+  await page.getByRole('radio', { name: /^Clean/ }).click()
+  await box(page, 'What you smelt and tasted').fill('Cherries, no ash')
+  await button(page, 'Log the verdict').click()
+  await expect(page.getByText('Verdict of the test: clean. Cherries, no ash')).toBeVisible()
   await link(page, 'Lots').first().click()
   await page
     .getByRole('link', { name: /Smoke trial/ })

@@ -35,6 +35,7 @@ const PAGES = [
   '/lots/curves',
   '/lots/lot-mencia',
   '/lots/lot-mencia/restart',
+  '/lots/lot-treixadura/feed',
   '/lots/lot-blaufrankisch/press',
   '/bench/heat?lot=lot-blaufrankisch'
 ]

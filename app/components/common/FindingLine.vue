@@ -9,7 +9,12 @@ const props = defineProps<{
   /** How much else is wrong with the lot, and where it stands. */
   more?: { count: number, to: string } | undefined
 }>()
+const emit = defineEmits<{ entry: [id: string] }>()
 const { end } = useEnding()
+const route = useRoute()
+/** On the lot's own page the way to it leads nowhere; what it rests on stands there. */
+const here = computed(() => props.said.to === route.path)
+const restsOn = computed(() => (here.value ? props.said.finding.evidence.at(-1) : undefined))
 const COLOUR = { stop: 'error', now: 'error', soon: 'warning', wait: 'neutral', note: 'neutral' } as const
 const colour = computed(() => COLOUR[props.said.finding.urgency])
 </script>
@@ -21,7 +26,10 @@ const colour = computed(() => COLOUR[props.said.finding.urgency])
         <b>{{ lot ? `${lot}: ` : '' }}{{ said.words.title }}{{ /[?!]$/.test(said.words.title) ? '' : '.' }}</b> {{ said.words.reason }}
       </p>
       <p class="flex flex-wrap gap-x-4">
-        <UButton v-if="said.to && said.words.action" :to="said.to" variant="link" class="px-0">{{ said.words.action }}</UButton>
+        <UButton v-if="restsOn" variant="link" class="px-0" @click="emit('entry', restsOn)">What it rests on</UButton>
+        <UButton v-else-if="said.to && said.words.action && !here" :to="said.to" variant="link" class="px-0">
+          {{ said.words.action }}
+        </UButton>
         <UButton
           variant="link"
           color="neutral"

@@ -12,7 +12,12 @@ const now = useNow()
 const { saving, write } = useStepLog(() => props.lot)
 const DAY = 86_400_000
 const SMELT_DAYS = 10
-const sources = computed(() => cellar.lots.filter((l) => l.id !== props.lot.id && !isMust(l) && l.inoculatedAt !== undefined))
+/** What was dry last stands first. */
+const sources = computed(() =>
+  cellar.lots
+    .filter((l) => l.id !== props.lot.id && !isMust(l) && l.inoculatedAt !== undefined)
+    .sort((a, b) => (drynessOf(b)?.first ?? '').localeCompare(drynessOf(a)?.first ?? ''))
+)
 const from = ref('')
 watch(
   sources,

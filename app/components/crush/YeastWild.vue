@@ -35,7 +35,7 @@ async function pitched() {
   <div class="grid gap-4 max-w-(--measure)">
     <p>
       <b class="figure">{{ f.words(f.mass(plan.fruitKg)) }}</b> of the soundest fruit, picked {{ plan.days.min }} to
-      {{ plan.days.max }} days ahead and crushed, without sulphite, at {{ f.words(f.temperature(20)) }} to {{ f.words(f.temperature(25)) }}:
+      {{ plan.days.max }} days ahead and crushed, without sulphite, {{ f.degrees('at 20 to 25 °C') }}:
       it makes {{ f.words(f.volume(plan.starterL)) }} of starter. Two small ones apart are safer than one.
     </p>
     <div class="tries">

@@ -40,6 +40,17 @@ async function bringBack(fact: Fact) {
   if (await cellar.undoCorrection(fact)) toast.add({ title: 'It stands again.', color: 'neutral' })
 }
 
+/** Goes to an entry's line, also to one so old that it is not drawn yet. */
+async function show(id: string) {
+  const place = story.linesOf(props.lot.id, Infinity).findIndex((l) => l.id === id)
+  if (place >= shownCount.value) shownCount.value = place + 10
+  await nextTick()
+  const line = document.getElementById(`entry-${id}`)
+  line?.scrollIntoView({ block: 'center' })
+  line?.focus()
+}
+defineExpose({ show })
+
 /** The versions an entry had before the one that stands, oldest first. */
 function earlier(line: StoryLine): { text: string, reason: string }[] {
   const { original, corrections } = line.standing

@@ -30,7 +30,10 @@ const effect = computed(() => {
 const plan = computed(() => {
   const [p, w, e] = [potential.value, wanted.value, effect.value]
   if (!lot.value || p === undefined || w === undefined || w <= p || !e) return undefined
-  return withinLimits(() => fedInSteps(lot.value!.volume.value, p, w, e))
+  const found = withinLimits(() => fedInSteps(lot.value!.volume.value, p, w, e))
+  // Three digits are what a kitchen scale and an estimate of alcohol deserve, and every figure is of these.
+  const totalG = found && Number(found.totalG.toPrecision(3))
+  return found && totalG && { ...found, totalG, eachG: totalG / found.parts }
 })
 const step = computed(() => lot.value && nextSugarStep(lot.value, forecasts.known.get(lot.value.id), now.value))
 const keep = () =>
@@ -40,7 +43,7 @@ const keep = () =>
       {
         type: 'lot-planned',
         lotId: lot.value!.id,
-        sugarSteps: { material: material.value, totalG: Number(plan.value.totalG.toPrecision(4)), parts: plan.value.parts }
+        sugarSteps: { material: material.value, totalG: plan.value.totalG, parts: plan.value.parts }
       }
     ],
     'Planned; each part is asked for in its time'

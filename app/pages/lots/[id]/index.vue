@@ -50,11 +50,8 @@ const benches = computed(() => {
   ].filter((b) => b.to !== item.value?.next.to)
 })
 /** A point on a curve leads to its line in the ledger. */
-const showEntry = (id: string) => {
-  const line = document.getElementById(`entry-${id}`)
-  line?.scrollIntoView({ block: 'center' })
-  line?.focus()
-}
+const ledger = useTemplateRef<{ show: (id: string) => Promise<void> }>('ledger')
+const showEntry = (id: string) => void ledger.value?.show(id)
 const exportLot = async () => lot.value && downloadCellar(lot.value.name, entriesOfLot(await cellar.allEntries(), lot.value.id))
 useHead({ title: () => `${lot.value?.name ?? 'Lot'} · Presk` })
 </script>
@@ -115,14 +112,14 @@ useHead({ title: () => `${lot.value?.name ?? 'Lot'} · Presk` })
       <LotInFerment v-if="isFermenting(lot)" :lot="lot" />
     </div>
     <div v-if="item?.findings.length" class="findings" role="region" aria-label="Worth knowing">
-      <FindingLine v-for="s in item.findings" :key="s.finding.key" :said="s" />
+      <FindingLine v-for="s in item.findings" :key="s.finding.key" :said="s" @entry="showEntry" />
     </div>
     <p v-if="lot.sources.length > 1" class="findings">
       Made of {{ lot.sources.map((s) => `${Math.round(s.share * 100)} % ${s.variety}${s.vintage ? ` ${s.vintage}` : ''}`).join(', ') }}.
     </p>
     <section class="ledger">
       <LotEntry :lot="lot" />
-      <LotLedger :lot="lot" />
+      <LotLedger ref="ledger" :lot="lot" />
       <p class="mt-5"><UButton variant="link" class="px-0" @click="exportLot">Export this lot</UButton></p>
     </section>
   </div>
