@@ -1,3 +1,4 @@
+import { sulphited } from './looks'
 import type { Ago } from './put'
 
 /** Two pails of frozen juice, thawed, sulphited and settling. */
@@ -19,15 +20,6 @@ export function albarino(ago: Ago): void {
   ago(3.6, { type: 'reading', lotId, quantity: 'sg', typed: '1.089', value: 1.089, sampleC: 8, instrumentId: 'inst-hydrometer' })
   ago(3.5, { type: 'reading', lotId, quantity: 'ph', typed: '3.18', value: 3.18, instrumentId: 'inst-ph-meter' })
   ago(3.4, { type: 'reading', lotId, quantity: 'ta', typed: '8.4', value: 8.4 })
-  ago(3, {
-    type: 'addition',
-    lotId,
-    material: 'potassium-metabisulphite',
-    unit: 'g',
-    planned: 2.1,
-    actual: 2.0,
-    so2Share: 0.576,
-    purpose: 'while thawing'
-  })
+  sulphited(ago, 3, lotId, 2.0, 2.1, 'while thawing')
   ago(2.5, { type: 'operation', lotId, what: 'settle' })
 }

@@ -1,4 +1,4 @@
-import { looks } from './looks'
+import { looks, measured, sulphited } from './looks'
 import type { Ago } from './put'
 
 /** Frozen must on its skins, in the middle of its ferment: fed once, its cap worked, a third gone. */
@@ -18,11 +18,9 @@ export function blaufrankisch(ago: Ago): void {
     vesselId: 'vessel-grey-bin'
   })
   ago(149, { type: 'operation', lotId, what: 'thaw' })
-  ago(104, { type: 'reading', lotId, quantity: 'brix', typed: '23.4', value: 23.4, sampleC: 15, instrumentId: 'inst-hydrometer' })
-  ago(104, { type: 'reading', lotId, quantity: 'ph', typed: '3.46', value: 3.46, instrumentId: 'inst-ph-meter' })
-  ago(104, { type: 'reading', lotId, quantity: 'ta', typed: '6.9', value: 6.9 })
+  measured(ago, 104, lotId, ['brix', '23.4', 15], 3.46, 6.9)
   ago(104, { type: 'reading', lotId, quantity: 'yan', typed: '128', value: 128 })
-  ago(103, { type: 'addition', lotId, material: 'potassium-metabisulphite', unit: 'g', planned: 3, actual: 3, so2Share: 0.576, purpose: 'first sulphite' })
+  sulphited(ago, 103, lotId, 3)
   ago(84, { type: 'inoculation', lotId, organism: 'yeast', culture: 'Structured red yeast', cardKey: 'structured-red', grams: 16 })
   ago(60, { type: 'addition', lotId, material: 'complex-nutrient', unit: 'g', planned: 26, actual: 25 })
   for (const hours of [62, 50, 38, 26, 14]) ago(hours, { type: 'operation', lotId, what: 'punch-down' })

@@ -1,4 +1,4 @@
-import { looks } from './looks'
+import { looks, measured, sulphited } from './looks'
 import type { Ago } from './put'
 
 /** Much sugar, little food, and a heater that somebody switched off: it is about to stick. */
@@ -18,10 +18,8 @@ export function mencia(ago: Ago, vintage: number): void {
     volumeIs: 'measured',
     vesselId: 'vessel-oak-bin'
   })
-  ago(266, { type: 'reading', lotId, quantity: 'brix', typed: '26.2', value: 26.2, sampleC: 18, instrumentId: 'inst-hydrometer' })
-  ago(266, { type: 'reading', lotId, quantity: 'ph', typed: '3.58', value: 3.58, instrumentId: 'inst-ph-meter' })
-  ago(266, { type: 'reading', lotId, quantity: 'ta', typed: '6.1', value: 6.1 })
-  ago(265, { type: 'addition', lotId, material: 'potassium-metabisulphite', unit: 'g', planned: 1.9, actual: 1.9, so2Share: 0.576, purpose: 'first sulphite' })
+  measured(ago, 266, lotId, ['brix', '26.2', 18], 3.58, 6.1)
+  sulphited(ago, 265, lotId, 1.9)
   ago(244, { type: 'inoculation', lotId, organism: 'yeast', culture: 'Fruity red and rosé yeast', cardKey: 'fruity-red', grams: 9 })
   for (const hours of [220, 196, 172, 148, 124, 100, 76, 52]) ago(hours, { type: 'operation', lotId, what: 'punch-down' })
   looks(ago, lotId, [

@@ -1,4 +1,4 @@
-import { looks } from './looks'
+import { looks, measured, sulphited } from './looks'
 import type { Ago } from './put'
 
 /** A white that runs cool and slow, as it should; yesterday it smelt of rotten egg. */
@@ -16,10 +16,8 @@ export function treixadura(ago: Ago): void {
     volumeIs: 'measured',
     vesselId: 'vessel-steel-30'
   })
-  ago(288, { type: 'reading', lotId, quantity: 'sg', typed: '1.087', value: 1.087, sampleC: 14, instrumentId: 'inst-hydrometer' })
-  ago(288, { type: 'reading', lotId, quantity: 'ph', typed: '3.21', value: 3.21, instrumentId: 'inst-ph-meter' })
-  ago(288, { type: 'reading', lotId, quantity: 'ta', typed: '7.6', value: 7.6 })
-  ago(287, { type: 'addition', lotId, material: 'potassium-metabisulphite', unit: 'g', planned: 1.3, actual: 1.3, so2Share: 0.576, purpose: 'first sulphite' })
+  measured(ago, 288, lotId, ['sg', '1.087', 14], 3.21, 7.6)
+  sulphited(ago, 287, lotId, 1.3)
   ago(262, { type: 'inoculation', lotId, organism: 'yeast', culture: 'Cool aromatic white yeast', cardKey: 'cool-white', grams: 7 })
   looks(ago, lotId, [
     [238, 1.086, 14],
