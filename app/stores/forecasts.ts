@@ -21,10 +21,13 @@ export const useForecastsStore = defineStore('forecasts', () => {
     })
   )
   let turn = 0
+  /** Something is being worked out. */
+  const busy = ref(false)
 
   async function workOut(): Promise<void> {
     const mine = ++turn
     const wanted = asks.value
+    busy.value = true
     keepOnly(new Set(wanted.map((a) => a.lotId)))
     for (const { lotId, startAt, asked, key } of wanted) {
       if (known.value.get(lotId)?.key === key) continue
@@ -37,6 +40,7 @@ export const useForecastsStore = defineStore('forecasts', () => {
       known.value = next
       kept.write([...next])
     }
+    busy.value = false
   }
   const keepOnly = (lots: ReadonlySet<string>) => {
     // Before the ledger is there nothing is known of what is wanted.
@@ -51,7 +55,7 @@ export const useForecastsStore = defineStore('forecasts', () => {
     started.value = true
   }
   watch([keys, started], () => void (started.value && workOut()))
-  return { known, hurry }
+  return { known, busy, hurry }
 })
 
 /** In a worker; where there are none there is no forecast, and all else goes on. */

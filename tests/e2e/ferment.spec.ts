@@ -2,11 +2,19 @@ import { choose, expect, onItsWorker, openDemo, test } from './fixtures'
 
 test.describe('a phone in the cellar, without a network', () => {
   test.use({ serviceWorkers: 'allow', viewport: { width: 390, height: 844 } })
-  test('the round goes from vessel to vessel, stands where it stood after a reload, and is in the ledger afterwards', async ({ page, context, watch }) => {
-    await openDemo(page)
+  test('the round goes through five lots from vessel to vessel, stands where it stood after a reload, and is in the ledger afterwards', async ({ page, context, watch }) => {
+    // A fifth lot that ferments: its yeast goes in now.
+    await openDemo(page, '/crush/lot-albarino/yeast')
+    await page.getByRole('button', { name: /^Sprinkled dry instead/ }).click()
+    await expect(page.getByRole('heading', { name: 'Albariño', exact: true })).toBeVisible()
     await onItsWorker(page)
     await context.setOffline(true)
     await page.goto('/round')
+    await expect(page.getByRole('list', { name: 'Vessels of the round' }).getByRole('listitem')).toHaveCount(5)
+    await expect(page.getByRole('heading', { name: 'Albariño' })).toBeVisible()
+    await page.getByRole('textbox', { name: 'Temperature of the must' }).fill('13')
+    await page.getByText('Clean', { exact: true }).click()
+    await page.getByRole('button', { name: 'Log, and on' }).click()
     await expect(page.getByRole('heading', { name: 'Barbera kit' })).toBeVisible()
     await expect(page.getByText('Expected now')).toBeVisible()
     await page.getByRole('textbox', { name: 'Gravity' }).fill('1.004')
@@ -32,7 +40,7 @@ test.describe('a phone in the cellar, without a network', () => {
     await expect(page.getByRole('heading', { name: 'Treixadura' })).toBeVisible()
     await page.getByRole('button', { name: 'Pass it' }).click()
     await expect(page.getByRole('heading', { name: 'The round is done' })).toBeVisible()
-    await expect(page.getByText('3 of 4 logged, 1 passed.')).toBeVisible()
+    await expect(page.getByText('4 of 5 logged, 1 passed.')).toBeVisible()
     await context.setOffline(false)
     await page.goto('/lots/lot-blaufrankisch')
     await expect(page.getByText(/^Gravity 1\.029/).first()).toBeVisible()

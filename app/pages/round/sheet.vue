@@ -15,7 +15,6 @@ const rows = computed(() =>
     lot,
     vessel: [...lot.contents.keys()].map((id) => cellar.state.vessels.get(id)?.name).filter(Boolean).join(', '),
     last: lot.series.sg?.at(-1),
-    warm: lot.series.temperature?.at(-1),
     expected: expectedNow(forecasts.known.get(lot.id), now.value),
     cap: usualWork(lot).includes('punch-down')
   }))
@@ -29,7 +28,9 @@ useHead({ title: 'Round sheet · Presk' })
 <template>
   <div class="paper">
     <div class="ways noprint">
-      <UButton size="lg" icon="i-lucide-printer" @click="print">Print it</UButton>
+      <UButton size="lg" icon="i-lucide-printer" :loading="forecasts.busy" @click="print">
+        {{ forecasts.busy ? 'Working out what to expect' : 'Print it' }}
+      </UButton>
       <NuxtLink to="/round/filled" class="textlink">Enter a filled sheet</NuxtLink>
       <NuxtLink to="/round" class="textlink">Back to the round</NuxtLink>
     </div>

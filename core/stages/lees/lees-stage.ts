@@ -75,11 +75,15 @@ export const leesStage: Stage<LeesSays> = {
       : []
 }
 
-/** When it came off its skins, or was first read dry, whichever was later: from then on it lies on lees only. */
+/**
+ * When it came off its skins, or was first read dry, whichever was later: from then on it lies on lees only. What was read dry
+ * once may still be falling, and racking takes its yeast away: it is not asked for before dryness is proven, but for what was pressed.
+ */
 function endedAt(lot: LotView): string | undefined {
-  const dry = drynessOf(lot)?.first
-  if (dry === undefined) return undefined
-  return lot.pressedAt !== undefined && lot.pressedAt > dry ? lot.pressedAt : dry
+  const dryness = drynessOf(lot)
+  if (!dryness) return undefined
+  if (lot.pressedAt !== undefined && lot.pressedAt > dryness.first) return lot.pressedAt
+  return dryness.proven ? dryness.first : undefined
 }
 
 const smellsOfLees = (lot: LotView, now: string): boolean =>

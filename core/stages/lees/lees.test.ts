@@ -30,20 +30,21 @@ function said(entries: readonly Entry[]) {
 
 describe('off the lees, or kept on the fine ones', () => {
   it.each<[string, readonly Entry[], string[]]>([
-    ['a white, dry today: it settles first', wine('white', 5), ['rack-gross-lees wait']],
-    ['two days', wine('white', 50), ['rack-gross-lees soon']],
-    ['ten days', wine('white', 240), ['rack-gross-lees now']],
-    ['half a year ago nobody asks any more', wine('white', 1800), []],
-    ['racked', [...wine('white', 240), move(100, 'rack')], []],
-    ['racked before it was dry was another racking', [...wine('white', 50), move(120, 'rack')], ['rack-gross-lees soon']],
+    ['a white that was read dry once may still be falling: its yeast stays with it', wine('white', 50), []],
+    ['proven dry, two days', [...wine('white', 50), sg(1, 0.995)], ['rack-gross-lees soon']],
+    ['ten days', [...wine('white', 240), sg(100, 0.995)], ['rack-gross-lees now']],
+    ['half a year ago nobody asks any more', [...wine('white', 1800), sg(1700, 0.995)], []],
+    ['racked', [...wine('white', 240), sg(150, 0.995), move(100, 'rack')], []],
+    ['racked before it was dry was another racking', [...wine('white', 50), sg(1, 0.995), move(120, 'rack')], ['rack-gross-lees soon']],
     ['a red on its skins has the press before it', wine('red', 50), []],
-    ['a red from its pressing on', [...wine('red', 200), move(30, 'press')], ['rack-gross-lees soon']],
-    ['kept on the fine lees: stirred after a week', [...wine('white', 400), plan, move(300, 'rack')], ['stir-lees soon']],
-    ['stirred yesterday', [...wine('white', 400), plan, move(300, 'rack'), stir(24)], ['stir-lees wait']],
-    ['not yet racked: the thick lees first', [...wine('white', 50), plan], ['rack-gross-lees soon']],
+    ['a red from its pressing on, by one look', [...wine('red', 200), move(30, 'press')], ['rack-gross-lees soon']],
+    ['pressed today it settles first', [...wine('red', 200), move(5, 'press')], ['rack-gross-lees wait']],
+    ['kept on the fine lees: stirred after a week', [...wine('white', 400), sg(340, 0.995), plan, move(300, 'rack')], ['stir-lees soon']],
+    ['stirred yesterday', [...wine('white', 400), sg(340, 0.995), plan, move(300, 'rack'), stir(24)], ['stir-lees wait']],
+    ['not yet racked: the thick lees first', [...wine('white', 50), sg(1, 0.995), plan], ['rack-gross-lees soon']],
     [
       'that smell: off them, and stirred no more',
-      [...wine('white', 400), plan, move(300, 'rack'), entry(10, { type: 'observation', lotId, what: 'smell', text: 'x', smells: ['rotten-egg'] })],
+      [...wine('white', 400), sg(340, 0.995), plan, move(300, 'rack'), entry(10, { type: 'observation', lotId, what: 'smell', text: 'x', smells: ['rotten-egg'] })],
       ['lees-smell now']
     ]
   ])('%s', (_, entries, expected) => expect(said(entries)).toEqual(expected))
