@@ -16,7 +16,10 @@ const clock = computed(() => CLOCKS[props.step.code])
 const begun = computed(() => props.step.at !== undefined && props.step.opensAt !== undefined)
 const begin = () =>
   write([{ type: 'operation', lotId: props.lot.id, what: props.step.code, ...(at.value && { at: at.value }) }], BEGIN[props.step.code])
-const span = computed(() => `${hoursWords(clock.value.minH)} to ${hoursWords(clock.value.maxH)}`)
+const span = computed(() => {
+  const { minH, maxH } = clock.value
+  return maxH > 1 ? `${minH} to ${maxH} hours` : `${Math.round(minH * 60)} to ${Math.round(maxH * 60)} minutes`
+})
 const tooLong = computed(() =>
   props.step.code === 'heat-fruit'
     ? 'Longer cooks its taste: cool it now, and read its temperature.'
