@@ -9,6 +9,8 @@ export interface CurveMark { x: number, text: string, entryId: string }
 
 const HOUR = 3_600_000
 const DAY = 24 * HOUR
+/** More marks than these lie on top of each other. */
+const MOST_MARKS = 120
 const MARKED = new Set(['addition', 'inoculation', 'operation', 'transfer'])
 
 /** What the curves of a lot are drawn from: what was measured, what is forecast, what was done, and the axes around all of it. */
@@ -21,7 +23,7 @@ export function useCurves(lot: () => LotView, scale: () => 'SG' | '°Brix') {
   const doubted = computed(() => new Set(doubtedReadings(lot(), known.value).map((d) => d.point.entryId)))
   const hoursOf = (at: string) => (known.value ? (Date.parse(at) - Date.parse(known.value.startAt)) / HOUR : 0)
 
-  const gravity = computed<CurvePoint[]>(() =>
+  const gravity = useSteady<CurvePoint[]>(() =>
     (lot().series.sg ?? []).map((p) => ({
       x: Date.parse(p.at),
       y: shown(p.value),
@@ -29,11 +31,11 @@ export function useCurves(lot: () => LotView, scale: () => 'SG' | '°Brix') {
       doubtful: doubted.value.has(p.entryId)
     }))
   )
-  const temperature = computed<CurvePoint[]>(() =>
+  const temperature = useSteady<CurvePoint[]>(() =>
     believedTemperatures(lot()).map((p) => ({ x: Date.parse(p.at), y: p.value, entryId: p.entryId }))
   )
   /** From the last look on; before it the readings speak. */
-  const ahead = computed(() => {
+  const ahead = useSteady(() => {
     const k = known.value
     if (!k) return []
     const last = gravity.value.at(-1)?.x ?? Date.parse(k.startAt)
@@ -43,15 +45,14 @@ export function useCurves(lot: () => LotView, scale: () => 'SG' | '°Brix') {
       .filter((e) => e.x > last - 12 * HOUR && e.x <= Date.parse(k.startAt) + dryBy * HOUR)
   })
   /** Additions and work, from the yeast or a day before the first gravity on; readings are points themselves. */
-  const marks = computed<CurveMark[]>(() =>
+  const marks = useSteady<CurveMark[]>(() =>
     story
-      .linesOf(lot().id, 120)
-      .filter((l) => !l.struck && MARKED.has(l.standing.fact.type) && Date.parse(l.at) >= (days.value.min ?? 0))
+      .linesOf(lot().id, MOST_MARKS, ({ fact, struck }) => !struck && MARKED.has(fact.type) && Date.parse(fact.at) >= (days.value.min ?? 0))
       .map((l) => ({ x: Date.parse(l.at), text: l.text, entryId: l.id }))
   )
-  const band = computed(() => bandOfLot(lot(), cellar.state.cards))
+  const band = useSteady(() => bandOfLot(lot(), cellar.state.cards))
   /** Whole half days around all points, so that neither the first nor the last date is cut. */
-  const days = computed(() => {
+  const days = useSteady(() => {
     const at = [...gravity.value, ...temperature.value, ...ahead.value].map((p) => p.x)
     return at.length > 0 ? { min: Math.min(...at) - DAY / 4, max: Math.max(...at) + DAY / 4 } : {}
   })

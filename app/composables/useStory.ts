@@ -57,9 +57,9 @@ export function useStory() {
   /** The latest of all lots, struck ones left out, and what an instrument logs by itself. */
   const latest = (most: number): StoryLine[] => first(most, (s) => !s.struck && lotOf(s.fact) !== undefined && !isFollowed(s.fact))
 
-  /** One lot's ledger, with what came into it from others. */
-  const linesOf = (lotId: string, most: number): StoryLine[] =>
-    first(most, ({ fact }) => lotOf(fact) === lotId || (fact.type === 'transfer' && fact.to.lotId === lotId))
+  /** One lot's ledger, with what came into it from others; of it what is wanted. */
+  const linesOf = (lotId: string, most: number, wanted: (standing: StandingFact) => boolean = () => true): StoryLine[] =>
+    first(most, (s) => (lotOf(s.fact) === lotId || (s.fact.type === 'transfer' && s.fact.to.lotId === lotId)) && wanted(s))
 
   /** Certain entries, of whatever lot: what a figure rests on. */
   const told = (ids: ReadonlySet<string>): StoryLine[] => first(ids.size, (s) => ids.has(s.fact.id))

@@ -16,6 +16,7 @@ const f = useFormat()
 const scale = ref<'SG' | '°Brix'>('SG')
 const curves = useCurves(() => props.lot, () => scale.value)
 const { base, colours, mode } = useChartClothes()
+const lotId = computed(() => props.lot.id)
 const degrees = (celsius: number) => fromCelsius(celsius, settings.values.temperature)
 const decimals = computed(() => (scale.value === 'SG' ? 3 : 1))
 
@@ -66,7 +67,7 @@ const gravityOptions = computed<ApexOptions>(() => {
     ...base.value,
     chart: {
       ...base.value.chart,
-      id: `gravity-${props.lot.id}`,
+      id: `gravity-${lotId.value}`,
       events: { markerClick: (_e: unknown, _c: unknown, o?: At) => o && open(o.seriesIndex, o.dataPointIndex) }
     },
     colors: [c.skin, c.skin, c.skin, c.caution],
@@ -99,7 +100,7 @@ const warmOptions = computed<ApexOptions>(() => {
   const values = [...warm.value.map((p) => p.y), degrees(min), degrees(max)]
   return {
     ...base.value,
-    chart: { ...base.value.chart, id: `warmth-${props.lot.id}` },
+    chart: { ...base.value.chart, id: `warmth-${lotId.value}` },
     colors: [c.ink],
     stroke: { width: 2, curve: 'straight' },
     markers: { size: 4, strokeWidth: 0 },

@@ -64,7 +64,15 @@ function earlier(line: StoryLine): { text: string, reason: string }[] {
   <div>
     <h2>Ledger</h2>
     <ol class="lines">
-      <li v-for="line in lines.slice(0, shownCount)" :id="`entry-${line.id}`" :key="line.id" tabindex="-1" :class="{ struck: line.struck }">
+      <!-- Drawn anew only when it says something else: a ledger has hundreds of lines, and an entry changes one. -->
+      <li
+        v-for="line in lines.slice(0, shownCount)"
+        :id="`entry-${line.id}`"
+        :key="line.id"
+        v-memo="[line.when, line.text, line.standing, opened?.id === line.id && lot]"
+        tabindex="-1"
+        :class="{ struck: line.struck }"
+      >
         <time :datetime="line.at" class="soft small">{{ line.when }}</time>
         <span class="text">
           <s v-if="line.struck">{{ line.text }}</s

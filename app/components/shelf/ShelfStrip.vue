@@ -30,6 +30,10 @@ function what(p: ShelfPlace): string {
   const place = p.assumed ? ', no vessel named' : ` in ${p.vessel}`
   return `${p.lot.name}, ${f.words(f.volume(p.litres))}${place}${p.number ? `: ${shelf.titleOf(p.lot.id)}` : ''}`
 }
+/** A place is drawn anew only when it looks different: forty vessels stand still while one is logged of. */
+const looks = (p: ShelfPlace) => [
+  what(p), p.number, p.litres, p.capacityL, p.kind, p.lot?.id, p.lot && wineColour(p.lot), p.lot?.id === current.value, pxPerDm.value
+]
 </script>
 
 <template>
@@ -42,7 +46,7 @@ function what(p: ShelfPlace): string {
     />
     <ScrollRow>
       <ul>
-        <li v-for="p in shelf.shown.value" :key="p.key">
+        <li v-for="p in shelf.shown.value" :key="p.key" v-memo="looks(p)">
           <NuxtLink
             :to="p.lot ? `/lots/${p.lot.id}` : '/cellar'"
             :class="{ here: p.lot && p.lot.id === current, empty: !p.lot }"
