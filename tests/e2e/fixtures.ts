@@ -61,12 +61,16 @@ export async function openDemo(page: Page, path = '/'): Promise<void> {
   await expect(page.getByRole('navigation', { name: 'Shelf of vessels' })).toBeVisible()
 }
 
+type InWindow = { useNuxtApp?: () => { isHydrating?: boolean; $router?: { push: (to: string) => Promise<unknown> } } }
+
 /** To another page as a link would, without loading the application anew. */
 export async function goWithin(page: Page, path: string): Promise<void> {
-  await page.evaluate(async (to) => {
-    const { $router } = (window as unknown as { useNuxtApp: () => { $router: { push: (to: string) => Promise<unknown> } } }).useNuxtApp()
-    await $router.push(to)
-  }, path)
+  // Just after a load the page is there before the application is: a link would not answer yet either.
+  await page.waitForFunction(() => {
+    const app = (window as unknown as InWindow).useNuxtApp?.()
+    return app?.$router !== undefined && app.isHydrating !== true
+  })
+  await page.evaluate((to) => (window as unknown as InWindow).useNuxtApp?.().$router?.push(to), path)
   await expect(page).toHaveURL((url) => url.pathname + url.search === path)
   await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
 }
