@@ -71,9 +71,7 @@ export function useMeasureBench(lot: Ref<LotView | undefined>) {
 
   const must = computed(() => !lot.value || isMust(lot.value))
   const fermenting = computed(() => lot.value !== undefined && isFermenting(lot.value))
-  const typedScale = computed(() =>
-    fields.sugar.parsed.ok ? (fields.sugar.parsed.unit === 'SG' ? ('sg' as const) : ('brix' as const)) : undefined
-  )
+  const typedScale = computed(() => (fields.sugar.parsed.ok ? sugarQuantity(fields.sugar.parsed.unit) : undefined))
   const scales = computed(() => {
     const [value, scale] = [fields.sugar.value, typedScale.value]
     if (value === undefined || !scale) return undefined

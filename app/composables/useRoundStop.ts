@@ -71,7 +71,7 @@ export function useRoundStop(lot: LotView, kept: KeptStop | undefined) {
       const original = lot.originalSg && brixFromSg(lot.originalSg.value)
       return original !== undefined && value < original ? withinLimits(() => correctRefractometer(original, value).sg) : sgFromBrix(value)
     }
-    const read = { quantity: unit.value === 'SG' ? 'sg' : 'brix', value, ...(readAt.value !== undefined && { sampleC: readAt.value }) }
+    const read = { quantity: sugarQuantity(unit.value), value, ...(readAt.value !== undefined && { sampleC: readAt.value }) }
     return withinLimits(() => gravityOf(read as never, value, cellar.state.instruments.get(readWith.value)))
   })
   const corrected = computed(
@@ -103,7 +103,7 @@ export function useRoundStop(lot: LotView, kept: KeptStop | undefined) {
     sessionStorage.setItem(LAST_WITH, readWith.value)
     const look = {
       ...(gravity.value !== undefined && {
-        gravity: { quantity: unit.value === 'SG' ? ('sg' as const) : ('brix' as const), typed: gravity.text, value: gravity.value },
+        gravity: { quantity: sugarQuantity(unit.value), typed: gravity.text, value: gravity.value },
         with: readWith.value,
         sampleC: readAt.value
       }),

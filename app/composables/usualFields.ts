@@ -1,5 +1,6 @@
+import { brixFromSg, sgFromBrix } from '~~/core/hydrometry'
 import type { SugarUnit } from '~~/core/units'
-import type { QuantityFieldOptions } from './useQuantityField'
+import type { QuantityFieldOptions, useQuantityField as Field } from './useQuantityField'
 
 /** Litres or gallons, in the person's unit first; of a wine, unless it has limits of its own. */
 export function useVolumeField(own: Pick<QuantityFieldOptions, 'limits' | 'required'> = {}) {
@@ -17,3 +18,13 @@ export function useVolumeField(own: Pick<QuantityFieldOptions, 'limits' | 'requi
 /** The sugar of a must or a wine, as gravity or °Brix. */
 export const useSugarField = (unit: SugarUnit, own: Pick<QuantityFieldOptions, 'required'> = {}) =>
   useQuantityField({ kind: 'sugar', unit, units: ['SG', '°Brix'], quantity: (u) => (u === 'SG' ? 'sg' : 'brix'), ...own })
+
+type SugarField = Pick<ReturnType<typeof Field>, 'value' | 'parsed'>
+/** The gravity that a sugar field holds, in whichever unit it was typed. */
+export const sgIn = (field: SugarField): number | undefined =>
+  field.value === undefined || !field.parsed.ok ? undefined : field.parsed.unit === 'SG' ? field.value : sgFromBrix(field.value)
+/** Its °Brix. */
+export const brixIn = (field: SugarField): number | undefined =>
+  field.value === undefined || !field.parsed.ok ? undefined : field.parsed.unit === 'SG' ? brixFromSg(field.value) : field.value
+/** The reading that it is. */
+export const sugarQuantity = (unit: string | undefined): 'sg' | 'brix' => (unit === 'SG' ? 'sg' : 'brix')

@@ -9,6 +9,7 @@ import { type MalolacticSays, malolacticStage } from './malolactic'
 import { type MustSays, mustStage } from './must'
 import type { CellarView, Stage } from './stage'
 
+export { isOnSkins } from './skins'
 export { packetTask } from './stage'
 export { isCarried, walkingOrder } from './walk'
 export type { CellarView, LotForecast, Stage } from './stage'
@@ -22,12 +23,12 @@ export {
   endingOf,
   fermentStart,
   goneShare,
-  isOnSkins,
   nextFeed,
   nextSugarStep,
   phaseOf,
   pressAsk,
   wantingNitrogen,
+  wholeOriginalSg,
   yeastOfLot
 } from './ferment'
 export type { Ending, Feed, Phase, SugarStep } from './ferment'

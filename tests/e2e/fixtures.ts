@@ -61,7 +61,7 @@ export async function openDemo(page: Page, path = '/'): Promise<void> {
   await expect(page.getByRole('navigation', { name: 'Shelf of vessels' })).toBeVisible()
 }
 
-type InWindow = { useNuxtApp?: () => { isHydrating?: boolean; $router?: { push: (to: string) => Promise<unknown> } } }
+type InWindow = { useNuxtApp?: () => { isHydrating?: boolean, $router?: { push: (to: string) => Promise<unknown> } } }
 
 /** To another page as a link would, without loading the application anew. */
 export async function goWithin(page: Page, path: string): Promise<void> {

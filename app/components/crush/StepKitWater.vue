@@ -46,7 +46,7 @@ async function pourOther() {
 async function read() {
   gravity.touch()
   if (gravity.value === undefined || !gravity.parsed.ok || !sample.ok) return
-  const scale = gravity.parsed.unit === 'SG' ? ('sg' as const) : ('brix' as const)
+  const scale = sugarQuantity(gravity.parsed.unit)
   const sampleC = sample.value
   if (
     await write(
@@ -70,7 +70,7 @@ async function read() {
 const corrected = computed(() =>
   gravity.value !== undefined && gravity.parsed.ok && sample.value !== undefined
     ? withinLimits(
-        () => correctHydrometer(gravity.value!, gravity.parsed.ok && gravity.parsed.unit === 'SG' ? 'sg' : 'brix', sample.value!, 20).sg
+        () => correctHydrometer(gravity.value!, gravity.parsed.ok ? sugarQuantity(gravity.parsed.unit) : 'brix', sample.value!, 20).sg
       )
     : undefined
 )

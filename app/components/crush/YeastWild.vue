@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { inoculation } from '~~/core/drafts'
-import { sgFromBrix } from '~~/core/hydrometry'
 import { type LotView, SMELLS, type Smell } from '~~/core/ledger'
 import { judgeWild, wildStarter } from '~~/core/yeast'
 import { SMELL } from '~/wording/smells'
@@ -16,12 +15,8 @@ first.text = props.lot.sg ? props.lot.sg.value.toFixed(3) : ''
 const days = useQuantityField({ kind: 'plain', unit: '', limits: { min: 0, max: 30, words: 'Between 0 and 30 days.' } })
 const smells = ref<Smell[]>([])
 const items = SMELLS.map((value) => ({ value, label: SMELL[value] }))
-const sgOf = (field: typeof first) => {
-  if (field.value === undefined || !field.parsed.ok) return undefined
-  return field.parsed.unit === 'SG' ? field.value : sgFromBrix(field.value)
-}
 const verdict = computed(() => {
-  const [originalSg, sg] = [sgOf(first), sgOf(is)]
+  const [originalSg, sg] = [sgIn(first), sgIn(is)]
   if (originalSg === undefined || sg === undefined || smells.value.length === 0) return undefined
   return withinLimits(() => judgeWild({ originalSg, sg, hours: (days.value ?? 0) * 24, smells: smells.value }))
 })

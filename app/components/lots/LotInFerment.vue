@@ -24,7 +24,7 @@ const WHY = {
   'oak-dust': 'Binds colour and covers green notes; it goes out with the skins at the press.',
   'tannin': 'Holds colour early on. Dissolve it in warm water; taste tells whether it wants more later.'
 } as const
-const wentIn = (key: string, planned: number) => (actual: number, byStock: boolean) =>
+const wentIn = (key: string, planned: number, actual: number, byStock: boolean) =>
   write([addition(key, planned, actual, byStock, { purpose: 'in the ferment' })], `${materials.title(key)} is in`)
 </script>
 
@@ -45,7 +45,7 @@ const wentIn = (key: string, planned: number) => (actual: number, byStock: boole
               :grams="r.grams"
               :disabled="r.key === 'tannin' && tooNear"
               :saving="saving"
-              @log="wentIn(r.key, r.grams)($event, false)"
+              @log="(actual, byStock) => wentIn(r.key, r.grams, actual, byStock)"
             />
           </template>
         </section>

@@ -32,8 +32,6 @@ watch(
   },
   { immediate: true }
 )
-const sgOf = (field: typeof original) =>
-  field.value === undefined || !field.parsed.ok ? undefined : field.parsed.unit === 'SG' ? field.value : sgFromBrix(field.value)
 const corrected = computed(() =>
   byRefractometer.value && first.value !== undefined && present.value !== undefined
     ? withinLimits(() => correctRefractometer(first.value!, present.value!, offset.value ?? 0))
@@ -46,9 +44,9 @@ const og = computed(() =>
     ? first.value === undefined
       ? undefined
       : withinLimits(() => sgFromBrix(first.value! - (offset.value ?? 0)))
-    : sgOf(original)
+    : sgIn(original)
 )
-const sg = computed(() => (byRefractometer.value ? corrected.value?.sg : sgOf(current)))
+const sg = computed(() => (byRefractometer.value ? corrected.value?.sg : sgIn(current)))
 const made = computed(() =>
   og.value !== undefined && sg.value !== undefined ? withinLimits(() => actualAlcohol(og.value!, sg.value!)) : undefined
 )

@@ -63,7 +63,11 @@ useHead({ title: 'Measure · Presk' })
   }
   .go {
     position: sticky;
-    bottom: 76px;
+    bottom: 64px;
+    padding: 12px 0;
+    /* Solid, as what scrolls under it is read through it otherwise. */
+    background: var(--ground);
+    border-top: 1.5px solid var(--line);
   }
 }
 </style>

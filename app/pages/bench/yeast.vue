@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { nutrientWorking } from '~/wording/workings'
-import { brixFromSg, potentialAlcohol } from '~~/core/hydrometry'
+import { potentialAlcohol } from '~~/core/hydrometry'
 import type { Style } from '~~/core/ledger'
 import { ASSUMED_YAN, type Need, chooseYeast, nutrientPlan, nutrientsLeft, pitchPlan, starterPlan } from '~~/core/yeast'
 import { fromCelsius, fromLitres } from '~~/core/units'
@@ -45,9 +45,7 @@ watch(
   },
   { immediate: true }
 )
-const brix = computed(() =>
-  sugar.value === undefined || !sugar.parsed.ok ? undefined : sugar.parsed.unit === 'SG' ? brixFromSg(sugar.value) : sugar.value
-)
+const brix = computed(() => brixIn(sugar))
 const choices = computed(() =>
   brix.value === undefined || coolest.value === undefined || warmest.value === undefined
     ? undefined

@@ -50,7 +50,7 @@ async function log() {
           // The sheet asks for the must's own temperature.
           sampleC: r.celsius.value,
           ...(r.gravity.value !== undefined && {
-            gravity: { quantity: unit === 'SG' ? ('sg' as const) : ('brix' as const), typed: r.gravity.text, value: r.gravity.value }
+            gravity: { quantity: sugarQuantity(unit), typed: r.gravity.text, value: r.gravity.value }
           }),
           ...(r.celsius.value !== undefined && { celsius: { typed: r.celsius.text, value: r.celsius.value } }),
           work: r.cap.value ? ['punch-down'] : [],

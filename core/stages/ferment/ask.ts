@@ -32,6 +32,22 @@ const [LOWEST, HIGHEST] = [1.03, 1.17]
 /** Sugar to alcohol: Balling. */
 const EXTRACT_PER_ETHANOL = 2.0665
 
+/** When sugar or water changed a must that had begun to ferment. */
+const sugarChangedAt = (lot: LotView, startAt: string): string | undefined =>
+  lot.changedSugarAt !== undefined && lot.changedSugarAt > startAt ? lot.changedSugarAt : undefined
+
+/**
+ * The gravity that a lot would have had from its start with all the sugar and water that went in since: of the must as it was read,
+ * or, once something was added to the ferment, of what is left and what became alcohol. Undefined without any gravity.
+ */
+export function wholeOriginalSg(lot: LotView): number | undefined {
+  const startAt = fermentStart(lot)
+  const { balance } = lot
+  return startAt && balance && sugarChangedAt(lot, startAt)
+    ? gravityOf(balance.extractGPerL + EXTRACT_PER_ETHANOL * balance.ethanolGPerL, 0)
+    : lot.originalSg?.value
+}
+
 /**
  * What the forecast of a lot is asked with; undefined for what does not ferment, or of which no gravity is known. After sugar or water the
  * original gravity is that of all sugar together, and only what was read since counts.
@@ -40,11 +56,8 @@ export function askForecast(lot: LotView, cards: OwnCards, now: string): { start
   const startAt = lot.repitchedAt ?? fermentStart(lot)
   const fermenting = isFermenting(lot) || (isWine(lot) && startAt !== undefined && hoursSince(startAt, now) < PAST_H)
   if (!fermenting || !startAt || !isHeld(lot) || !lot.originalSg) return undefined
-  const changed = lot.changedSugarAt !== undefined && lot.changedSugarAt > startAt ? lot.changedSugarAt : undefined
-  const originalSg =
-    changed && lot.balance
-      ? gravityOf(lot.balance.extractGPerL + EXTRACT_PER_ETHANOL * lot.balance.ethanolGPerL, 0)
-      : lot.originalSg.value
+  const changed = sugarChangedAt(lot, startAt)
+  const originalSg = wholeOriginalSg(lot)!
   if (originalSg < LOWEST || originalSg > HIGHEST) return undefined
   const since = changed ?? startAt
   const before = lot.repitchedAt ? lot.series.sg?.findLast((p) => p.at <= lot.repitchedAt!) : undefined

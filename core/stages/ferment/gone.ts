@@ -1,7 +1,7 @@
 import type { LotView } from '../../ledger'
 import type { PressAsked } from '../../fermentation'
-import { arrivesOnSkins } from '../../must'
 import { type LotForecast, hoursSince } from '../stage'
+import { wholeOriginalSg } from './ask'
 import { believedSg } from './doubted'
 
 /** Gravity of a wine whose sugar is gone: where the share that is gone is one. */
@@ -13,8 +13,9 @@ const END_SG = 0.994
  */
 export function goneShare(lot: LotView, known?: LotForecast): number {
   const sg = believedSg(lot, known)
-  if (sg === undefined || !lot.originalSg || lot.originalSg.value <= END_SG) return 0
-  return Math.min(1, Math.max(0, (lot.originalSg.value - sg) / (lot.originalSg.value - END_SG)))
+  const whole = wholeOriginalSg(lot)
+  if (sg === undefined || whole === undefined || whole <= END_SG) return 0
+  return Math.min(1, Math.max(0, (whole - sg) / (whole - END_SG)))
 }
 
 export type Phase = 'early' | 'middle' | 'late'
@@ -30,7 +31,3 @@ export function pressAsk(lot: LotView, now: string, tannin?: PressAsked['tannin'
   const litres = lot.stream === 'frozen' ? { mustL: lot.volume.value } : { wineL: lot.volume.value }
   return { ...litres, school: lot.plan.press, sg: lot.sg?.value ?? 1.1, daysOnSkins, ...(tannin && { tannin }) }
 }
-
-/** It lies on its skins: nobody has pressed it. */
-export const isOnSkins = (lot: LotView): boolean =>
-  lot.pressedAt === undefined && lot.stream !== 'test' && arrivesOnSkins(lot.stream, lot.style, lot.onSkins)

@@ -1,6 +1,6 @@
 import type { Finding } from '../../findings'
 import { type LotView, drynessOf, isHeld, isWine } from '../../ledger'
-import { isOnSkins } from '../ferment'
+import { isOnSkins } from '../skins'
 import { type Stage, hoursSince, later } from '../stage'
 
 export type LeesSays =

@@ -6,7 +6,7 @@ import { SOURCE, type YeastSource } from '~/wording/yeast-sources'
 const now = useNow()
 const bench = useYeastBench()
 const { lot, run, pitch, before } = bench
-const sources = Object.entries(SOURCE).map(([value, words]) => ({ value: value as YeastSource, ...words }))
+const sources = Object.entries(SOURCE).map(([value, { label }]) => ({ value: value as YeastSource, label }))
 /** As its plan has it, until somebody says otherwise here. */
 const chosen = ref<YeastSource>()
 const source = computed<YeastSource>({
@@ -42,7 +42,14 @@ useHead({ title: () => `Yeast for ${lot.value?.name ?? 'a lot'} · Presk` })
       >
       <FindingNote v-if="before.length">Not done yet: {{ before.map((s) => sayStep(s).title.toLowerCase()).join(', ') }}.</FindingNote>
       <FindingNote v-if="pitch?.over" tone="stop">More than a day since the sulphite. Pitch soon.</FindingNote>
-      <ChoiceTiles v-if="lot.stream !== 'kit'" v-model="source" legend="Where the yeast comes from" :items="sources" :least="200" />
+      <SelectField
+        v-if="lot.stream !== 'kit'"
+        v-model="source"
+        class="max-w-(--measure)"
+        label="Where the yeast comes from"
+        :items="sources"
+        :hint="SOURCE[source].hint"
+      />
       <YeastWild v-if="source === 'wild' && lot.stream !== 'kit'" :lot="lot" />
       <YeastLees v-else-if="source === 'lees' && lot.stream !== 'kit'" :lot="lot" :potential="bench.potential.value" />
       <div v-else class="two">

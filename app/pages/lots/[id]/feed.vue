@@ -1,41 +1,17 @@
 <script setup lang="ts">
-import { brixFromSg, potentialAlcohol } from '~~/core/hydrometry'
-import { FEED_AT_SG, fedInSteps } from '~~/core/must'
-import { isFermenting, isMust } from '~~/core/ledger'
-import { nextSugarStep, yeastOfLot } from '~~/core/stages'
+import { FEED_AT_SG } from '~~/core/must'
 import { sayWhen } from '~/composables/useStory'
 
 /** Sugar, honey or concentrate for a strong wine, fed to its ferment in parts. */
 const cellar = useCellarStore()
-const forecasts = useForecastsStore()
 const route = useRoute()
 const now = useNow()
 const f = useFormat()
 const materials = useMaterials()
 const lot = computed(() => cellar.lotOf(String(route.params.id)))
 const log = useStepLog(() => lot.value!)
-const material = ref('honey')
 const sweeteners = computed(() => materials.choices('sugar'))
-const wanted = useQuantityField({ kind: 'plain', unit: '', limits: { min: 5, max: 20, words: 'Between 5 and 20 % vol.' } })
-/** Of all sugar that is or was in it. */
-const potential = computed(() => {
-  const sg = lot.value?.originalSg?.value
-  return sg === undefined ? undefined : withinLimits(() => potentialAlcohol(Math.max(0, brixFromSg(sg))).abv)
-})
-const tolerance = computed(() => lot.value && yeastOfLot(lot.value, cellar.state.cards)?.toleranceAbv)
-const effect = computed(() => {
-  const found = materials.card(material.value)?.effect
-  return found?.on === 'sugar' ? found : undefined
-})
-const plan = computed(() => {
-  const [p, w, e] = [potential.value, wanted.value, effect.value]
-  if (!lot.value || p === undefined || w === undefined || w <= p || !e) return undefined
-  const found = withinLimits(() => fedInSteps(lot.value!.volume.value, p, w, e))
-  // Three digits are what a kitchen scale and an estimate of alcohol deserve, and every figure is of these.
-  const totalG = found && Number(found.totalG.toPrecision(3))
-  return found && totalG && { ...found, totalG, eachG: totalG / found.parts }
-})
-const step = computed(() => lot.value && nextSugarStep(lot.value, forecasts.known.get(lot.value.id), now.value))
+const { material, wanted, potential, tolerance, plan, step, fits } = useFedInSteps(() => lot.value)
 const keep = () =>
   plan.value &&
   log.write(
@@ -50,7 +26,6 @@ const keep = () =>
   )
 const wentIn = (actual: number, byStock: boolean) =>
   log.write([log.addition(step.value!.material, step.value!.grams, actual, byStock, { purpose: 'fed in steps' })], 'A part is in')
-const fits = computed(() => lot.value && (isFermenting(lot.value) || isMust(lot.value)))
 useHead({ title: () => `Feed in steps, ${lot.value?.name ?? ''} · Presk` })
 </script>
 
@@ -70,7 +45,7 @@ useHead({ title: () => `Feed in steps, ${lot.value?.name ?? ''} · Presk` })
     <p v-if="!fits">It ferments no more: nothing is fed now.</p>
     <p v-else-if="lot.alcoholic === 'stuck'" role="alert">It stands still. Sugar does not wake a stuck yeast: restart it first.</p>
     <section v-if="step" class="sheet p-5 grid gap-3">
-      <h2>Part {{ step.part }} of {{ step.of }}</h2>
+      <h2>{{ step.of > 1 ? `Part ${step.part} of ${step.of}` : 'All of it at once' }}</h2>
       <p v-if="!step.ready" class="soft">
         When it is down to {{ step.atSg.toFixed(3) }}<template v-if="step.due">, expected {{ sayWhen(step.due, now) }}</template>.
       </p>
@@ -100,8 +75,13 @@ useHead({ title: () => `Feed in steps, ${lot.value?.name ?? ''} · Presk` })
         </FindingNote>
         <dl v-if="plan" class="pairs">
           <div><dt>In all</dt><dd class="figure">{{ f.words(f.powder(plan.totalG)) }}</dd></div>
-          <div><dt>In parts</dt><dd class="figure">{{ plan.parts }} of {{ f.words(f.powder(plan.eachG)) }}</dd></div>
-          <div><dt>Each when it is down to</dt><dd class="figure">{{ FEED_AT_SG.toFixed(3) }}</dd></div>
+          <div v-if="plan.parts > 1">
+            <dt>In parts</dt><dd class="figure">{{ plan.parts }} of {{ f.words(f.powder(plan.eachG)) }}</dd>
+          </div>
+          <div>
+            <dt>{{ plan.parts > 1 ? 'Each when' : 'At once, when' }} it is down to</dt>
+            <dd class="figure">{{ FEED_AT_SG.toFixed(3) }}</dd>
+          </div>
           <div><dt>Then there are</dt><dd class="figure">{{ f.words(f.volume(plan.newVolumeL)) }}</dd></div>
         </dl>
         <p v-if="plan" class="soft small">

@@ -1,0 +1,43 @@
+import type { LotView } from '../../../ledger'
+import { type CellarView, hoursSince } from '../../stage'
+import { airBeside } from '../air'
+import { bandOfLot } from '../ask'
+import { believedTemperatures } from '../doubted'
+import type { Found } from './says'
+
+/** Yeast dies from about here on, °C (common practice, no source). */
+const DEADLY_C = 35
+/** So much between two looks of a day or so is no mood of the cellar. */
+const MOVES = { byC: 4, withinH: 36 } as const
+
+/** Too hot, too cold, or moving faster than a cellar does, with what the room beside it has. */
+export function warmth(lot: LotView, cellar: CellarView, now: string): Found[] {
+  const series = believedTemperatures(lot)
+  const last = series.at(-1)
+  if (!last) return []
+  const evidence = [last.entryId]
+  const { min, max } = bandOfLot(lot, cellar.cards)
+  const found: Found[] = []
+  const deadly = last.value >= DEADLY_C
+  if (last.value > max + 0.5)
+    found.push({ code: 'too-hot', key: `too-hot:${deadly}`, celsius: last.value, max, deadly, urgency: deadly ? 'stop' : 'now', evidence })
+  const before = series.findLast((p) => p !== last && hoursSince(p.at, last.at) >= 6)
+  const air = airBeside(lot, cellar.vessels, now)
+  const moved = before && hoursSince(before.at, last.at) <= MOVES.withinH ? last.value - before.value : 0
+  const told = before && {
+    from: before.value,
+    to: last.value,
+    ...(air && { roomC: air.value }),
+    urgency: 'now' as const,
+    evidence: [before.entryId, last.entryId, ...(air ? [air.entryId] : [])]
+  }
+  // Where the room is known to be warmer than the must it is not the room that cools it.
+  if (told && moved <= -MOVES.byC && !(air && air.value > last.value + 1))
+    found.push({ code: 'temperature-falls', key: `falls:${last.entryId}`, ...told })
+  else if (told && moved >= MOVES.byC && air && air.value > last.value && last.value > max - 1)
+    // Yeast warms its must too, but not to a room that is warmer still.
+    found.push({ code: 'temperature-rises', key: `rises:${last.entryId}`, ...told })
+  else if (last.value < min - 0.5)
+    found.push({ code: 'too-cold', key: 'too-cold', celsius: last.value, min, urgency: 'soon', evidence })
+  return found
+}
