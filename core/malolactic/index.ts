@@ -1,0 +1,8 @@
+export { USUAL_CONDITIONS, malolacticConditions } from './conditions'
+export type { ConditionFinding, ConditionScore, Limiting, MalolacticConditions } from './conditions'
+export { malolacticCourse } from './course'
+export type { CourseFinding, MalicReading, MalolacticCourse } from './course'
+export { MALIC_END, SPOTS, readMalic, readPaper } from './evidence'
+export type { MalolacticVerdict, Spot } from './evidence'
+export { TIMINGS, decideMalolactic } from './decide'
+export type { Decision, MalolacticTiming } from './decide'

@@ -1,0 +1,132 @@
+import { within } from '../../units'
+import { freeSo2For, molecularSo2 } from '../molecular'
+import { type Course, type FreeDose, type FreeReading, coursesOf, wander } from './follow'
+
+/** 80 % of what it may be lies between low and high. */
+export interface Band {
+  low: number
+  mid: number
+  high: number
+}
+
+export interface UpkeepAsked {
+  /** 2.5 to 4.5 */
+  ph: number
+  targetMolecularMgPerL: number
+  readings: readonly FreeReading[]
+  doses?: readonly FreeDose[]
+  /** The instant that `now` is told of, on the same scale of days; the last reading or dose without it. */
+  atDays?: number
+}
+
+export type UpkeepFinding =
+  /** Free SO₂ does not come from nowhere: a dose was not written down, or one of the two readings is wrong. */
+  | { code: 'rises', atDays: number, fromMgPerL: number, toMgPerL: number }
+  /** Twice the usual and more: air, a warm cellar, or something that binds. */
+  | { code: 'falls-fast', decayPerDay: number }
+
+export interface SulphiteUpkeep {
+  decayPerDay: Band
+  boundShare: Band
+  targetFreeMgPerL: number
+  now: { days: number, free: Band, molecularMgPerL: number, below: boolean }
+  /** When its free level falls below the target, on the scale of days asked in; null when it does not within three years. */
+  belowTargetAtDays: Band | null
+  findings: UpkeepFinding[]
+}
+
+/** No forecast goes further, days. */
+const HORIZON = 3 * 365
+/** Quantiles of a normal that stand for its five fifths: each course is asked at these. */
+const FIFTHS = [-1.4, -0.532, 0, 0.532, 1.4]
+/** A rise that no titration makes by itself, mg/L. */
+const RISE = 12
+const FAST_PER_DAY = 0.011
+
+/**
+ * How a wine keeps its sulphite, learnt from its own readings, and when it falls below its level.
+ * @param asked pH, the molecular level wanted, readings and doses on one scale of days
+ * @returns decay and bound share with 80 % bands, the free level now, the day on which it falls below, and what is odd
+ * @throws LimitError
+ * @example sulphiteUpkeep({ ph: 3.5, targetMolecularMgPerL: 0.5, readings: [{ days: 0, freeMgPerL: 38 }] }).belowTargetAtDays?.mid // 84
+ */
+export function sulphiteUpkeep({ ph, targetMolecularMgPerL, readings, doses = [], atDays }: UpkeepAsked): SulphiteUpkeep {
+  const targetFreeMgPerL = freeSo2For(within('targetMolecularMgPerL', targetMolecularMgPerL, 0, 3), ph)
+  const { courses, lastDay } = coursesOf(readings, doses)
+  const days = Math.max(lastDay, within('atDays', atDays ?? lastDay, -4000, 8000))
+  const free = freeAt(courses, days - lastDay)
+  const decayPerDay = bandOf(courses.map((c) => [c.decayPerDay, c.weight]))
+  const below = free.mid < targetFreeMgPerL
+  const falls = bandOf(samplesOf(courses, 0).map(([level, weight, course]) => [fallsBelow(level, targetFreeMgPerL, course), weight]))
+  const at = (after: number) => Math.min(HORIZON, after) + lastDay
+  return {
+    decayPerDay,
+    boundShare: bandOf(courses.map((c) => [c.boundShare, c.weight])),
+    targetFreeMgPerL,
+    now: { days, free, molecularMgPerL: molecularSo2(free.mid, ph), below },
+    belowTargetAtDays: falls.mid >= HORIZON ? null : { low: at(falls.low), mid: at(falls.mid), high: at(falls.high) },
+    findings: [
+      ...rises(readings, doses),
+      ...(readings.length > 2 && decayPerDay.low > FAST_PER_DAY / 2 && decayPerDay.mid > FAST_PER_DAY
+        ? [{ code: 'falls-fast' as const, decayPerDay: decayPerDay.mid }]
+        : [])
+    ]
+  }
+}
+
+/**
+ * The free level so many days after the last that is known.
+ * @throws LimitError
+ */
+export function freeSo2Ahead(asked: Pick<UpkeepAsked, 'readings' | 'doses'>, atDays: readonly number[]): Band[] {
+  const { courses, lastDay } = coursesOf(asked.readings, asked.doses ?? [])
+  return atDays.map((at) => freeAt(courses, Math.max(0, within('atDays', at, -4000, 8000) - lastDay)))
+}
+
+const freeAt = (courses: readonly Course[], after: number): Band => bandOf(samplesOf(courses, after).map(([level, weight]) => [level, weight]))
+
+/** Levels that a wine may have so many days on, each with its weight. */
+function samplesOf(courses: readonly Course[], after: number): [level: number, weight: number, course: Course][] {
+  return courses.flatMap((c) => {
+    const left = Math.exp(-c.decayPerDay * after)
+    const mean = c.freeMgPerL * left
+    const sd = Math.sqrt(c.varianceAtEnd * left ** 2 + wander(mean, after))
+    return FIFTHS.map((z): [number, number, Course] => [Math.max(0, mean + z * sd), c.weight / FIFTHS.length, c])
+  })
+}
+
+const fallsBelow = (level: number, target: number, { decayPerDay }: Course): number =>
+  level <= target ? 0 : target <= 0 ? HORIZON : Math.min(HORIZON, Math.log(level / target) / decayPerDay)
+
+function bandOf(samples: readonly (readonly [value: number, weight: number])[]): Band {
+  const sorted = [...samples].sort((a, b) => a[0] - b[0])
+  const total = sorted.reduce((sum, [, w]) => sum + w, 0)
+  const at = (share: number) => {
+    let sum = 0
+    for (const [i, [value, weight]] of sorted.entries()) {
+      const next = sum + weight
+      if (next >= share * total) {
+        // Between the middles of two neighbours, so that a small change in what was read makes a small one here.
+        const [before, w] = sorted[i - 1] ?? [value, weight]
+        const [from, to] = [sum - w / 2, sum + weight / 2]
+        const t = to > from ? Math.min(1, Math.max(0, (share * total - from) / (to - from))) : 1
+        return before + (value - before) * t
+      }
+      sum = next
+    }
+    return sorted.at(-1)?.[0] ?? 0
+  }
+  return { low: at(0.1), mid: at(0.5), high: at(0.9) }
+}
+
+/** Readings that rise with nothing given in between. */
+function rises(readings: readonly FreeReading[], doses: readonly FreeDose[]): UpkeepFinding[] {
+  const sorted = [...readings].sort((a, b) => a.days - b.days)
+  return sorted.flatMap((r, i) => {
+    const before = sorted[i - 1]
+    if (!before || r.freeMgPerL - before.freeMgPerL < RISE) return []
+    return doses.some((d) => d.days >= before.days && d.days <= r.days)
+      ? []
+      : [{ code: 'rises' as const, atDays: r.days, fromMgPerL: before.freeMgPerL, toMgPerL: r.freeMgPerL }]
+  })
+}
