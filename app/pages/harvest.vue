@@ -5,7 +5,7 @@ import { MUST_WINDOWS } from '~~/core/must'
 import { ripening } from '~~/core/harvest'
 import { sayWhen } from '~/composables/useStory'
 import { newId } from '~/data/ids'
-import { sayDay } from '~/wording/sentences'
+import { sayDay } from '~/wording/days'
 import { RIPE, sayCrossing, sayReason } from '~/wording/harvest'
 import { STYLE } from '~/wording/terms'
 

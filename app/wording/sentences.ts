@@ -3,6 +3,7 @@ import type { Shown } from '~/composables/useFormat'
 import type { CrushStepCode } from '~~/core/stages'
 import type { TestStep } from '~~/core/must'
 import { STEP } from './crush'
+import { sayDay } from './days'
 import { sayPlan } from './plan'
 import { TEST_STEP } from './test-ferment'
 import { MATERIAL_KIND } from './materials'
@@ -129,7 +130,13 @@ const TASK: Record<string, string> = {
   'confirm-dryness': 'Second dry reading',
   'start-malolactic': 'Starting malolactic',
   'follow-malolactic': 'Looking at malic acid',
-  'check-sulphite': 'Looking at free SO₂'
+  'check-sulphite': 'Looking at free SO₂',
+  'sulphite-after-malolactic': 'Sulphite after malolactic',
+  malolactic: 'Its malolactic',
+  'held-up': 'What holds malolactic up',
+  'malolactic-blocked': 'Its blocked malolactic',
+  'sulphite-odd': 'Odd free SO₂',
+  'free-above-total': 'Free SO₂ above the total'
 }
 /**
  * "crush:settle" is a step left out, "crush-step:settle" one put off, "packet:2" the third packet of a kit, "test:press" a day of a
@@ -142,10 +149,6 @@ function sayTask(task: string): string {
     ? (STEP[task.slice(task.indexOf(':') + 1) as CrushStepCode]?.title ?? task)
     : (TASK[task] ?? TASK[task.split(':')[0]!] ?? task)
 }
-
-const DAY = new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric', month: 'short', timeZone: 'UTC' })
-/** A calendar day, "2026-10-03", as "Sat 3 Oct". */
-export const sayDay = (day: string): string => DAY.format(new Date(`${day}T12:00:00Z`))
 
 const UNIT_BEHIND: Partial<Record<Fact['type'] | string, string>> = {
   brix: ' °Brix',

@@ -1,5 +1,5 @@
 import type { NeedReason, SupplyFinding } from '~~/core/supplies'
-import { sayDay } from './sentences'
+import { sayDay } from './days'
 
 export const NEED: Record<NeedReason, string> = {
   'first-sulphite': 'first sulphite',

@@ -79,6 +79,7 @@ export const OBSERVATION: Record<EntryOf<'observation'>['what'], string> = {
   bubbles: 'Bubbles',
   taste: 'Taste',
   cap: 'Cap',
+  chromatogram: 'Paper chromatogram',
   note: 'Note'
 }
 export const VESSEL: Record<EntryOf<'vessel-added'>['kind'], string> = {

@@ -1,3 +1,4 @@
+import { MALIC_END, readPaper } from '../malolactic'
 import type { EntryOf, Stream, Style } from './entry'
 import { isWine } from './facets'
 import type { LotState } from './state'
@@ -33,9 +34,6 @@ export const planOf = (lot: Pick<LotState, 'style' | 'stream' | 'planned'>): Lot
   ...lot.planned
 })
 
-/** Malic acid at or below which malolactic is over, and nearly over, g/L (craft 3.9, common practice). */
-export const MALIC_END = { complete: 0.1, nearly: 0.3 } as const
-
 export type Malolactic = 'not-wanted' | 'to-come' | 'under-way' | 'nearly' | 'done'
 
 /** Where a wine's malolactic stands, by what was read and what is planned. */
@@ -46,6 +44,10 @@ export function malolacticOf(lot: LotState): Malolactic {
   if (said && !(malic && malic.at > said.at && malic.value > MALIC_END.nearly)) return 'done'
   const fermented = isWine(lot) || lot.bacteriaAt !== undefined
   if (malic && fermented && malic.value <= MALIC_END.complete) return 'done'
+  // Paper speaks for a wine until a test that is later says otherwise; it tells nothing of what never fermented.
+  const paper = lot.paper && fermented && !(malic && malic.at > lot.paper.at) ? readPaper(lot.paper.malic, lot.paper.lactic) : undefined
+  if (paper === 'complete') return 'done'
+  if (paper === 'nearly' && lot.bacteriaAt !== undefined) return 'nearly'
   if (lot.bacteriaAt !== undefined) return malic && malic.at > lot.bacteriaAt && malic.value <= MALIC_END.nearly ? 'nearly' : 'under-way'
   const { malolactic } = planOf(lot)
   return malolactic === 'none' || malolactic === 'blocked' ? 'not-wanted' : 'to-come'

@@ -2,6 +2,8 @@ import type { Composition } from '../acids'
 import type { MaterialCard } from '../materials'
 import type { DosePair } from '../sulphite'
 import type { EntryOf, ReadingQuantity, Stream, Style } from './entry'
+import type { Spot } from '../malolactic'
+import type { Clarity } from './entries/clarity'
 import type { Smell } from './entries/smells'
 import type { Alcoholic } from './facets'
 import type { LotPlan } from './plan'
@@ -100,6 +102,8 @@ export interface LotState {
   /** Share of sulphite that binds in this lot: learnt, or the usual one. */
   boundShare: number
   bacteriaAt?: string
+  /** The culture as it was called, and its card where it has one. */
+  bacteria?: { name: string, cardKey?: string }
   /** How each task was last ended, by its code. */
   endedTasks: ReadonlyMap<string, EndedTask>
   /** Other measured figures by quantity. */
@@ -112,6 +116,16 @@ export interface LotState {
   repitchedAt?: string
   /** What it smelt of when it was last smelt. */
   smelt?: { at: string, smells: readonly Smell[], entryId: string }
+  /** How clear it was when it was last looked at. */
+  clarity?: { at: string, is: Clarity, entryId: string }
+  /** Its last paper chromatogram. */
+  paper?: { at: string, malic: Spot, lactic: Spot, entryId: string }
+  /** When bubbles were last written down. */
+  bubbled?: { at: string, entryId: string }
+  /** Sulphite given, as mg of SO₂ in a litre of what there was. */
+  sulphited: readonly { at: string, mgPerL: number, entryId: string }[]
+  /** Its free SO₂ when another wine came in: what was read and given before tells no more of it. */
+  freeMixed?: { at: string, mgPerL: number }
   /** When it came off its skins. */
   pressedAt?: string
   /** When it was last racked. */

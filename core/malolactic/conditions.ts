@@ -50,7 +50,8 @@ const FREE_OF = 0.95
  * @throws LimitError
  * @example malolacticConditions({ ph: 3.5, abv: 13, freeSo2MgPerL: 2, totalSo2MgPerL: 20, celsius: 20 }).score // 1
  */
-export function malolacticConditions({ ph, abv, freeSo2MgPerL, totalSo2MgPerL, celsius, culture = {} }: MalolacticConditions): ConditionScore {
+export function malolacticConditions(wine: MalolacticConditions): ConditionScore {
+  const { ph, abv, freeSo2MgPerL, totalSo2MgPerL, celsius, culture = {} } = wine
   const minPh = within('minPh', culture.minPh ?? USUAL_CONDITIONS.minPh, 2.8, 3.8)
   const mostAbv = within('toleranceAbv', culture.toleranceAbv ?? USUAL_CONDITIONS.toleranceAbv, 8, 22)
   const mostTotal = within('maxTotalSo2MgPerL', culture.maxTotalSo2MgPerL ?? USUAL_CONDITIONS.maxTotalSo2MgPerL, 5, 200)
@@ -59,9 +60,9 @@ export function malolacticConditions({ ph, abv, freeSo2MgPerL, totalSo2MgPerL, c
   const factors: Record<Limiting, number> = {
     ph: ramp(within('ph', ph, 2.5, 4.5), [minPh - 0.3, 0], [minPh - 0.1, 0.35], [minPh, 0.8], [minPh + 0.15, 1]),
     abv: ramp(within('abv', abv, 0, 25), [mostAbv - 1, 1], [mostAbv, 0.8], [mostAbv + 1, 0.35], [mostAbv + 2.5, 0]),
-    freeSo2: ramp(within('freeSo2MgPerL', freeSo2MgPerL, 0, 500), [mostFree / 2, 1], [mostFree, 0.8], [2 * mostFree, 0.25], [3 * mostFree, 0]),
-    totalSo2: ramp(within('totalSo2MgPerL', totalSo2MgPerL, 0, 1000), [0.75 * mostTotal, 1], [mostTotal, 0.8], [1.5 * mostTotal, 0.35], [2.5 * mostTotal, 0]),
-    celsius: ramp(within('celsius', celsius, -5, 60), [minC - 9, 0], [minC - 4, 0.35], [minC, 0.9], [minC + 1, 1], [maxC, 1], [maxC + 3, 0.6], [maxC + 9, 0])
+    freeSo2: ramp(within('freeSo2MgPerL', freeSo2MgPerL, 0, 500), ...beyond(mostFree, 0.5, 2, 3)),
+    totalSo2: ramp(within('totalSo2MgPerL', totalSo2MgPerL, 0, 1000), ...beyond(mostTotal, 0.75, 1.5, 2.5)),
+    celsius: ramp(within('celsius', celsius, -5, 60), ...warmth(minC, maxC))
   }
   const worst = (Object.entries(factors) as [Limiting, number][]).reduce((a, b) => (b[1] < a[1] ? b : a))
   return {
@@ -79,6 +80,25 @@ export function malolacticConditions({ ph, abv, freeSo2MgPerL, totalSo2MgPerL, c
     ]
   }
 }
+
+/** All well to a part of what is borne, and nothing at a multiple of it. */
+const beyond = (most: number, well: number, poor: number, none: number): [number, number][] => [
+  [well * most, 1],
+  [most, 0.8],
+  [poor * most, 0.3],
+  [none * most, 0]
+]
+
+/** Nothing in the cold, all well in a warm room, and less where it is hot. */
+const warmth = (minC: number, maxC: number): [number, number][] => [
+  [minC - 9, 0],
+  [minC - 4, 0.35],
+  [minC, 0.9],
+  [minC + 1, 1],
+  [maxC, 1],
+  [maxC + 3, 0.6],
+  [maxC + 9, 0]
+]
 
 /** Straight between its corners, level outside of them. */
 function ramp(x: number, ...corners: readonly [at: number, value: number][]): number {

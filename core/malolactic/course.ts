@@ -45,7 +45,7 @@ const USUAL = { days: 36, lnSpread: 0.36 } as const
 /** Where nothing is as it should be it takes so much longer: common practice, no source. */
 const SLOWEST = 3
 /** Slow at first, then fast, then a tail: the exponents of the course that are weighed. */
-const SHAPES = [1.4, 2.1, 3] as const
+const SHAPES = [1.4, 2.1, 3, 4.3] as const
 /** What there is to begin with where nobody measured it, g/L: of finished ferments, craft 4.5 (from memory). */
 const UNKNOWN_START = { middle: 2.2, lnSpread: 0.35 } as const
 /** A home test of malic acid: what it is off by, g/L and as a part. */
@@ -73,7 +73,8 @@ export function malolacticCourse({ score, readings, startGPerL, atDays }: Course
       for (const shape of SHAPES) {
         const [zEnd, zStart] = [i / 4, j / 1.6]
         const one = { end: middle * Math.exp(zEnd * USUAL.lnSpread), start: start * Math.exp(zStart * startSpread), shape }
-        const off = read.reduce((sum, r) => sum + ((r.malicGPerL - malicOf(one, r.days)) / (READ_SD.g + READ_SD.part * r.malicGPerL)) ** 2, 0)
+        const misses = read.map((r) => (r.malicGPerL - malicOf(one, r.days)) / (READ_SD.g + READ_SD.part * r.malicGPerL))
+        const off = misses.reduce((sum, miss) => sum + miss ** 2, 0)
         possible.push({ ...one, weight: Math.exp(-(zEnd ** 2 + zStart ** 2 + off) / 2) })
       }
     }

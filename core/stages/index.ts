@@ -5,7 +5,7 @@ import { type FermentSays, fermentStage } from './ferment'
 import { type KeepingSays, keepingStage } from './keeping'
 import { type KitSays, kitStage } from './kit'
 import { type LeesSays, leesStage } from './lees'
-import { type MalolacticSays, malolacticStage } from './malolactic'
+import { type MalolacticSays, malolacticEarlyStage, malolacticStage } from './malolactic'
 import { type MustSays, mustStage } from './must'
 import type { CellarView, Stage } from './stage'
 
@@ -44,6 +44,10 @@ export {
   rememberCorrection
 } from './must'
 export type { CorrectPhase, CrushStatus, CrushStep, CrushStepCode, Judgement } from './must'
+export { freeNow, keptAt, upkeepOf } from './keeping'
+export type { LotUpkeep } from './keeping'
+export { conditionsOf, malolacticCourseOf, malolacticEndedAt } from './malolactic'
+export type { LotConditions, LotCourse } from './malolactic'
 export { limitsNear } from './every'
 export type { LimitNear } from './every'
 export { reasonsForBlock } from './harvest'
@@ -60,6 +64,7 @@ export const STAGES: readonly Stage<StageSays>[] = [
   mustStage,
   fermentStage,
   malolacticStage,
+  malolacticEarlyStage,
   keepingStage,
   kitStage,
   leesStage,

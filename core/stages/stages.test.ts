@@ -108,10 +108,10 @@ describe('what comes next', () => {
     [
       'malic acid is gone: now it is sulphited',
       [...grown, read(900, 'sg', 0.995), bacteria(800), read(20, 'malic', 0.06), read(19, 'freeSo2', 4)],
-      'sulphite-low',
+      'sulphite-after-malolactic',
       'soon'
     ],
-    ['dry, free SO₂ good', [...measured, none, read(20, 'sg', 0.995), read(5, 'freeSo2', 34)], 'rest', 'none'],
+    ['dry, free SO₂ good: looked at in a month', [...measured, none, read(20, 'sg', 0.995), read(5, 'freeSo2', 34)], 'check-sulphite', 'wait'],
     [
       'a task skipped an hour ago stays away for the day',
       [...measured, entry(1, { type: 'task-ended', lotId, task: 'sulphite-must', outcome: 'skipped' })],

@@ -50,6 +50,9 @@ describe('the calculations over HTTP', () => {
     // 2200 kJ a day over 86.4 ks; see core/fermentation.
     ['ice-for-cooling', { volumeL: 100, sugarGPerLDay: 40, celsius: 24, targetC: 22, roomC: 18, lossWPerK: 5 }, { madeW: 25.5, lostW: 20 }],
     ['stuck-restart', { volumeL: 40, sg: 1.02, abv: 11 }, { yeastG: 20, waterMl: 200 }],
+    ['malolactic-conditions', { ph: 3.5, abv: 13, freeSo2MgPerL: 2, totalSo2MgPerL: 20, celsius: 20 }, { score: 1 }],
+    // One reading says nothing of the decay: the usual 0.5 % a day stands.
+    ['sulphite-upkeep', { ph: 3.5, style: 'red', readings: [{ days: 0, freeMgPerL: 38 }] }, { targetFreeMgPerL: 24.99, decayPerDay: 0.005, boundShare: 0.33 }],
     // (216.2 − 20) ÷ 16.83, by hand.
     ['potential-alcohol', { brix: 20 }, { abv: 11.66 }]
   ])('%s %j', (name, body, wanted) => {

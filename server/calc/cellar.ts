@@ -1,5 +1,6 @@
 import { z } from 'zod'
-import { type SulphiteSalt, schoolAdvice, sulphiteDose, tabletsFor } from '../../core/sulphite'
+import { malolacticConditions } from '../../core/malolactic'
+import { MOLECULAR_TARGET, type SulphiteSalt, schoolAdvice, sulphiteDose, sulphiteUpkeep, tabletsFor } from '../../core/sulphite'
 import { chooseYeast, nutrientPlan, pitchPlan, starterPlan } from '../../core/yeast'
 import { calculation, defined } from './calculation'
 import { n } from './numbers'
@@ -47,6 +48,39 @@ export const CELLAR = [
     'What a school of sulphiting aims at, and what it gives up.',
     z.strictObject({ school: z.enum(['by-ph', 'tablets', 'double', 'minimal', 'none']), ph: n('ph'), molecularMgPerL: n('molecularMgPerL').default(0.8) }),
     (b) => schoolAdvice(b.school, b.ph, b.molecularMgPerL)
+  ),
+  calculation(
+    'sulphite-upkeep',
+    'How a wine keeps its sulphite, learnt from its readings and doses on one scale of days, and when it falls below its level.',
+    z
+      .strictObject({
+        ph: n('ph'),
+        style: style.optional(),
+        targetMolecularMgPerL: n('targetMolecularMgPerL').optional(),
+        readings: z.array(z.strictObject({ days: n('days'), freeMgPerL: n('freeMgPerL') })).min(1).max(500),
+        doses: z.array(z.strictObject({ days: n('days'), addMgPerL: n('addMgPerL') })).max(500).optional()
+      })
+      .refine((b) => (b.style === undefined) !== (b.targetMolecularMgPerL === undefined), {
+        path: ['targetMolecularMgPerL'],
+        message: 'say either style or targetMolecularMgPerL'
+      }),
+    ({ style: kind, targetMolecularMgPerL, ...b }) => {
+      const told = sulphiteUpkeep({ ...defined(b), targetMolecularMgPerL: targetMolecularMgPerL ?? MOLECULAR_TARGET[kind!] })
+      const { decayPerDay, boundShare } = told
+      return { ...told, decayPerDay: decayPerDay.mid, boundShare: boundShare.mid, bands: { decayPerDay, boundShare } }
+    }
+  ),
+  calculation(
+    'malolactic-conditions',
+    'How well malolactic bacteria can work in a wine, what limits them most, and to where it would have to be brought.',
+    z.strictObject({
+      ph: n('ph'),
+      abv: n('abv'),
+      freeSo2MgPerL: n('freeSo2MgPerL'),
+      totalSo2MgPerL: n('totalSo2MgPerL'),
+      celsius: n('celsius')
+    }),
+    (b) => malolacticConditions(b)
   ),
   calculation(
     'yeast-choice',

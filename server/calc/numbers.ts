@@ -18,6 +18,7 @@ const LIMITS = {
   concentrateBrix: [50, 75],
   currentBrix: [-5, 37],
   currentSg: [0.97, 1.2],
+  days: [-4000, 4000],
   daysOnSkins: [0, 120],
   endPointPh: [6.5, 8.6],
   expectedCelsius: [0, 45],

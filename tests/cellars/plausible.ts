@@ -6,6 +6,7 @@ const DAY = 1440
 const real = (min: number, max: number) => fc.double({ min, max, noNaN: true })
 const STREAMS = ['fresh', 'frozen', 'juice', 'kit'] as const
 const STYLES = ['red', 'rose', 'white'] as const
+const MALOLACTIC = ['with-yeast', 'on-skins', 'after-pressing', 'none', 'blocked'] as const
 const MATERIALS = [
   ['potassium-metabisulphite', 4],
   ['tartaric', 80],
@@ -52,7 +53,7 @@ function factOf({ what, size }: MadeUp['steps'][number], lotId: string, volumeL:
     case 'rack': return { type: 'transfer', purpose: 'rack', from: { lotId }, to: { lotId }, outL: volumeL / 4, inL: (volumeL / 4) * (0.9 + size / 10) }
     case 'bottle': return { type: 'bottling', lotId, bottles: [{ sizeMl: 750, count: 1 + Math.floor((size * volumeL) / 2) }] }
     case 'smell': return { type: 'observation', lotId, what: 'smell', text: 'not quite clean' }
-    case 'plan': return { type: 'lot-planned', lotId, malolactic: size < 0.5 ? 'after-pressing' : 'blocked', cold: size > 0.3 }
+    case 'plan': return { type: 'lot-planned', lotId, malolactic: MALOLACTIC[Math.floor(size * MALOLACTIC.length) % MALOLACTIC.length]!, cold: size > 0.3 }
     case 'amend': return { type: 'lot-amended', lotId, alcoholic: (['none', 'active', 'dry', 'stopped'] as const)[Math.floor(size * 3.99)]! }
   }
 }

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { sayDay } from '~/wording/sentences'
+import { sayDay } from '~/wording/days'
 
 /** The packages of one material; what is left can be counted and set right. */
 const props = defineProps<{ material: string }>()

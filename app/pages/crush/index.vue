@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { sayDay } from '~/wording/sentences'
+import { sayDay } from '~/wording/days'
 import { CLOCK_RUNS, hoursWords, sayStep, STEP } from '~/wording/crush'
 import { STREAM, STYLE } from '~/wording/terms'
 import { sayWhen } from '~/composables/useStory'

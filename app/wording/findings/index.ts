@@ -43,6 +43,7 @@ export function addressOf(action: Action): string {
     case 'press':
     case 'restart':
     case 'feed':
+    case 'malolactic':
       return `/lots/${action.lotId}/${action.to}`
     case 'round':
       return `/round?lot=${action.lotId}`

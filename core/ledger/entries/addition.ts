@@ -172,4 +172,5 @@ function foldSulphite(lot: LotState, addition: EntryOf<'addition'>, so2Share: nu
   lot.freeSo2 = estimate(standing, addedMgPerL * (1 - lot.boundShare), addedMgPerL * BOUND_SPREAD)
   lot.totalSo2 = estimate(lot.totalSo2, addedMgPerL, addedMgPerL * 0.05)
   lot.lastSulphiteAt = addition.at
+  lot.sulphited = [...lot.sulphited, { at: addition.at, mgPerL: addedMgPerL, entryId: addition.id }]
 }

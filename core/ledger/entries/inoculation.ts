@@ -14,6 +14,7 @@ export const inoculation: EntryKind<'inoculation'> = {
     consume(folding, pitched)
     if (pitched.organism === 'bacteria') {
       lot.bacteriaAt ??= pitched.at
+      lot.bacteria = { name: pitched.culture, ...(pitched.cardKey && { cardKey: pitched.cardKey }) }
       return
     }
     lot.staged = new Map()

@@ -55,6 +55,7 @@ function newLot(start: EntryOf<'lot-started'>): LotState {
     added: new Map(),
     staged: new Map(),
     fed: [],
+    sulphited: [],
     worked: new Map(),
     bottles: 0,
     bottledL: 0,

@@ -1,14 +1,21 @@
 import { z } from 'zod'
 import { common, id, text } from './fields.schema'
+import { SPOTS } from '../../malolactic'
+import { CLARITIES } from './clarity'
 import { SMELLS } from './smells'
 
 export const observationSchema = z.strictObject({
   ...common,
   type: z.literal('observation'),
   lotId: id,
-  what: z.enum(['smell', 'clarity', 'bubbles', 'taste', 'cap', 'note']),
+  what: z.enum(['smell', 'clarity', 'bubbles', 'taste', 'cap', 'chromatogram', 'note']),
   text: text.min(1),
   smells: z.array(z.enum(SMELLS)).max(SMELLS.length).optional().describe('of a smell: what was tapped'),
+  clarity: z.enum(CLARITIES).optional().describe('of a look at its clarity'),
+  spots: z
+    .strictObject({ malic: z.enum(SPOTS), lactic: z.enum(SPOTS) })
+    .optional()
+    .describe('of a paper chromatogram: its spots beside the standards'),
   photo: z
     .string()
     .regex(/^data:image\/jpeg;base64,[A-Za-z0-9+/=]+$/, 'must be a JPEG picture')

@@ -6,6 +6,11 @@ export const observation: EntryKind<'observation'> = {
   touches: (e) => ofLot(e),
   apply(folding, seen) {
     const lot = lotOf(folding, seen)
-    if (lot && seen.what === 'smell' && seen.smells?.length) lot.smelt = { at: seen.at, smells: seen.smells, entryId: seen.id }
+    if (!lot) return
+    const by = { at: seen.at, entryId: seen.id }
+    if (seen.what === 'smell' && seen.smells?.length) lot.smelt = { ...by, smells: seen.smells }
+    if (seen.what === 'clarity' && seen.clarity) lot.clarity = { ...by, is: seen.clarity }
+    if (seen.what === 'chromatogram' && seen.spots) lot.paper = { ...by, ...seen.spots }
+    if (seen.what === 'bubbles') lot.bubbled = by
   }
 }

@@ -52,6 +52,11 @@ export function mixInto(into: LotState, from: LotState, litres: number, at: stri
     delete into.abv
     delete into.sg
   }
+  if (1 - share > NEGLIGIBLE) {
+    if (into.freeSo2) into.freeMixed = { at, mgPerL: into.freeSo2.value }
+    delete into.paper
+    delete into.clarity
+  }
   mixLiving(into, from)
   into.sources = mixSources(into.sources, from.sources, share)
 }
@@ -100,6 +105,8 @@ function takeOver(into: LotState, from: LotState): void {
   for (const solute of SOLUTES) solute.set(into, solute.get(from))
   into.boundShare = from.boundShare
   into.doses = from.doses
+  into.sulphited = from.sulphited
+  for (const key of ['paper', 'clarity', 'freeMixed', 'bubbled'] as const) if (from[key] !== undefined) Object.assign(into, { [key]: from[key] })
   mixLiving(into, from)
 }
 

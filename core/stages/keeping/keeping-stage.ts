@@ -1,18 +1,23 @@
 import type { Finding } from '../../findings'
-import { isHeld, isWine } from '../../ledger'
-import { LEAST_FREE, MOLECULAR_TARGET, freeSo2For } from '../../sulphite'
+import { type LotView, isHeld, isWine } from '../../ledger'
+import type { UpkeepFinding } from '../../sulphite'
 import { type Stage, hoursSince, later } from '../stage'
+import { keptAt, upkeepOf } from './upkeep-of-lot'
 
 export type KeepingSays =
   | { code: 'measure-wine' }
   | { code: 'measure-free' }
   | { code: 'sulphite-low', freeMgPerL: number, targetFreeMgPerL: number }
-  | { code: 'check-sulphite', weeksSince: number }
+  | { code: 'check-sulphite', weeksSince: number, belowAt?: { low: string, mid: string, high: string } }
+  | { code: 'sulphite-odd', wrong: UpkeepFinding }
+  | { code: 'free-above-total', freeMgPerL: number, totalMgPerL: number }
 
-/** Hours after which free SO₂ wants a look, craft 3.10 (common practice, no source). */
-const LOOK_H = 5 * 7 * 24
+/** Free SO₂ is looked at every 4 to 6 weeks, craft 3.10 (common practice, no source), h. */
+const LOOK_H = { soonest: 7 * 24, from: 4 * 7 * 24, due: 5 * 7 * 24, late: 6 * 7 * 24 } as const
 /** mg/L below target that is worth an addition; a titration cannot tell less. */
 const SLACK = 5
+/** Read of one sample, h. */
+const SAME_LOOK_H = 12
 
 /** A wine that rests: its sulphite. Not before its malolactic is through, nor for those who keep it without. */
 export const keepingStage: Stage<KeepingSays> = {
@@ -24,8 +29,10 @@ export const keepingStage: Stage<KeepingSays> = {
     const measure = { ...about, minutes: 15, action: { to: 'measure', lotId: lot.id } } as const
     if (!lot.ph) return [{ code: 'measure-wine', key: 'measure-must', evidence: [], ...measure, urgency: 'now' }]
     if (!lot.freeSo2) return [{ code: 'measure-free', key: 'confirm-dry', evidence: [], ...measure }]
-    const targetFreeMgPerL = Math.max(LEAST_FREE, freeSo2For(MOLECULAR_TARGET[lot.style], Math.min(4.5, Math.max(2.5, lot.ph.value))))
-    const { value: freeMgPerL, at, from } = lot.freeSo2
+    const targetFreeMgPerL = keptAt(lot)
+    const upkeep = upkeepOf(lot)
+    const freeMgPerL = freeNow(lot)
+    const { from } = lot.freeSo2
     if (freeMgPerL < targetFreeMgPerL - SLACK) {
       return [
         {
@@ -40,19 +47,55 @@ export const keepingStage: Stage<KeepingSays> = {
         }
       ]
     }
+    // The last look at it, or the last dose: by whichever its level is known.
+    const at = [lot.series.freeSo2?.at(-1)?.at, lot.lastSulphiteAt].filter((x) => x !== undefined).sort().at(-1) ?? lot.freeSo2.at
     const hours = hoursSince(at, now)
-    return hours <= LOOK_H
-      ? []
-      : [
-          {
-            code: 'check-sulphite',
-            key: 'check-sulphite',
-            weeksSince: hours / 168,
-            evidence: from,
-            ...measure,
-            window: { from: later(at, LOOK_H), due: later(at, LOOK_H) }
-          }
-        ]
+    // Sooner than the round of the month where it may be low before, but not within the week of a look.
+    const low = upkeep?.belowAt?.low ?? later(at, LOOK_H.due)
+    const due = [later(at, LOOK_H.soonest), [low, later(at, LOOK_H.due)].sort()[0]!].sort()[1]!
+    return [
+      {
+        code: 'check-sulphite',
+        key: 'check-sulphite',
+        weeksSince: hours / 168,
+        ...(upkeep?.belowAt && { belowAt: upkeep.belowAt }),
+        evidence: from,
+        ...measure,
+        urgency: now >= due ? 'soon' : 'wait',
+        window: { from: [later(at, LOOK_H.from), due].sort()[0]!, due, late: later(at, LOOK_H.late) }
+      }
+    ]
   },
-  findings: () => []
+  findings(lot): Finding<KeepingSays>[] {
+    const about = { task: false, lotId: lot.id, action: { to: 'measure', lotId: lot.id } } as const
+    const [free, total] = [lot.series.freeSo2?.at(-1), lot.series.totalSo2?.at(-1)]
+    const both = free && total && Math.abs(hoursSince(free.at, total.at)) <= SAME_LOOK_H && free.value > total.value + SLACK
+    return [
+      ...(upkeepOf(lot)?.findings ?? []).map((wrong): Finding<KeepingSays> => ({
+        code: 'sulphite-odd',
+        key: `sulphite-odd:${wrong.code}:${lot.series.freeSo2?.at(-1)?.entryId ?? ''}`,
+        wrong,
+        urgency: 'note',
+        evidence: (lot.series.freeSo2 ?? []).slice(-2).map((p) => p.entryId),
+        ...about
+      })),
+      ...(both
+        ? [
+            {
+              code: 'free-above-total' as const,
+              key: `free-above-total:${free.entryId}`,
+              freeMgPerL: free.value,
+              totalMgPerL: total.value,
+              urgency: 'soon' as const,
+              evidence: [free.entryId, total.entryId],
+              ...about
+            }
+          ]
+        : [])
+    ]
+  }
 }
+
+/** By its own decay and binding where these are known; what was read within days stands as it was read. */
+export const freeNow = (lot: LotView): number =>
+  lot.freeSo2?.origin === 'measured' ? lot.freeSo2.value : (upkeepOf(lot)?.now.free.mid ?? lot.freeSo2?.value ?? 0)

@@ -3,8 +3,6 @@ import { describe, expect, it } from 'vitest'
 import { type FreeDose, type FreeReading, freeSo2Ahead, sulphiteUpkeep } from '.'
 import { normalFrom, seeded } from '../../units'
 
-const asked = { ph: 3.5, targetMolecularMgPerL: 0.5 }
-
 /**
  * A winter of a wine by other means than the forecast's own: day by day, a dose that binds over some days and not at once, a decay that is
  * quicker in a warm week and at a racking, a kit that reads whole milligrams. Of wines that differ as craft 4.6 and common practice have it.

@@ -83,7 +83,8 @@ export function freeSo2Ahead(asked: Pick<UpkeepAsked, 'readings' | 'doses'>, atD
   return atDays.map((at) => freeAt(courses, Math.max(0, within('atDays', at, -4000, 8000) - lastDay)))
 }
 
-const freeAt = (courses: readonly Course[], after: number): Band => bandOf(samplesOf(courses, after).map(([level, weight]) => [level, weight]))
+const freeAt = (courses: readonly Course[], after: number): Band =>
+  bandOf(samplesOf(courses, after).map(([level, weight]) => [level, weight]))
 
 /** Levels that a wine may have so many days on, each with its weight. */
 function samplesOf(courses: readonly Course[], after: number): [level: number, weight: number, course: Course][] {

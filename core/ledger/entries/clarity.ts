@@ -1,0 +1,3 @@
+/** How clear a wine is: in a glass against a torch, from not to be seen through to bright. Common practice, no source. */
+export const CLARITIES = ['cloudy', 'hazy', 'nearly-clear', 'clear', 'bright'] as const
+export type Clarity = (typeof CLARITIES)[number]

@@ -1,0 +1,73 @@
+import { describe, expect, it } from 'vitest'
+import { findingsOf, keptAt, tasksOf, upkeepOf } from '..'
+import { type Draft, type Entry, type Fact, foldCellar, lotAt } from '../../ledger'
+
+const NOW = Date.UTC(2026, 11, 20, 12)
+const at = (daysAgo: number) => new Date(NOW - daysAgo * 86_400_000).toISOString()
+const now = at(0)
+const lotId = 'lot-keep-1'
+let n = 0
+const entry = (daysAgo: number, draft: Draft<Fact>) =>
+  ({ id: `entry-k-${String(++n).padStart(4, '0')}`, device: 't', at: at(daysAgo), written: at(daysAgo), ...draft }) as Entry
+const read = (daysAgo: number, quantity: 'sg' | 'ph' | 'freeSo2' | 'totalSo2', value: number) =>
+  entry(daysAgo, { type: 'reading', lotId, quantity, typed: String(value), value })
+/** 4 g of the potassium salt in 50 L: 46 mg/L of SO₂. */
+const sulphite = (daysAgo: number) =>
+  entry(daysAgo, { type: 'addition', lotId, material: 'potassium-metabisulphite', unit: 'g', actual: 4, so2Share: 0.576 })
+const white = [
+  entry(200, { type: 'lot-started', lotId, name: 'L', stream: 'juice', style: 'white', varieties: [], volumeL: 50, volumeIs: 'measured' }),
+  read(200, 'sg', 1.09),
+  read(199, 'freeSo2', 45),
+  entry(198, { type: 'inoculation', lotId, organism: 'yeast', culture: 'Y' }),
+  read(180, 'sg', 0.994),
+  read(176, 'sg', 0.994),
+  read(170, 'ph', 3.3)
+]
+function seen(entries: readonly Entry[], when = now) {
+  const cellar = foldCellar(entries)
+  const lot = lotAt(cellar.lots.get(lotId)!, when)
+  return { lot, cellar, upkeep: upkeepOf(lot), task: tasksOf(lot, cellar, when).find((t) => !t.code.includes('lees')), found: findingsOf(lot, cellar, when) }
+}
+
+describe('the sulphite of a wine that rests', () => {
+  it('what was read of the must says nothing of the wine', () => {
+    expect(seen(white).upkeep).toBeUndefined()
+    expect(seen([...white, sulphite(160), read(150, 'freeSo2', 30)]).upkeep!.readings).toEqual([{ days: 30, freeMgPerL: 30 }])
+  })
+  it('is learnt from its own winter: one that falls by 1 % a day is low sooner than one that hardly falls', () => {
+    const history = (k: number) => [160, 120, 80, 40].map((d) => read(d, 'freeSo2', 60 * Math.exp(-k * (160 - d))))
+    const [fast, slow] = [seen([...white, ...history(0.008)]), seen([...white, ...history(0.0015)])]
+    expect(fast.upkeep!.decayPerDay.mid).toBeGreaterThan(slow.upkeep!.decayPerDay.mid * 2)
+    expect(fast.task).toMatchObject({ code: 'sulphite-low' })
+    expect(slow.task).toMatchObject({ code: 'check-sulphite' })
+  })
+  it('is looked at every five weeks, or when it may be low, whichever is sooner', () => {
+    const level = keptAt(seen([...white, read(2, 'freeSo2', 60)]).lot)
+    // pH 3.3 and 0.8 mg/L molecular: 25.5 by hand.
+    expect(level).toBeCloseTo(25.5, 0)
+    const due = (free: number) => seen([...white, read(2, 'freeSo2', free)]).task!.window!.due
+    expect(due(60)).toBe(at(2 - 35))
+    expect(due(28) < due(60)).toBe(true)
+  })
+  it.each([
+    ['rises with nothing given', [read(60, 'freeSo2', 20), read(10, 'freeSo2', 40)], 'sulphite-odd'],
+    ['free above total', [read(10, 'freeSo2', 60), read(10, 'totalSo2', 40)], 'free-above-total'],
+    ['as it should be', [read(60, 'freeSo2', 40), sulphite(30), read(10, 'freeSo2', 60)], undefined]
+  ] as const)('%s', (_name, more, code) => {
+    const odd = seen([...white, ...more]).found.map((f) => f.code).filter((c) => c === 'sulphite-odd' || c === 'free-above-total')
+    expect(odd).toEqual(code ? [code] : [])
+  })
+  it('another wine in it: what was read before tells no more', () => {
+    const other = 'lot-keep-2'
+    const blend = [
+      entry(150, { type: 'lot-started', lotId: other, name: 'O', stream: 'juice', style: 'white', varieties: [], volumeL: 20, volumeIs: 'measured' }),
+      entry(140, { type: 'reading', lotId: other, quantity: 'freeSo2', typed: '10', value: 10 }),
+      read(150, 'freeSo2', 40),
+      entry(100, { type: 'transfer', purpose: 'blend', from: { lotId: other }, to: { lotId }, outL: 20, inL: 20 }),
+      read(90, 'ph', 3.35)
+    ]
+    const { upkeep } = seen([...white, ...blend])
+    expect(upkeep!.from).toBe(at(100))
+    expect(upkeep!.readings).toHaveLength(1)
+  })
+})

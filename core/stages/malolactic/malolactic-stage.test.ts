@@ -1,0 +1,117 @@
+import { describe, expect, it } from 'vitest'
+import { findingsOf, malolacticEndedAt, tasksOf } from '..'
+import { type Draft, type Entry, type Fact, foldCellar, lotAt } from '../../ledger'
+
+const NOW = Date.UTC(2026, 11, 20, 12)
+const at = (daysAgo: number) => new Date(NOW - daysAgo * 86_400_000).toISOString()
+const now = at(0)
+const lotId = 'lot-malo-1'
+let n = 0
+const entry = (daysAgo: number, draft: Draft<Fact>) =>
+  ({ id: `entry-m-${String(++n).padStart(4, '0')}`, device: 't', at: at(daysAgo), written: at(daysAgo), ...draft }) as Entry
+const read = (daysAgo: number, quantity: 'sg' | 'ph' | 'ta' | 'malic' | 'temperature' | 'freeSo2', value: number) =>
+  entry(daysAgo, { type: 'reading', lotId, quantity, typed: String(value), value })
+const plan = (malolactic: 'with-yeast' | 'on-skins' | 'blocked' | 'none') => entry(79, { type: 'lot-planned', lotId, malolactic })
+const bacteria = (daysAgo: number) => entry(daysAgo, { type: 'inoculation', lotId, organism: 'bacteria', culture: 'B' })
+const paper = (daysAgo: number, malic: 'none' | 'faint' | 'clear', lactic: 'none' | 'faint' | 'clear') =>
+  entry(daysAgo, { type: 'observation', lotId, what: 'chromatogram', text: 'x', spots: { malic, lactic } })
+const sulphite = (daysAgo: number) =>
+  entry(daysAgo, { type: 'addition', lotId, material: 'potassium-metabisulphite', unit: 'g', actual: 4, so2Share: 0.576 })
+const pressed = (daysAgo: number) => entry(daysAgo, { type: 'transfer', purpose: 'press', from: { lotId }, to: { lotId }, outL: 50, inL: 45 })
+const must = [
+  entry(80, { type: 'lot-started', lotId, name: 'L', stream: 'fresh', style: 'red', varieties: [], volumeL: 50, volumeIs: 'measured' }),
+  read(80, 'sg', 1.095),
+  read(80, 'ph', 3.5),
+  read(80, 'ta', 6.4),
+  entry(79, { type: 'inoculation', lotId, organism: 'yeast', culture: 'Y' })
+]
+const red = [...must, read(70, 'sg', 0.995), read(67, 'sg', 0.995), pressed(66), read(65, 'malic', 2.2)]
+
+function seen(entries: readonly Entry[]) {
+  const cellar = foldCellar(entries)
+  const lot = lotAt(cellar.lots.get(lotId)!, now)
+  return {
+    lot,
+    tasks: tasksOf(lot, cellar, now),
+    found: findingsOf(lot, cellar, now).filter((f) => /malolactic|sulphite-odd/.test(f.code))
+  }
+}
+
+describe('malolactic, asked for in its time', () => {
+  it('with what bacteria find', () => {
+    const [task] = seen(red).tasks
+    expect(task).toMatchObject({ code: 'start-malolactic', action: { to: 'malolactic' } })
+    expect((task as { score: number }).score).toBeGreaterThan(0.8)
+    expect(seen([...red, read(2, 'temperature', 12)]).tasks[0]).toMatchObject({ code: 'start-malolactic', limiting: 'celsius' })
+    expect(seen([...red, read(2, 'temperature', 12)]).found[0]).toMatchObject({ code: 'malolactic-held-up', by: { code: 'too-cold', celsius: 12, to: 18 } })
+  })
+  const fermenting = entry(0.9, { type: 'lot-started', lotId, name: 'L', stream: 'fresh', style: 'red', varieties: [], volumeL: 50, volumeIs: 'measured' })
+  it.each([
+    ['with the yeast, a day after it', 30 / 24, 'with-yeast', 1.08, true],
+    ['with the yeast, hours after it', 10 / 24, 'with-yeast', 1.09, false],
+    ['on the skins, nearly dry', 6, 'on-skins', 1.003, true],
+    ['on the skins, in the middle of it', 4, 'on-skins', 1.04, false],
+    ['after pressing: not in the ferment', 6, undefined, 1.003, false]
+  ] as const)('%s', (_name, yeastDays, timing, sg, asked) => {
+    const entries = [
+      { ...fermenting, at: at(9), id: 'entry-m-0' },
+      read(9, 'sg', 1.095),
+      ...(timing ? [{ ...plan(timing), at: at(8) }] : []),
+      entry(yeastDays, { type: 'inoculation', lotId, organism: 'yeast', culture: 'Y' }),
+      read(0.1, 'sg', sg)
+    ]
+    expect(seen(entries).tasks.some((t) => t.code === 'start-malolactic')).toBe(asked)
+  })
+})
+
+describe('malolactic, followed', () => {
+  it('weekly, and twice as often near its end', () => {
+    const far = seen([...red, bacteria(20), read(5, 'malic', 1.8)]).tasks[0]
+    expect(far).toMatchObject({ code: 'follow-malolactic', urgency: 'wait', nearly: false })
+    expect(seen([...red, bacteria(40), read(5, 'malic', 0.4)]).tasks[0]).toMatchObject({ code: 'follow-malolactic', urgency: 'soon' })
+  })
+  it('a paper counts as a look, a later test speaks before it', () => {
+    expect(seen([...red, bacteria(20), paper(2, 'faint', 'faint')]).tasks[0]).toMatchObject({ urgency: 'wait' })
+    expect(seen([...red, bacteria(40), paper(2, 'none', 'clear')]).lot.malolactic).toBe('done')
+    expect(seen([...red, bacteria(40), paper(2, 'none', 'clear'), read(1, 'malic', 0.8)]).lot.malolactic).toBe('under-way')
+    expect(seen([...red, bacteria(40), read(3, 'malic', 0.8), paper(2, 'faint', 'clear')]).lot.malolactic).toBe('nearly')
+  })
+  it.each([
+    ['stands', [bacteria(60), read(40, 'malic', 1.6), read(10, 'malic', 1.55)], 'stalled'],
+    ['rises', [bacteria(60), read(40, 'malic', 0.8), read(10, 'malic', 1.6)], 'rises']
+  ] as const)('one that %s is said', (_name, more, code) => {
+    expect(seen([...red, ...more]).found[0]).toMatchObject({ code: 'malolactic-course', wrong: { code } })
+  })
+})
+
+describe('malolactic, over', () => {
+  const over = [...red, bacteria(50), read(6, 'malic', 0.05)]
+  it('its new pH is measured, then it is sulphited, within days; then it is kept', () => {
+    expect(malolacticEndedAt(seen(over).lot)).toBe(at(6))
+    const first = seen(over).tasks[0]
+    expect(first).toMatchObject({ code: 'sulphite-after-malolactic', urgency: 'now', phMeasured: false, action: { to: 'measure' } })
+    // By the acid model pH rises by 0.1 to 0.3 (craft 4.5).
+    expect((first as { ph: number }).ph).toBeGreaterThan(3.55)
+    expect((first as { ph: number }).ph).toBeLessThan(3.85)
+    expect(seen([...over, read(5, 'ph', 3.64)]).tasks[0]).toMatchObject({ phMeasured: true, action: { to: 'sulphite' } })
+    expect(seen([...over, read(5, 'ph', 3.64), sulphite(4)]).tasks.map((t) => t.code)).not.toContain('sulphite-after-malolactic')
+  })
+  it('those who keep it without sulphite are not asked', () => {
+    expect(seen([...over, entry(5, { type: 'lot-planned', lotId, sulphite: 'none' })]).tasks.map((t) => t.code)).not.toContain('sulphite-after-malolactic')
+  })
+})
+
+describe('malolactic, blocked', () => {
+  it('says what is still wanting, and at last that no more can be done', () => {
+    const blocked = [...red, plan('blocked')]
+    expect(seen(blocked).found[0]).toMatchObject({ code: 'malolactic-blocked', free: false, racked: false, cold: false, filtered: false, urgency: 'soon' })
+    const all = [
+      ...blocked,
+      read(5, 'freeSo2', 42),
+      entry(30, { type: 'transfer', purpose: 'rack', from: { lotId }, to: { lotId }, outL: 45, inL: 44 }),
+      read(2, 'temperature', 9),
+      entry(1, { type: 'operation', lotId, what: 'filter' })
+    ]
+    expect(seen(all).found[0]).toMatchObject({ free: true, racked: true, cold: true, filtered: true, urgency: 'note' })
+  })
+})

@@ -1,0 +1,13 @@
+import type { ConditionFinding, CourseFinding, Limiting } from '../../malolactic'
+
+export type MalolacticSays =
+  /** With how well they can work, and what is worst. */
+  | { code: 'start-malolactic', score?: number, limiting?: Limiting }
+  | { code: 'follow-malolactic', weeksSince: number, nearly: boolean, endInDays?: { low: number, high: number } }
+  /** It is over and nothing protects it: at the pH that it has now. */
+  | { code: 'sulphite-after-malolactic', daysSince: number, ph?: number, phMeasured: boolean }
+  | { code: 'malolactic-course', wrong: CourseFinding }
+  /** Bacteria are in, or are to go in, and this stands in their way. */
+  | { code: 'malolactic-held-up', by: ConditionFinding, score: number }
+  /** What keeps it from beginning in the bottle, as far as it is there. */
+  | { code: 'malolactic-blocked', free: boolean, racked: boolean, cold: boolean, filtered: boolean }
