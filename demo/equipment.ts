@@ -9,7 +9,10 @@ const VESSELS = [
   ['vessel-steel-30', 'Steel 30', 'tank', 30, 'steel'],
   ['vessel-big-glass', 'Big glass', 'demijohn', 34, 'glass'],
   ['vessel-small-glass', 'Gallon glass', 'demijohn', 5, 'glass'],
-  ['vessel-spare-glass', 'Spare glass', 'demijohn', 23, 'glass']
+  ['vessel-spare-glass', 'Spare glass', 'demijohn', 23, 'glass'],
+  ['vessel-old-glass', 'Old glass', 'demijohn', 27, 'glass'],
+  ['vessel-steel-25', 'Steel 25', 'tank', 25, 'steel'],
+  ['vessel-jug', 'Jug', 'demijohn', 3, 'glass']
 ] as const
 
 /** Vessels and instruments of the Larkrise cellar. */

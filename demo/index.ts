@@ -3,8 +3,10 @@ import { CELLAR_FORMAT, CELLAR_VERSION } from '../core/ledger/schema'
 import { albarino } from './albarino'
 import { barbera } from './barbera'
 import { blaufrankisch } from './blaufrankisch'
+import { bobal } from './bobal'
 import { blocks } from './blocks'
 import { equipment } from './equipment'
+import { godello } from './godello'
 import { grenache } from './grenache'
 import { yearOf } from './put'
 import { treixadura } from './treixadura'
@@ -13,7 +15,7 @@ import { mencia } from './mencia'
 import { tempranillo } from './tempranillo'
 
 /**
- * The demo: an invented household, the Larkrise cellar, with seven lots in four streams and all stages up to a wine that rests, two blocks that ripen, a
+ * The demo: an invented household, the Larkrise cellar, with nine lots in four streams and all stages up to a wine that rests, two blocks that ripen, a
  * store, and fruit still to come. All figures are made up; dates count back from the day, and crush day from the hour, at
  * which it is laid out, so that its clocks stand the same whenever it is opened.
  */
@@ -35,6 +37,8 @@ export function demoCellar(now: Date): CellarFile {
   store(put, now)
   blocks(put)
   grenache(put, yearOf(now, 96))
+  godello(put, yearOf(now, 104))
+  bobal(put, yearOf(now, 58))
   barbera(put)
   treixadura(ago)
   mencia(ago, yearOf(now, 11))

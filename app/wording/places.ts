@@ -17,6 +17,8 @@ export const PLACES: readonly Place[] = [
   { words: ['new lot', 'start a lot'], label: 'Start a lot', to: '/lots/new' },
   { words: ['lots', 'ledger'], label: 'Lots', to: '/lots' },
   { words: ['harvest', 'blocks'], label: 'Before harvest', to: '/harvest' },
+  { words: ['winter', 'wines'], label: 'Winter', to: '/winter' },
+  { words: ['sulphite round'], label: 'Sulphite round', to: '/winter/sulphite' },
   { words: ['crush', 'crush floor', 'floor'], label: 'Crush floor', to: '/crush' },
   { words: ['bench'], label: 'Bench', to: '/bench' },
   { words: ['measure'], label: 'Measure', to: '/bench/measure', ofLot: true },

@@ -136,6 +136,8 @@ const TASK: Record<string, string> = {
   'held-up': 'What holds malolactic up',
   'malolactic-blocked': 'Its blocked malolactic',
   'sulphite-odd': 'Odd free SO₂',
+  'top-up': 'Topping up',
+  'top-barrel': 'Level of a barrel',
   'free-above-total': 'Free SO₂ above the total'
 }
 /**

@@ -2,3 +2,5 @@ export { PROFILES, levelFor, drawnHeightDm, vesselHeightDm } from './vessel-prof
 export type { VesselKind } from './vessel-profile'
 export { ROOM, vesselFit } from './fit'
 export type { RoomFor, VesselFit } from './fit'
+export { barrelLoss, headspace } from './headspace'
+export type { Headspace } from './headspace'

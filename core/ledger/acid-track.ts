@@ -85,6 +85,8 @@ export function changeAcids(lot: LotState, change: AcidChange, at: string, entry
 /** Readings that were typed in one line, or taken from one sample. */
 const ONE_SAMPLE_MS = 60_000
 export const ofOneSample = (a: string, b: string): boolean => Math.abs(Date.parse(a) - Date.parse(b)) <= ONE_SAMPLE_MS
+/** In so long malolactic changes nothing that a meter can tell: a pH read before the malic acid of one evening stands. */
+const ONE_EVENING_MS = 12 * 3_600_000
 
 /**
  * Malic acid was read. After bacteria went in a fall from an earlier reading tells how far malolactic has come, and pH and TA
@@ -99,7 +101,8 @@ export function takeMalic(lot: LotState, figure: Figure, entryId: string): void 
   if (turning) {
     changeAcids(lot, { kind: 'malolactic', toMalicGPerL: Math.max(0, figure.value) }, figure.at, entryId)
     lot.acids = { ...lot.acids!, malicMeasured: true }
-    const stands = (f: Figure | undefined) => f?.origin === 'measured' && ofOneSample(f.at, figure.at)
+    const stands = (f: Figure | undefined) =>
+      f?.origin === 'measured' && Math.abs(Date.parse(f.at) - Date.parse(figure.at)) <= ONE_EVENING_MS
     if (stands(ph)) lot.ph = ph!
     if (stands(ta)) lot.ta = ta!
     if (!stands(ph) && !stands(ta)) return

@@ -7,6 +7,7 @@ import { type KitSays, kitStage } from './kit'
 import { type LeesSays, leesStage } from './lees'
 import { type MalolacticSays, malolacticEarlyStage, malolacticStage } from './malolactic'
 import { type MustSays, mustStage } from './must'
+import { type ToppingSays, toppingStage } from './topping'
 import type { CellarView, Stage } from './stage'
 
 export { isOnSkins } from './skins'
@@ -44,19 +45,20 @@ export {
   rememberCorrection
 } from './must'
 export type { CorrectPhase, CrushStatus, CrushStep, CrushStepCode, Judgement } from './must'
-export { freeNow, keptAt, upkeepOf } from './keeping'
-export type { LotUpkeep } from './keeping'
 export { conditionsOf, malolacticCourseOf, malolacticEndedAt } from './malolactic'
 export type { LotConditions, LotCourse } from './malolactic'
+export { airOver } from './topping'
+export { winterOf } from './winter'
+export type { WinterRisk, WinterRow } from './winter'
 export { limitsNear } from './every'
 export type { LimitNear } from './every'
 export { reasonsForBlock } from './harvest'
 export type { HarvestReason } from './harvest'
 
-export type { EverySays, FermentSays, KeepingSays, KitSays, LeesSays, MalolacticSays, MustSays }
+export type { EverySays, FermentSays, KeepingSays, KitSays, LeesSays, MalolacticSays, MustSays, ToppingSays }
 
 /** Everything that any stage can say. */
-export type StageSays = MustSays | FermentSays | MalolacticSays | KeepingSays | KitSays | LeesSays | EverySays
+export type StageSays = MustSays | FermentSays | MalolacticSays | KeepingSays | KitSays | LeesSays | ToppingSays | EverySays
 export type StageFinding = Finding<StageSays>
 
 /** In the order of the work. A new stage is one more line. */
@@ -68,6 +70,7 @@ export const STAGES: readonly Stage<StageSays>[] = [
   keepingStage,
   kitStage,
   leesStage,
+  toppingStage,
   everyStage
 ] as unknown as readonly Stage<StageSays>[]
 

@@ -8,12 +8,13 @@ import { KIT } from './kit'
 import { LEES } from './lees'
 import { MALOLACTIC_SAYS } from './malolactic'
 import { MUST } from './must'
+import { TOPPING } from './topping'
 import type { FindingWords, SayFormat, WordsFor } from './say'
 
 export type { FindingWords, SayFormat } from './say'
 
 /** All words of all stages: the compiler asks for each code. */
-const WORDS: WordsFor<StageSays> = { ...MUST, ...FERMENT, ...MALOLACTIC_SAYS, ...KEEPING, ...KIT, ...LEES, ...EVERY }
+const WORDS: WordsFor<StageSays> = { ...MUST, ...FERMENT, ...MALOLACTIC_SAYS, ...KEEPING, ...KIT, ...LEES, ...TOPPING, ...EVERY }
 
 /** A finding in words: what, why, and the label of the way to it. */
 export function sayFinding(finding: StageFinding, lot: LotView, f: SayFormat): FindingWords {

@@ -13,7 +13,7 @@ export const KEEPING: WordsFor<KeepingSays> = {
   }),
   'check-sulphite': ({ weeksSince, belowAt, urgency }) => ({
     title: urgency === 'wait' ? 'It keeps: free SO₂ is looked at next' : 'Look at free SO₂',
-    reason: `Last known ${weeksSince < 1 ? 'within the week' : `${counted(Math.round(weeksSince), 'week')} ago`}; ${belowAt ? `by its own decay it falls below its level between ${sayDay(belowAt.low.slice(0, 10))} and ${sayDay(belowAt.high.slice(0, 10))}` : 'it falls with time'}.`,
+    reason: `Last known ${weeksSince < 1 ? 'within the week' : `${counted(Math.round(weeksSince), 'week')} ago`}; ${belowAt ? sayBelow(belowAt) : 'it falls with time'}.`,
     action: 'Measure'
   }),
   'sulphite-odd': ({ wrong }) =>
@@ -34,3 +34,8 @@ export const KEEPING: WordsFor<KeepingSays> = {
     action: 'Measure again'
   })
 }
+
+const sayBelow = ({ low, high, mayBe }: { low: string, high: string, mayBe: boolean }): string =>
+  mayBe
+    ? `by its own decay it may be below its level by now, and is by ${sayDay(high.slice(0, 10))}`
+    : `by its own decay it falls below its level between ${sayDay(low.slice(0, 10))} and ${sayDay(high.slice(0, 10))}`

@@ -1,7 +1,7 @@
-import { isFermenting, standingOf, type Standing } from '../facets'
-import { freeSo2At } from '../free-so2'
+import { isFermenting, isWine, standingOf, type Standing } from '../facets'
 import { type LotPlan, type Malolactic, malolacticOf, planOf } from '../plan'
 import type { LotState } from '../state'
+import { freeAt, upkeepOf } from './upkeep'
 
 /** A lot as it is now: what decays has decayed, and what time alone tells is told. The only form that stages and pages see. */
 export interface LotView extends LotState {
@@ -29,8 +29,14 @@ const seen = new WeakMap<LotState, LotView>()
 export function lotAt(lot: LotState, now: string): LotView {
   const known = seen.get(lot)
   if (known?.asOf === now) return known
-  const free = lot.freeSo2 && freeSo2At(lot.freeSo2, now)
-  const current: LotState = { ...lot, alcoholic: alcoholicAt(lot, now), ...(free && { freeSo2: free }) }
+  const free = freeAt(lot, now)
+  const bound = isWine(lot) ? upkeepOf({ ...lot, asOf: now })?.boundShare.mid : undefined
+  const current: LotState = {
+    ...lot,
+    alcoholic: alcoholicAt(lot, now),
+    ...(free && { freeSo2: free }),
+    ...(bound !== undefined && { boundShare: bound })
+  }
   const view: LotView = { ...current, asOf: now, standing: standingOf(current), plan: planOf(current), malolactic: malolacticOf(current) }
   seen.set(lot, view)
   return view

@@ -1,14 +1,13 @@
 import type { Finding } from '../../findings'
-import { type LotView, isHeld, isWine } from '../../ledger'
+import { isHeld, isWine, keptAt, upkeepOf } from '../../ledger'
 import type { UpkeepFinding } from '../../sulphite'
 import { type Stage, hoursSince, later } from '../stage'
-import { keptAt, upkeepOf } from './upkeep-of-lot'
 
 export type KeepingSays =
   | { code: 'measure-wine' }
   | { code: 'measure-free' }
   | { code: 'sulphite-low', freeMgPerL: number, targetFreeMgPerL: number }
-  | { code: 'check-sulphite', weeksSince: number, belowAt?: { low: string, mid: string, high: string } }
+  | { code: 'check-sulphite', weeksSince: number, /** When it falls below; `mayBe`: it may have already. */ belowAt?: { low: string, high: string, mayBe: boolean } }
   | { code: 'sulphite-odd', wrong: UpkeepFinding }
   | { code: 'free-above-total', freeMgPerL: number, totalMgPerL: number }
 
@@ -31,8 +30,7 @@ export const keepingStage: Stage<KeepingSays> = {
     if (!lot.freeSo2) return [{ code: 'measure-free', key: 'confirm-dry', evidence: [], ...measure }]
     const targetFreeMgPerL = keptAt(lot)
     const upkeep = upkeepOf(lot)
-    const freeMgPerL = freeNow(lot)
-    const { from } = lot.freeSo2
+    const { value: freeMgPerL, from } = lot.freeSo2
     if (freeMgPerL < targetFreeMgPerL - SLACK) {
       return [
         {
@@ -58,7 +56,7 @@ export const keepingStage: Stage<KeepingSays> = {
         code: 'check-sulphite',
         key: 'check-sulphite',
         weeksSince: hours / 168,
-        ...(upkeep?.belowAt && { belowAt: upkeep.belowAt }),
+        ...(upkeep?.belowAt && { belowAt: { low: upkeep.belowAt.low, high: upkeep.belowAt.high, mayBe: upkeep.belowAt.low <= now } }),
         evidence: from,
         ...measure,
         urgency: now >= due ? 'soon' : 'wait',
@@ -95,7 +93,3 @@ export const keepingStage: Stage<KeepingSays> = {
     ]
   }
 }
-
-/** By its own decay and binding where these are known; what was read within days stands as it was read. */
-export const freeNow = (lot: LotView): number =>
-  lot.freeSo2?.origin === 'measured' ? lot.freeSo2.value : (upkeepOf(lot)?.now.free.mid ?? lot.freeSo2?.value ?? 0)

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
-import { findingsOf, keptAt, tasksOf, upkeepOf } from '..'
-import { type Draft, type Entry, type Fact, foldCellar, lotAt } from '../../ledger'
+import { findingsOf, tasksOf } from '..'
+import { type Draft, type Entry, type Fact, foldCellar, keptAt, lotAt, upkeepOf } from '../../ledger'
 
 const NOW = Date.UTC(2026, 11, 20, 12)
 const at = (daysAgo: number) => new Date(NOW - daysAgo * 86_400_000).toISOString()

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { drawnHeightDm } from '~~/core/cellar'
-import { isFermenting, isHeld, isMust } from '~~/core/ledger'
+import { isFermenting, isHeld, isMust, isWine } from '~~/core/ledger'
 import { isOnSkins } from '~~/core/stages'
 import { downloadCellar } from '~/data/download'
 import { entriesOfLot } from '~/data/entries-of-lot'
@@ -13,6 +13,8 @@ const floor = useFloor()
 const lot = computed(() => cellar.lotOf(String(route.params.id)))
 const item = computed(() => lot.value && floor.of(lot.value.id))
 const must = computed(() => lot.value !== undefined && isMust(lot.value))
+/** Its sulphite is kept up: bacteria neither work in it nor are to. */
+const kept = computed(() => lot.value?.malolactic === 'done' || lot.value?.malolactic === 'not-wanted')
 /** What else is to be done, after the next move. */
 const others = computed(() => item.value?.tasks.slice(1) ?? [])
 const vesselsOf = computed(() => [...(lot.value?.contents ?? [])].map(([id, litres]) => ({ litres, vessel: cellar.state.vessels.get(id) })))
@@ -39,6 +41,7 @@ const benches = computed(() => {
     ...(l.alcoholic === 'stuck' ? [{ to: `/lots/${l.id}/restart`, label: 'Restart' }] : []),
     { to: `/bench/measure?lot=${l.id}`, label: 'Measure' },
     ...(isFermenting(l) ? [{ to: `/bench/heat?lot=${l.id}`, label: 'Ice and warmth' }] : []),
+    ...(!must.value && l.stream !== 'test' && l.stream !== 'kit' ? [{ to: `/lots/${l.id}/malolactic`, label: 'Malolactic' }] : []),
     { to: `/bench/sulphite?lot=${l.id}`, label: 'Sulphite' },
     ...(must.value
       ? [
@@ -108,6 +111,7 @@ useHead({ title: () => `${lot.value?.name ?? 'Lot'} · Presk` })
       </section>
       <LotEnding v-if="isHeld(lot) && !lot.bacteriaAt && !lot.freeSo2?.value" :lot="lot" />
       <LotForecast v-if="isFermenting(lot)" :lot="lot" />
+      <LotUpkeep v-if="isHeld(lot) && isWine(lot) && kept" :lot="lot" />
       <LotFollowed v-if="isFermenting(lot)" :key="lot.id" :lot="lot" />
       <LotInFerment v-if="isFermenting(lot)" :lot="lot" />
     </div>

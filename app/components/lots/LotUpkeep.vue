@@ -1,0 +1,83 @@
+<script setup lang="ts">
+import type { ApexOptions } from 'apexcharts'
+import { type LotView, keptAt, upkeepOf } from '~~/core/ledger'
+import { freeSo2Ahead, molecularSo2 } from '~~/core/sulphite'
+import { sayDay } from '~/wording/days'
+
+/** How a wine keeps its sulphite: molecular level over time by its own readings, the level wanted, and when it falls below. */
+const props = defineProps<{ lot: LotView }>()
+const ApexChart = defineAsyncComponent(() => import('vue3-apexcharts'))
+const { base, colours } = useChartClothes()
+const now = useNow()
+const DAY = 86_400_000
+const upkeep = computed(() => upkeepOf(props.lot))
+const ph = computed(() => Math.min(4.5, Math.max(2.5, props.lot.ph?.value ?? 3.5)))
+const mol = (free: number) => Number(molecularSo2(Math.min(500, free), ph.value).toFixed(3))
+const wanted = computed(() => mol(keptAt(props.lot)))
+const series = useSteady(() => {
+  const u = upkeep.value
+  if (!u) return []
+  const at = (days: number) => Date.parse(u.from) + days * DAY
+  const first = Math.floor(u.now.days)
+  const ahead = Array.from({ length: 10 }, (_, i) => first + i * 10)
+  const bands = freeSo2Ahead(u, ahead)
+  return [
+    { type: 'rangeArea', name: 'four of five', data: bands.map((b, i) => ({ x: at(ahead[i]!), y: [mol(b.low), mol(b.high)] })) },
+    { type: 'line', name: 'expected', data: bands.map((b, i) => ({ x: at(ahead[i]!), y: mol(b.mid) })) },
+    { type: 'scatter', name: 'read', data: u.readings.map((r) => ({ x: Math.round(at(r.days)), y: mol(r.freeMgPerL) })) }
+  ]
+})
+const options = computed<ApexOptions>(() => {
+  const { ink, skin, good, soft } = colours.value
+  const all = series.value.flatMap((s) => s.data.flatMap((p) => p.y))
+  const xs = series.value.flatMap((s) => s.data.map((p) => p.x))
+  const scale = axisAround([0, wanted.value * 1.3, ...all], [0.1, 0.2, 0.5, 1], 5) as { min?: number, max?: number }
+  return {
+    ...base.value,
+    chart: { ...base.value.chart!, height: 190 },
+    colors: [skin, skin, ink],
+    fill: { opacity: [0.16, 1, 1] },
+    stroke: { width: [0, 2.5, 0], dashArray: [0, 5, 0], curve: 'straight' },
+    markers: { size: [0, 0, 6], strokeWidth: 0 },
+    xaxis: {
+      type: 'datetime',
+      min: Math.min(...xs) - 2 * DAY,
+      max: Math.max(...xs),
+      labels: { datetimeUTC: false, datetimeFormatter: { day: 'd MMM', month: 'd MMM' } },
+      axisTicks: { show: false },
+      tooltip: { enabled: false }
+    },
+    yaxis: { ...scale, labels: { formatter: (v) => v.toFixed(1) } },
+    annotations: {
+      yaxis: [{ y: wanted.value, y2: scale.max ?? 2, fillColor: good, opacity: 0.14, borderColor: good }],
+      xaxis: [{ x: Date.parse(now.value.slice(0, 13) + ':00:00.000Z'), borderColor: soft, strokeDashArray: 2 }]
+    },
+    tooltip: { enabled: false }
+  }
+})
+const day = (at: string) => sayDay(at.slice(0, 10))
+const said = computed(() => {
+  const u = upkeep.value
+  if (!u) return ''
+  if (u.now.below) return 'It is below its level now.'
+  return u.belowAt ? `It falls below its level between ${day(u.belowAt.low)} and ${day(u.belowAt.high)}.` : 'It keeps above its level as far as can be seen.'
+})
+const percent = (share: number) => `${(share * 100).toFixed(0)} %`
+const perMonth = (k: number) => percent(1 - Math.exp(-k * 30))
+</script>
+
+<template>
+  <section v-if="upkeep" class="upkeep">
+    <h2 class="mb-1">How it keeps</h2>
+    <p>{{ said }}</p>
+    <div role="img" :aria-label="`Molecular SO₂ over time, mg/L: ${upkeep.readings.length} readings; ${said}`">
+      <ApexChart type="line" height="190" :options="options" :series="series" aria-hidden="true" />
+    </div>
+    <p class="soft small">
+      Molecular SO₂, mg/L; the green is at and above what it is kept at. It loses {{ perMonth(upkeep.decayPerDay.mid) }} in a month
+      ({{ perMonth(upkeep.decayPerDay.low) }} to {{ perMonth(upkeep.decayPerDay.high) }}), and {{ percent(upkeep.boundShare.mid) }} of a
+      dose binds ({{ percent(upkeep.boundShare.low) }} to {{ percent(upkeep.boundShare.high) }}): learnt from
+      {{ upkeep.readings.length }} readings and what is usual.
+    </p>
+  </section>
+</template>

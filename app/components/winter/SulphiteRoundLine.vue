@@ -1,0 +1,78 @@
+<script setup lang="ts">
+import type { RoundLine } from '~/composables/useSulphiteRound'
+import { materialTitle } from '~/wording/materials'
+import { sayDay } from '~/wording/days'
+
+/** One wine of the round: what is free, what it is kept at, and what goes in. */
+const props = defineProps<{ line: RoundLine, salt: string, number: number }>()
+const emit = defineEmits<{ read: [typed: string, value: number], wentIn: [actual: number, byStock: boolean] }>()
+const f = useFormat()
+const free = useQuantityField({ kind: 'plain', unit: '', required: true, quantity: () => 'freeSo2' })
+function read() {
+  free.touch()
+  if (free.value === undefined) return
+  emit('read', free.text, free.value)
+  free.clear()
+}
+const keeps = computed(() => props.line.belowAt && sayDay(props.line.belowAt.low.slice(0, 10)))
+</script>
+
+<template>
+  <li>
+    <div class="who">
+      <span class="figure no" aria-hidden="true">{{ number }}</span>
+      <div>
+        <h2><NuxtLink :to="`/lots/${line.lot.id}`">{{ line.lot.name }}</NuxtLink></h2>
+        <p class="soft">
+          {{ f.words(f.volume(line.lot.volume.value)) }}, pH {{ line.lot.ph!.value.toFixed(2) }}. Free
+          {{ line.freeMgPerL.toFixed(0) }} mg/L, {{ line.measured ? 'measured' : 'estimated' }}; kept at
+          {{ line.targetMgPerL.toFixed(0) }}.
+        </p>
+      </div>
+    </div>
+    <form class="fieldline" novalidate @submit.prevent="read">
+      <QuantityField :label="`Free SO₂ of ${line.lot.name} today`" :field="free" unit-label="mg/L" />
+      <UButton type="submit" size="lg" variant="outline">Log it</UButton>
+    </form>
+    <WentIn
+      v-if="line.grams > 0"
+      :label="materialTitle(salt)"
+      :material="salt"
+      :grams="line.grams"
+      @log="(actual, byStock) => emit('wentIn', actual, byStock)"
+    />
+    <p v-else><b>Nothing goes in.</b> <span class="soft">{{ keeps ? `It keeps at least to about ${keeps}.` : 'It keeps.' }}</span></p>
+    <FindingNote v-if="line.overLimit" tone="stop">
+      With it the total passes the limit for such a wine. Measure the total, and see why it loses so much.
+    </FindingNote>
+  </li>
+</template>
+
+<style scoped>
+li {
+  display: grid;
+  grid-template-columns: minmax(0, 1.1fr) minmax(0, 1fr) minmax(0, 1fr);
+  gap: 16px 32px;
+  padding: 18px 0;
+  border-top: 1.5px solid var(--line);
+}
+.who {
+  display: grid;
+  grid-template-columns: 34px minmax(0, 1fr);
+  gap: 12px;
+}
+.no {
+  width: 34px;
+  height: 34px;
+  border-radius: 17px;
+  display: grid;
+  place-items: center;
+  background: var(--skin);
+  color: var(--on-skin);
+}
+@media (max-width: 900px) {
+  li {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>

@@ -1,0 +1,24 @@
+import type { WinterRisk } from '~~/core/stages'
+import type { SayFormat } from './findings/say'
+
+/** What threatens a wine, in a few words. */
+export function sayRisk(risk: WinterRisk, f: Pick<SayFormat, 'volume' | 'words'>): string {
+  switch (risk.code) {
+    case 'unprotected':
+      return 'No sulphite since its malolactic'
+    case 'low-sulphite':
+      return 'Below its sulphite level'
+    case 'air':
+      return `${f.words(f.volume(risk.airL))} of air over it`
+    case 'not-measured':
+      return 'Nobody knows its sulphite'
+  }
+}
+
+export const MALOLACTIC_SHORT = {
+  'not-wanted': 'none wanted',
+  'to-come': 'to come',
+  'under-way': 'under way',
+  'nearly': 'nearly through',
+  'done': 'through'
+} as const
