@@ -13,7 +13,7 @@ const outside = [
  * stage knows another.
  */
 const ROOMS = [
-  ['units'], ['quantities'], ['materials'], ['hydrometry', 'acids', 'sulphite', 'yeast', 'malolactic', 'cellar'], ['must', 'harvest', 'fermentation'], ['ledger'], ['findings'], ['stages'], ['supplies'],
+  ['units'], ['quantities'], ['materials'], ['hydrometry', 'acids', 'sulphite', 'yeast', 'malolactic', 'cellar', 'racking'], ['must', 'harvest', 'fermentation'], ['ledger'], ['findings'], ['stages'], ['supplies'],
   ['drafts'], ['quick']
 ]
 const ORDER = 'Imports in core/ run one way: units ← quantities ← materials ← chemistry ← ledger ← findings ← stages ← supplies; drafts stand on the ledger, the quick line on drafts.'

@@ -76,7 +76,9 @@ export default defineNuxtConfig({
       icons: [{ src: '/icon.svg', sizes: 'any', type: 'image/svg+xml', purpose: 'any' }]
     },
     workbox: {
-      globPatterns: ['**/*.{js,css,html,svg,png,ico,woff2}'],
+      globPatterns: ['**/*.{js,css,html,svg,png,ico,woff2,wasm}'],
+      // The solver of racking day works without a network as well.
+      maximumFileSizeToCacheInBytes: 5_000_000,
       globIgnores: ['**/200.html', '**/404.html'],
       navigateFallback: '/',
       navigateFallbackDenylist: [/^\/api\//, /^\/licences\.txt/],

@@ -1,6 +1,7 @@
 import { type Remote, wrap } from 'comlink'
 import type { LedgerEngine } from '~/data/ledger-engine'
 import type { Forecaster } from './forecast.worker'
+import type { Racking } from './racking.worker'
 import type { Reckoner } from './reckoner.worker'
 
 /** Starts a worker of ours; its calls are typed by what it exposes. */
@@ -27,3 +28,7 @@ export const startForecaster = (): Remote<Forecaster> =>
   (forecaster ??= wrap<Forecaster>(
     new Worker(new URL('./forecast.worker.ts', import.meta.url), { type: 'module', name: 'forecaster' })
   ))
+
+let racking: Remote<Racking> | undefined
+export const startRacking = (): Remote<Racking> =>
+  (racking ??= wrap<Racking>(new Worker(new URL('./racking.worker.ts', import.meta.url), { type: 'module', name: 'racking' })))

@@ -53,6 +53,15 @@ describe('the calculations over HTTP', () => {
     ['malolactic-conditions', { ph: 3.5, abv: 13, freeSo2MgPerL: 2, totalSo2MgPerL: 20, celsius: 20 }, { score: 1 }],
     // One reading says nothing of the decay: the usual 0.5 % a day stands.
     ['sulphite-upkeep', { ph: 3.5, style: 'red', readings: [{ days: 0, freeMgPerL: 38 }] }, { targetFreeMgPerL: 24.99, decayPerDay: 0.005, boundShare: 0.33 }],
+    // 18 L go into 10, 5 and 3: by hand.
+    [
+      'racking-plan',
+      {
+        wines: [{ id: 'a', litres: 18 }],
+        vessels: [{ id: 'v', capacityL: 20, wineId: 'a', litres: 18 }, { id: 's', capacityL: 10 }, { id: 't', capacityL: 5 }, { id: 'u', capacityL: 3 }]
+      },
+      { airL: 0, moveCount: 3, withoutVesselL: 0, gap: 0 }
+    ],
     // (216.2 − 20) ÷ 16.83, by hand.
     ['potential-alcohol', { brix: 20 }, { abv: 11.66 }]
   ])('%s %j', (name, body, wanted) => {

@@ -4,9 +4,10 @@ import { CRUSH } from './crush'
 import { FERMENT } from './ferment'
 import { MEASURING } from './measuring'
 import { MUST } from './must'
+import { RACKING } from './racking'
 
 export { runCalculation } from './calculation'
 
 /** All calculations by name. */
-const ALL = [...MEASURING, ...MUST, ...CELLAR, ...CRUSH, ...FERMENT]
+const ALL = [...MEASURING, ...MUST, ...CELLAR, ...CRUSH, ...FERMENT, ...RACKING]
 export const CALCULATIONS: ReadonlyMap<string, Calculation> = new Map(ALL.map((c) => [c.name, c]))

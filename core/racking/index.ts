@@ -1,0 +1,5 @@
+export { rackingPlan } from './plan'
+export type { Clock, RackingMove, RackingPlan } from './plan'
+export { problemOf } from './problem'
+export type { RackingAsked, VesselOnFloor, WineToPlace } from './problem'
+export type { Solver } from './model'
