@@ -38,6 +38,8 @@ export default defineNuxtConfig({
   compatibilityDate: '2026-05-01',
 
   nitro: {
+    // The solver is loaded once, where the module is: that wants a target that knows top-level await.
+    esbuild: { options: { target: 'es2022' } },
     // The shell on disk, so that the service worker can keep it.
     prerender: { routes: ['/'], crawlLinks: false },
     compressPublicAssets: { gzip: true, brotli: true }

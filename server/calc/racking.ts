@@ -30,7 +30,19 @@ export const RACKING = [
         .max(80),
       mayMix: z.array(z.tuple([id, id])).max(200).optional(),
       maxSeconds: z.number().min(0.5).max(20).optional()
-    }),
+    })
+      .superRefine(({ wines, vessels }, context) => {
+        const known = new Set(wines.map((w) => w.id))
+        const seen = new Set<string>()
+        const refuse = (path: (string | number)[], message: string) => context.addIssue({ code: 'custom', path, message })
+        if (known.size < wines.length) refuse(['wines'], 'names a wine twice')
+        for (const [i, v] of vessels.entries()) {
+          if (seen.has(v.id)) refuse(['vessels', i, 'id'], 'stands there twice')
+          seen.add(v.id)
+          if (v.wineId !== undefined && !known.has(v.wineId)) refuse(['vessels', i, 'wineId'], 'names no wine of this list')
+          if (v.litres !== undefined && v.litres > v.capacityL * 1.02) refuse(['vessels', i, 'litres'], 'is more than the vessel holds')
+        }
+      }),
     ({ wines, vessels, ...rest }) =>
       rackingPlan({ ...defined(rest), wines: wines.map(defined), vessels: vessels.map(defined) }, solver, clock)
   )
