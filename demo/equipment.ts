@@ -12,7 +12,9 @@ const VESSELS = [
   ['vessel-spare-glass', 'Spare glass', 'demijohn', 23, 'glass'],
   ['vessel-old-glass', 'Old glass', 'demijohn', 27, 'glass'],
   ['vessel-steel-25', 'Steel 25', 'tank', 25, 'steel'],
-  ['vessel-jug', 'Jug', 'demijohn', 3, 'glass']
+  ['vessel-jug', 'Jug', 'demijohn', 3, 'glass'],
+  ['vessel-tall-glass', 'Tall glass', 'demijohn', 25, 'glass'],
+  ['vessel-ten', 'Ten', 'demijohn', 10, 'glass']
 ] as const
 
 /** Vessels and instruments of the Larkrise cellar. */

@@ -14,6 +14,7 @@ export const PLACES: readonly Place[] = [
   { words: ['round sheet', 'sheet'], label: 'Round sheet', to: '/round/sheet' },
   { words: ['curves', 'compare'], label: 'Ferments over each other', to: '/lots/curves' },
   { words: ['cellar', 'vessels'], label: 'Cellar', to: '/cellar' },
+  { words: ['racking day', 'racking'], label: 'Racking day', to: '/cellar/racking' },
   { words: ['new lot', 'start a lot'], label: 'Start a lot', to: '/lots/new' },
   { words: ['lots', 'ledger'], label: 'Lots', to: '/lots' },
   { words: ['harvest', 'blocks'], label: 'Before harvest', to: '/harvest' },

@@ -6,7 +6,7 @@ import type { Rounds } from './rounds'
  * As one would do it without reckoning: wine after wine, the one that fits best first, into the free vessels that it fills, largest first;
  * what it comes out of is washed and free for the next. A reference to measure by, and what is left when a solver has no time.
  */
-export function greedily(p: Problem): Omit<Rounds, 'sure'> {
+export function greedily(p: Problem): Rounds {
   const stands: Rounds['stands'] = []
   const steps: Step[] = []
   const free = new Set(p.vessels.flatMap((v, i) => (v.usable && !p.sources.some((s) => s.vessel === i) ? [i] : [])))

@@ -115,11 +115,22 @@ function boundsOf(p: Problem, solve: Solver, time: () => number, only: Only = {}
   return { without, air: Math.max(0, second.ObjectiveValue) }
 }
 
-/** Wines that block each other: round by round where the cellar is small; else as one would do it without reckoning. */
+/**
+ * Wines that block each other: round by round where the cellar is small; else the best of what can be done with each move once, and of what
+ * one would do without reckoning.
+ */
 function crowded(p: Problem, solve: Solver, time: () => number): RackingPlan {
   const rounds = canGoByRounds(p) ? byRounds(p, solve, time) : undefined
-  if (rounds) return { ...told(p, rounds.stands, rounds.steps), proven: rounds.sure, gap: rounds.sure ? 0 : 1 }
-  return greedyPlan(p)
+  if (rounds) return { ...told(p, rounds.stands, rounds.steps), proven: true, gap: 0 }
+  return better(orderedPlan(p, solve, time) ?? greedyPlan(p), greedyPlan(p))
+}
+
+function orderedPlan(p: Problem, solve: Solver, time: () => number): RackingPlan | undefined {
+  const only = { ordered: true }
+  const bounds = boundsOf(p, solve, () => Math.min(1, time()), only)
+  const found = bounds && assignmentOf(p, solve(modelOf(p, 'moves', bounds, [], only), { time_limit: Math.min(1, time()) }))
+  const order = found && holdsAll(p, found) ? sequence(p, found) : undefined
+  return found && order?.ok ? planFrom(p, found, order.steps) : undefined
 }
 
 const greedyPlan = (p: Problem): RackingPlan => {

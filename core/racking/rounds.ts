@@ -4,14 +4,13 @@ import type { Solved, Solver } from './model'
 import type { Step } from './sequence'
 
 /** A small cellar may be asked round by round: as many binaries as a solver takes in its stride. */
-const MOST_BINARIES = 1600
+const MOST_BINARIES = 300
 const SLACK = 1e-5
 
 export interface Rounds {
   steps: Step[]
   /** By vessel and wine, L. */
   stands: { vessel: number, wine: number, litres: number }[]
-  sure: boolean
 }
 
 /** As many rounds as can be needed: something is given up, something waits aside, and in each of the rest one vessel comes to its end. */
@@ -25,6 +24,7 @@ export function canGoByRounds(p: Problem): boolean {
 /**
  * A cellar so full that wines block each other, told round by round: what stands where after each, and every move that there could be. For
  * small ones only; there it finds what no assignment alone can know, that something has to be given up to get the rest moving.
+ * @returns undefined where the time was too short to be sure
  */
 export function byRounds(p: Problem, solve: Solver, time: () => number): Rounds | undefined {
   const model = new RoundsModel(p, roundsFor(p))
@@ -33,8 +33,7 @@ export function byRounds(p: Problem, solve: Solver, time: () => number): Rounds 
   const best = Math.max(0, without.ObjectiveValue)
   const air = solve(model.write('air', { without: best }), { time_limit: time() })
   const moves = solve(model.write('moves', { without: best, air: Math.max(0, air.ObjectiveValue) }), { time_limit: time() })
-  const sure = [without, air, moves].every((s) => s.Status === 'Optimal')
-  return model.read(moves, sure)
+  return [without, air, moves].every((s) => s.Status === 'Optimal') ? model.read(moves) : undefined
 }
 
 class RoundsModel {
@@ -161,7 +160,7 @@ class RoundsModel {
     return ['Minimize', ` obj: ${objective}`, 'Subject To', ...rows.map((r, i) => ` c${i}: ${r}`), 'Binary', ...this.bins.map((b) => ` ${b}`), 'End'].join('\n')
   }
 
-  read({ Columns }: Solved, sure: boolean): Rounds {
+  read({ Columns }: Solved): Rounds {
     const value = (name: string) => Columns[name]?.Primal ?? 0
     const { wines, vessels } = this.p
     const steps: (Step & { round: number })[] = []
@@ -182,8 +181,7 @@ class RoundsModel {
           const litres = value(`q${this.rounds}_${vessel}_${wine}`)
           return litres > NOTHING ? [{ vessel, wine, litres }] : []
         })
-      ),
-      sure
+      )
     }
   }
 }

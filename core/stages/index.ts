@@ -48,6 +48,8 @@ export type { CorrectPhase, CrushStatus, CrushStep, CrushStepCode, Judgement } f
 export { conditionsOf, malolacticCourseOf, malolacticEndedAt } from './malolactic'
 export type { LotConditions, LotCourse } from './malolactic'
 export { airOver } from './topping'
+export { NET_SPREAD, askRacking, leesShareOf, lotOfWine } from './racking-day'
+export type { RackingDay } from './racking-day'
 export { winterOf } from './winter'
 export type { WinterRisk, WinterRow } from './winter'
 export { limitsNear } from './every'

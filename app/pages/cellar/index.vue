@@ -35,7 +35,10 @@ useHead({ title: 'Cellar · Presk' })
 <template>
   <div class="beside">
     <section>
-      <h1>Cellar</h1>
+      <div class="ways">
+        <h1>Cellar</h1>
+        <UButton v-if="vessels.length" to="/cellar/racking" size="lg" variant="outline">Racking day</UButton>
+      </div>
       <p v-if="vessels.length === 0" class="soft">No vessel yet. Add the ones you have: they appear on the shelf, to scale.</p>
       <ul>
         <li v-for="v in vessels" :key="v.id">

@@ -1,0 +1,77 @@
+<script setup lang="ts">
+import type { useRackingDay } from '~/composables/useRackingDay'
+
+/** What is to be racked, what is expected to stay behind, and what it may go into. */
+const props = defineProps<{ day: ReturnType<typeof useRackingDay> }>()
+const { wines, chosen, choose, vessels, mayUse, toggle, lees, leesOf } = props.day
+const f = useFormat()
+const picked = computed({ get: () => chosen.value.map((l) => l.id), set: (ids) => void choose(ids) })
+const items = computed(() => wines.value.map((l) => ({ value: l.id, label: l.name })))
+const SHARES = [0.01, 0.02, 0.03, 0.04, 0.06, 0.1, 0.15].map((value) => ({ value, label: `${Math.round(value * 100)} %` }))
+const net = (id: string) => {
+  const lot = chosen.value.find((l) => l.id === id)!
+  return lot.volume.value * (1 - leesOf(lot))
+}
+const state = (v: (typeof vessels.value)[number]) =>
+  v.litres > 0.05 ? '' : v.sanitisedAt ? 'clean' : v.used ? 'wash it first' : 'not used yet'
+</script>
+
+<template>
+  <div class="grid gap-6">
+    <TapMany v-model="picked" legend="Wines to rack" :items="items" />
+    <section v-if="chosen.length" class="grid gap-2">
+      <h2>Expected, net of lees</h2>
+      <ul>
+        <li v-for="l in chosen" :key="l.id" class="wine">
+          <span class="swatch" :style="{ background: wineColour(l) }" aria-hidden="true" />
+          <b>{{ l.name }}</b>
+          <SelectField
+            :model-value="leesOf(l)"
+            :label="`Left behind of ${l.name}`"
+            quiet
+            :items="SHARES"
+            @update:model-value="lees.set(l.id, $event)"
+          />
+          <span class="figure">{{ f.words(f.volume(net(l.id))) }}</span>
+        </li>
+      </ul>
+      <p class="soft small">Lees take 2 to 5 %, the first time more (common practice). The real volume is told move by move.</p>
+    </section>
+    <section v-if="chosen.length" class="grid gap-2">
+      <h2>Vessels that may be used</h2>
+      <ul class="vessels">
+        <li v-for="v in vessels" :key="v.id">
+          <UCheckbox
+            :model-value="mayUse(v.id)"
+            :label="`${v.name}, ${f.words(f.volume(v.capacityL))}`"
+            :description="state(v) || undefined"
+            @update:model-value="toggle(v.id)"
+          />
+        </li>
+      </ul>
+    </section>
+  </div>
+</template>
+
+<style scoped>
+.wine {
+  display: grid;
+  grid-template-columns: 10px minmax(0, 1fr) 7rem 6rem;
+  gap: 12px;
+  align-items: center;
+  padding: 8px 0;
+  border-top: 1.5px solid var(--line);
+}
+.wine .figure {
+  text-align: right;
+}
+.swatch {
+  height: 34px;
+  border-radius: 5px;
+}
+.vessels {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(13rem, 1fr));
+  gap: 10px 20px;
+}
+</style>

@@ -1,0 +1,132 @@
+import { fact, transfer } from '~~/core/drafts'
+import { type Draft, type Fact, type LotView, isHeld, isWine } from '~~/core/ledger'
+import type { RackingMove, RackingPlan } from '~~/core/racking'
+import { askRacking, leesShareOf, lotOfWine } from '~~/core/stages'
+import { startRacking } from '~/workers/start'
+
+/** Wide and hardly closed: good for a ferment, not for a wine that lies. */
+const WIDE = new Set(['bin', 'pail'])
+/** A move that brought so much more or less than was planned makes another plan, as a share. */
+const OFF = 0.03
+
+export interface MoveLine extends RackingMove {
+  lot: LotView
+  from: string
+  to: string
+  /** The last of its wine out of there: the lees stay behind. */
+  empties: boolean
+}
+
+/**
+ * Racking day: which lots, which vessels, the plan, and its moves ticked off one by one. What was chosen stands in the address; what was
+ * moved stands in the ledger, and the plan is made anew from there.
+ */
+export function useRackingDay() {
+  const cellar = useCellarStore()
+  const route = useRoute()
+  const now = useNow()
+  const logged = useLogged()
+  const list = (key: string) => String(route.query[key] ?? '').split(',').filter(Boolean)
+  const change = (to: Record<string, string | undefined>) => navigateTo({ query: { ...route.query, ...to } }, { replace: true })
+  const wines = computed(() => cellar.lots.filter((l) => isHeld(l) && isWine(l) && l.stream !== 'test'))
+  const chosen = computed(() => wines.value.filter((l) => list('lots').includes(l.id)))
+  const choose = (ids: readonly string[]) =>
+    change({ lots: ids.join(',') || undefined, since: (route.query.since as string | undefined) ?? new Date().toISOString() })
+  const since = computed(() => (typeof route.query.since === 'string' ? route.query.since : now.value))
+
+  /** Vessels that this day may use: the chosen wines' own, and the free ones. */
+  const vessels = computed(() =>
+    [...cellar.state.vessels.values()].filter((v) => !v.lotId || v.litres <= 0.05 || chosen.value.some((l) => l.id === v.lotId))
+  )
+  const holds = (id: string) => chosen.value.some((l) => l.contents.has(id))
+  const barredByUse = (id: string) => {
+    const vessel = cellar.state.vessels.get(id)
+    return vessel !== undefined && WIDE.has(vessel.kind) && !holds(id)
+  }
+  /** Switched the other way than is usual for such a vessel. */
+  const switched = computed(() => new Set(list('not')))
+  const mayUse = (id: string) => barredByUse(id) === switched.value.has(id)
+  const toggle = (id: string) => {
+    const after = new Set(switched.value)
+    if (!after.delete(id)) after.add(id)
+    void change({ not: [...after].join(',') || undefined })
+  }
+
+  /** Where wine came to on this day, by lot. */
+  const moved = computed(() => {
+    const found = new Map<string, Set<string>>()
+    for (const { fact: f, struck } of cellar.facts) {
+      if (struck || f.type !== 'transfer' || f.at < since.value || !f.to.vesselId) continue
+      found.set(f.to.lotId, (found.get(f.to.lotId) ?? new Set()).add(f.to.vesselId))
+    }
+    return found
+  })
+  const lees = reactive(new Map<string, number>())
+  const leesOf = (lot: LotView) => lees.get(lot.id) ?? (moved.value.has(lot.id) ? 0.03 : leesShareOf(lot))
+  const asked = computed(() =>
+    askRacking({
+      lots: chosen.value,
+      vessels: cellar.state.vessels,
+      moved: moved.value,
+      lees: leesOf,
+      barred: new Set(vessels.value.filter((v) => !mayUse(v.id)).map((v) => v.id))
+    })
+  )
+  const plan = shallowRef<RackingPlan>()
+  const oneMore = shallowRef<{ capacityL: number, withoutVesselL: number, airL: number }>()
+  const working = ref(false)
+  /** What the plan was made for, to see when it no longer holds. */
+  const madeFor = ref('')
+  const key = computed(() => JSON.stringify(asked.value))
+  async function work() {
+    if (asked.value.wines.length === 0) return
+    working.value = true
+    const question = JSON.parse(key.value) as typeof asked.value
+    const racking = startRacking()
+    plan.value = await racking.plan(question)
+    madeFor.value = key.value
+    working.value = false
+    const short = plan.value && (plan.value.withoutVesselL > 0.05 || plan.value.airL > 1)
+    oneMore.value = short ? await racking.oneMore(question, plan.value!) : undefined
+  }
+  const name = (id: string | null) => (id === null ? 'no vessel' : (cellar.state.vessels.get(id)?.name ?? 'a further vessel'))
+  const lines = computed<MoveLine[]>(() => {
+    const moves = plan.value?.moves ?? []
+    return moves.flatMap((m, i) => {
+      const lot = cellar.lotOf(lotOfWine(m.wineId))
+      if (!lot) return []
+      const empties = m.wineId === lot.id && !moves.slice(i + 1).some((o) => o.fromVesselId === m.fromVesselId && o.wineId === m.wineId)
+      return [{ ...m, lot, from: name(m.fromVesselId), to: name(m.toVesselId), empties }]
+    })
+  })
+  /** The first move, as it really went. A plan that it no longer fits is made anew. */
+  async function done(line: MoveLine, litres: number) {
+    const held = line.lot.contents.get(line.fromVesselId ?? '') ?? litres
+    // The last of it: what does not arrive is lees.
+    const outL = line.empties ? Math.max(litres, held) : litres
+    const drafts: Draft<Fact>[] = [
+      transfer({
+        from: { lotId: line.lot.id, ...(line.fromVesselId !== null && { vesselId: line.fromVesselId }) },
+        to: { lotId: line.lot.id, vesselId: line.toVesselId },
+        outL,
+        leesL: outL - litres
+      })
+    ]
+    if (!(await cellar.log(drafts))) return
+    logged(`${line.lot.name}: moved to ${line.to}`)
+    const off = Math.abs(litres - line.litres) / Math.max(1, line.litres) > OFF
+    plan.value = plan.value && { ...plan.value, moves: plan.value.moves.slice(1) }
+    if (off || plan.value?.moves.length === 0) await work()
+    else madeFor.value = key.value
+  }
+  const washed = async (vesselId: string) => {
+    const care = (what: 'cleaned' | 'sanitised') => fact('vessel-cared', { vesselId, what, note: undefined })
+    if (await cellar.log([care('cleaned'), care('sanitised')])) logged(`${name(vesselId)} is washed`)
+  }
+  /** Something has changed since it was made. */
+  const stale = computed(() => plan.value !== undefined && madeFor.value !== key.value)
+  return {
+    wines, chosen, choose, vessels, mayUse, toggle, lees, leesOf,
+    plan, oneMore, working, work, lines, done, washed, stale, moved
+  }
+}

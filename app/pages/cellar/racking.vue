@@ -1,0 +1,107 @@
+<script setup lang="ts">
+/** Racking day: which wine goes where, solved and played move by move. */
+const day = useRackingDay()
+const { chosen, plan, oneMore, working, work, lines, done, stale, moved } = day
+const f = useFormat()
+const saving = ref(false)
+async function tick(litres: number) {
+  const [line] = lines.value
+  if (!line) return
+  saving.value = true
+  await done(line, litres)
+  saving.value = false
+}
+const begun = computed(() => chosen.value.some((l) => moved.value.has(l.id)))
+const proof = computed(() => {
+  const p = plan.value
+  if (!p) return ''
+  return p.proven
+    ? 'No better plan exists for these volumes.'
+    : `Not proven to be the best: at most ${Math.max(1, Math.round(p.gap * 100))} % could be won by another.`
+})
+const over = computed(() => plan.value !== undefined && plan.value.moves.length === 0)
+const names = (id: string) => chosen.value.find((l) => id === l.id || id === `${l.id}+`)?.name ?? ''
+useHead({ title: 'Racking day · Presk' })
+</script>
+
+<template>
+  <div class="beside">
+    <section class="grid gap-6 content-start">
+      <header>
+        <p class="soft"><NuxtLink to="/cellar" class="textlink">Cellar</NuxtLink></p>
+        <h1>Racking day</h1>
+        <p class="soft">Which wine goes where, so that every vessel is full: least wine left over, then least air, then fewest moves.</p>
+      </header>
+      <p v-if="day.wines.value.length === 0" class="soft">No wine lies yet that could be racked.</p>
+      <template v-else>
+        <div v-if="plan && !stale" class="grid gap-3" aria-live="polite">
+          <p class="answer">
+            <template v-if="over">{{ begun ? 'All is done.' : 'Nothing has to be moved.' }}</template>
+            <template v-else>
+              <b class="figure">{{ plan.moves.length }}</b> {{ plan.moves.length === 1 ? 'move' : 'moves' }},
+              <b class="figure">{{ f.words(f.volume(plan.airL)) }}</b> of air in all
+            </template>
+          </p>
+          <FindingNote v-for="w in plan.without" :key="w.wineId" tone="stop">
+            {{ f.words(f.volume(w.litres)) }} of {{ names(w.wineId) }} has no vessel: a jug in the cold, another wine that it suits, or the
+            kitchen.
+          </FindingNote>
+          <p v-if="oneMore">
+            One more vessel of <b>{{ f.words(f.volume(oneMore.capacityL)) }}</b>, bought or borrowed, leaves
+            {{ oneMore.withoutVesselL > 0.05 ? `${f.words(f.volume(oneMore.withoutVesselL))} over and ` : '' }}{{
+              f.words(f.volume(oneMore.airL)) }} of air.
+          </p>
+          <p class="soft small">
+            {{ proof }}
+          </p>
+          <ol>
+            <RackingMove
+              v-for="(line, i) in lines"
+              :key="`${line.wineId}${line.fromVesselId}${line.toVesselId}`"
+              :line="line"
+              :number="i + 1"
+              :turn="i === 0"
+              :saving="saving"
+              @done="tick"
+            />
+          </ol>
+          <section v-if="plan.after.length" class="grid gap-3">
+            <h2>The shelf after it</h2>
+            <RackingAfter :plan="plan" />
+          </section>
+          <CautionNote code="lifting" />
+          <p class="soft small">
+            Quietly, with the hose under the surface; splash only what smells of rotten egg. Sulphite by the net volume, when the last move
+            is done. What stands half empty: marbles, a smaller vessel, inert gas for weeks at most.
+          </p>
+        </div>
+        <FindingNote v-if="stale" tone="ask">Something has changed since it was worked out. Work it out anew.</FindingNote>
+        <RackingChoice v-if="!plan || stale || over" :day="day" />
+        <FoldOut v-else label="Other wines, other vessels"><RackingChoice :day="day" /></FoldOut>
+        <div class="ways">
+          <UButton size="xl" :loading="working" :disabled="chosen.length === 0" @click="work">
+            {{ plan ? 'Work it out anew' : begun ? 'Go on with it' : 'Work it out' }}
+          </UButton>
+          <span v-if="chosen.length === 0" class="soft">Choose the wines first.</span>
+        </div>
+      </template>
+    </section>
+    <aside v-if="chosen.length" class="grid gap-3 content-start">
+      <h2>After racking</h2>
+      <ul class="grid gap-2">
+        <li v-for="l in chosen" :key="l.id" class="rule pt-2">
+          <NuxtLink :to="`/bench/sulphite?lot=${l.id}`" class="textlink">Sulphite {{ l.name }}</NuxtLink>
+        </li>
+      </ul>
+    </aside>
+  </div>
+</template>
+
+<style scoped>
+.answer {
+  font-size: 1.25rem;
+}
+.answer .figure {
+  font-size: 1.9rem;
+}
+</style>
