@@ -85,7 +85,8 @@ export function useMalolactic(lot: () => LotView) {
   const waited = computed(() => {
     const { bacteriaAt, bubbled } = lot()
     const sign = [bacteriaAt, bubbled?.at].filter((at) => at !== undefined).sort().at(-1)
-    const days = sign === undefined ? undefined : (Date.parse(now.value) - Date.parse(sign)) / 86_400_000
+    // The clock of the page goes by the minute: what has just been logged may lie ahead of it.
+    const days = sign === undefined ? undefined : Math.max(0, (Date.parse(now.value) - Date.parse(sign)) / 86_400_000)
     return days === undefined ? undefined : { days, enough: days >= WAITS_DAYS, wants: WAITS_DAYS }
   })
   const over = () => write([fact('operation', { lotId: lot().id, what: 'malolactic-over', note: 'by waiting', plan: undefined })], 'Held to be over')

@@ -95,7 +95,10 @@ export function useRackingDay() {
     return moves.flatMap((m, i) => {
       const lot = cellar.lotOf(lotOfWine(m.wineId))
       if (!lot) return []
-      const empties = m.wineId === lot.id && !moves.slice(i + 1).some((o) => o.fromVesselId === m.fromVesselId && o.wineId === m.wineId)
+      // What only waited there has left no lees.
+      const waited = moves.slice(0, i).some((o) => o.toVesselId === m.fromVesselId)
+      const more = moves.slice(i + 1).some((o) => o.fromVesselId === m.fromVesselId && o.wineId === m.wineId)
+      const empties = m.wineId === lot.id && !waited && !more
       return [{ ...m, lot, from: name(m.fromVesselId), to: name(m.toVesselId), empties }]
     })
   })

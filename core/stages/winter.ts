@@ -46,7 +46,7 @@ function rowOf(lot: LotView, cellar: Pick<CellarView, 'vessels'>, now: string): 
       ...(bare ? [{ code: 'unprotected' as const }] : []),
       ...(!bare && sulphite && sulphite.freeMgPerL < sulphite.targetMgPerL - 2 ? [{ code: 'low-sulphite' as const, ...sulphite }] : []),
       ...(airy ? [{ code: 'air' as const, airL, high: air.some((a) => a.risk === 'high') }] : []),
-      ...(kept && !sulphite ? [{ code: 'not-measured' as const }] : [])
+      ...(kept && !bare && !sulphite ? [{ code: 'not-measured' as const }] : [])
     ]
   }
 }

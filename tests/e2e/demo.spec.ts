@@ -9,6 +9,11 @@ const PAGES = [
   '/lots/lot-grenache',
   '/lots/lot-grenache?log=transfer',
   '/lots/new',
+  '/winter',
+  '/winter/sulphite',
+  '/lots/lot-bobal/malolactic',
+  '/lots/lot-godello',
+  '/cellar/racking?lots=lot-bobal,lot-grenache',
   '/bench',
   '/bench/measure?lot=lot-tempranillo',
   '/bench/sulphite?lot=lot-tempranillo',
@@ -116,7 +121,7 @@ test('one leaves the demo for an empty cellar of one’s own, and comes back', a
   await page.getByRole('button', { name: 'Go to my own cellar' }).click()
   await expect(page.getByRole('button', { name: 'Start my first lot' })).toBeVisible()
   await page.getByRole('button', { name: 'Look round the demo cellar' }).click()
-  await expect(page.getByRole('heading', { name: 'Six things on the floor' })).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'Eight things on the floor' })).toBeVisible()
 })
 
 test('US units and °F are shown throughout once chosen', async ({ page }) => {

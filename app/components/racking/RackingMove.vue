@@ -4,7 +4,7 @@ import type { MoveLine } from '~/composables/useRackingDay'
 
 /** One move of the plan: out of which vessel into which, and, when it is its turn, what really went over. */
 const props = defineProps<{ line: MoveLine, number: number, turn: boolean, saving?: boolean }>()
-const emit = defineEmits<{ done: [litres: number] }>()
+const emit = defineEmits<{ done: [litres: number], washed: [vesselId: string] }>()
 const cellar = useCellarStore()
 const f = useFormat()
 const really = useVolumeField()
@@ -44,7 +44,12 @@ function log() {
         <b>{{ line.lot.name }}</b>: <span class="figure litres">{{ f.words(f.volume(line.litres)) }}</span> from {{ line.from }} to
         {{ line.to }}
       </p>
-      <p v-if="line.wash" class="soft small">Wash {{ line.to }} first.</p>
+      <p v-if="line.wash && !to?.sanitisedAt" class="soft small">
+        Wash {{ line.to }} first.
+        <UButton v-if="turn" variant="link" :aria-label="`${line.to} is washed`" @click="emit('washed', line.toVesselId)">
+          It is washed
+        </UButton>
+      </p>
       <p v-if="line.waits" class="soft small">It waits there until its place is free.</p>
       <p v-if="line.empties" class="soft small">Stop when the lees come; what is left in {{ line.from }} is lees.</p>
       <form v-if="turn" class="fieldline" novalidate @submit.prevent="log">

@@ -1,8 +1,11 @@
 <script setup lang="ts">
+import type { LotView } from '~~/core/ledger'
+
 /** Racking day: which wine goes where, solved and played move by move. */
 const day = useRackingDay()
 const { chosen, plan, oneMore, working, work, lines, done, stale, moved } = day
 const f = useFormat()
+const kept = (l: LotView) => l.malolactic === 'done' || l.malolactic === 'not-wanted'
 const saving = ref(false)
 async function tick(litres: number) {
   const [line] = lines.value
@@ -63,6 +66,7 @@ useHead({ title: 'Racking day · Presk' })
               :turn="i === 0"
               :saving="saving"
               @done="tick"
+              @washed="(id) => void day.washed(id)"
             />
           </ol>
           <section v-if="plan.after.length" class="grid gap-3">
@@ -90,7 +94,8 @@ useHead({ title: 'Racking day · Presk' })
       <h2>After racking</h2>
       <ul class="grid gap-2">
         <li v-for="l in chosen" :key="l.id" class="rule pt-2">
-          <NuxtLink :to="`/bench/sulphite?lot=${l.id}`" class="textlink">Sulphite {{ l.name }}</NuxtLink>
+          <NuxtLink v-if="kept(l)" :to="`/bench/sulphite?lot=${l.id}`" class="textlink">Sulphite {{ l.name }}</NuxtLink>
+          <span v-else class="soft">{{ l.name }}: no sulphite before its malolactic is over.</span>
         </li>
       </ul>
     </aside>
