@@ -13,7 +13,7 @@ const VESSELS = [
   ['vessel-old-glass', 'Old glass', 'demijohn', 27, 'glass'],
   ['vessel-steel-25', 'Steel 25', 'tank', 25, 'steel'],
   ['vessel-jug', 'Jug', 'demijohn', 3, 'glass'],
-  ['vessel-tall-glass', 'Tall glass', 'demijohn', 25, 'glass'],
+  ['vessel-green-glass', 'Green glass', 'demijohn', 23, 'glass'],
   ['vessel-ten', 'Ten', 'demijohn', 10, 'glass']
 ] as const
 

@@ -25,7 +25,7 @@ export function godello(put: Put, vintage: number): void {
     [82, 0.993]
   ] as const)
     put(day, 18, { type: 'reading', lotId, quantity: 'sg', typed: sg.toFixed(3), value: sg, instrumentId: 'inst-hydrometer' })
-  put(80, 10, { type: 'transfer', purpose: 'rack', from: { lotId }, to: { lotId, vesselId: 'vessel-spare-glass' }, outL: 24, inL: 22.4 })
+  put(80, 10, { type: 'transfer', purpose: 'rack', from: { lotId }, to: { lotId, vesselId: 'vessel-green-glass' }, outL: 24, inL: 22.4 })
   put(80, 11, { type: 'reading', lotId, quantity: 'ph', typed: '3.27', value: 3.27, instrumentId: 'inst-ph-meter' })
   put(80, 11, { type: 'reading', lotId, quantity: 'freeSo2', typed: '3', value: 3 })
   const sulphite = (day: number, actual: number) =>

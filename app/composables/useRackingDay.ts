@@ -61,6 +61,7 @@ export function useRackingDay() {
     }
     return found
   })
+  const begun = computed(() => chosen.value.some((l) => moved.value.has(l.id)))
   const lees = reactive(new Map<string, number>())
   const leesOf = (lot: LotView) => lees.get(lot.id) ?? (moved.value.has(lot.id) ? 0.03 : leesShareOf(lot))
   const asked = computed(() =>
@@ -81,13 +82,19 @@ export function useRackingDay() {
   async function work() {
     if (asked.value.wines.length === 0) return
     working.value = true
+    oneMore.value = undefined
     const question = JSON.parse(key.value) as typeof asked.value
     const racking = startRacking()
-    plan.value = await racking.plan(question)
+    const made = await racking.plan({ ...question, maxSeconds: 3 })
+    plan.value = made
     madeFor.value = key.value
     working.value = false
-    const short = plan.value && (plan.value.withoutVesselL > 0.05 || plan.value.airL > 1)
-    oneMore.value = short ? await racking.oneMore(question, plan.value!) : undefined
+    // What to buy or borrow comes when it comes: only for a day that has not begun, and for the plan that still stands.
+    const short = made && !begun.value && (made.withoutVesselL > 0.05 || made.airL > 1)
+    const found = short ? racking.oneMore(question, made) : undefined
+    void found?.then((more) => {
+      if (plan.value === made) oneMore.value = more
+    })
   }
   const name = (id: string | null) => (id === null ? 'no vessel' : (cellar.state.vessels.get(id)?.name ?? 'a further vessel'))
   const lines = computed<MoveLine[]>(() => {
@@ -130,6 +137,6 @@ export function useRackingDay() {
   const stale = computed(() => plan.value !== undefined && madeFor.value !== key.value)
   return {
     wines, chosen, choose, vessels, mayUse, toggle, lees, leesOf,
-    plan, oneMore, working, work, lines, done, washed, stale, moved
+    plan, oneMore, working, work, lines, done, washed, stale, begun
   }
 }

@@ -246,6 +246,8 @@ test('sulphite while bacteria are at work is stopped at the step, and remarked o
   await page.goto('/bench/sulphite?lot=lot-barbera-kit')
   await expect(page.getByText('Malolactic is at work in this lot.')).toBeVisible()
   await page.getByRole('button', { name: 'Exactly as planned' }).click()
+  await expect(page.getByRole('button', { name: 'Log it' })).toBeDisabled()
+  await page.getByRole('checkbox', { name: /^I know/ }).check()
   await page.getByRole('button', { name: 'Log it' }).click()
   await expect(page.getByText(/Sulphite went in while malolactic was at work/)).toBeVisible()
 })

@@ -22,12 +22,19 @@ const TARGETS = [
 ] as const
 const saltName = computed(() => materialName(salt.value))
 const saving = ref(false)
+/** Bacteria at work: it is stopped, and gone on with only knowingly. */
+const bacteriaWork = computed(() => bench.malolactic.value === 'under-way' || bench.malolactic.value === 'nearly')
+const knowing = ref(false)
+watch(
+  () => lot.value?.id,
+  () => (knowing.value = false)
+)
 const stop = (code: string) => code === 'ph-too-high' || code === 'over-total-limit'
 
 async function log() {
   bench.touchAll()
   fields.actual.touch()
-  if (!lot.value || !dose.value || fields.actual.value === undefined) {
+  if (!lot.value || !dose.value || fields.actual.value === undefined || (bacteriaWork.value && !knowing.value)) {
     await focusWrong()
     return
   }
@@ -139,9 +146,10 @@ useHead({ title: 'Sulphite · Presk' })
           "
         />
       </template>
-      <FindingNote v-if="bench.malolactic.value === 'under-way' || bench.malolactic.value === 'nearly'" tone="stop"
+      <FindingNote v-if="bacteriaWork" tone="stop"
       ><b>Malolactic is at work in this lot.</b> Sulphite now may stop it for good: measure malic acid first, and sulphite when 0.1 g/L or
-        less is left.</FindingNote
+        less is left.
+        <UCheckbox v-model="knowing" class="mt-3" label="I know, and sulphite it all the same" /></FindingNote
       >
       <FindingNote v-else-if="bench.malolactic.value === 'to-come'" tone="ask"
       ><b>This lot is to have malolactic.</b> The bacteria bear less than 10 mg/L free and 30 to 40 total. If it shall have none, say so
@@ -157,7 +165,7 @@ useHead({ title: 'Sulphite · Presk' })
         />
         <div class="go">
           <UButton variant="link" @click="bench.takePlan()">Exactly as planned</UButton>
-          <UButton type="submit" size="xl" :loading="saving">Log it</UButton>
+          <UButton type="submit" size="xl" :loading="saving" :disabled="bacteriaWork && !knowing">Log it</UButton>
         </div>
       </div>
     </template>

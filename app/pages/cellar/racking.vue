@@ -3,7 +3,7 @@ import type { LotView } from '~~/core/ledger'
 
 /** Racking day: which wine goes where, solved and played move by move. */
 const day = useRackingDay()
-const { chosen, plan, oneMore, working, work, lines, done, stale, moved } = day
+const { chosen, plan, oneMore, working, work, lines, done, stale, begun } = day
 const f = useFormat()
 const kept = (l: LotView) => l.malolactic === 'done' || l.malolactic === 'not-wanted'
 const saving = ref(false)
@@ -14,7 +14,6 @@ async function tick(litres: number) {
   await done(line, litres)
   saving.value = false
 }
-const begun = computed(() => chosen.value.some((l) => moved.value.has(l.id)))
 const proof = computed(() => {
   const p = plan.value
   if (!p) return ''
