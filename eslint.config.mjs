@@ -24,7 +24,7 @@ const roomRules = ROOMS.map((rooms, i) => ({
   ignores: ['**/*.test.ts', '**/*.fixture.ts'],
   rules: { 'no-restricted-imports': ['error', { patterns: [...outside, ...i < ROOMS.length - 1 ? [above(ROOMS.slice(i + 1).flat())] : []] }] }
 }))
-const STAGES = ['harvest', 'must', 'ferment', 'lees', 'malolactic', 'keeping', 'topping', 'kit', 'every']
+const STAGES = ['harvest', 'must', 'ferment', 'lees', 'malolactic', 'keeping', 'topping', 'clearing', 'kit', 'every']
 const stageRules = STAGES.map(stage => ({
   name: `presk/stage-${stage}`,
   files: [`core/stages/${stage}/**/*.ts`],

@@ -137,6 +137,8 @@ const TASK: Record<string, string> = {
   'malolactic-blocked': 'Its blocked malolactic',
   'sulphite-odd': 'Odd free SO₂',
   'top-up': 'Topping up',
+  'rack-again': 'Racking again',
+  'look-at-clarity': 'Looking at its clarity',
   'top-barrel': 'Level of a barrel',
   'free-above-total': 'Free SO₂ above the total'
 }

@@ -1,5 +1,6 @@
 import { type Finding, byUrgency, isEnded } from '../findings'
 import type { LotView } from '../ledger'
+import { type ClearingSays, clearingStage } from './clearing'
 import { type EverySays, everyStage } from './every'
 import { type FermentSays, fermentStage } from './ferment'
 import { type KeepingSays, keepingStage } from './keeping'
@@ -57,10 +58,10 @@ export type { LimitNear } from './every'
 export { reasonsForBlock } from './harvest'
 export type { HarvestReason } from './harvest'
 
-export type { EverySays, FermentSays, KeepingSays, KitSays, LeesSays, MalolacticSays, MustSays, ToppingSays }
+export type { ClearingSays, EverySays, FermentSays, KeepingSays, KitSays, LeesSays, MalolacticSays, MustSays, ToppingSays }
 
 /** Everything that any stage can say. */
-export type StageSays = MustSays | FermentSays | MalolacticSays | KeepingSays | KitSays | LeesSays | ToppingSays | EverySays
+export type StageSays = MustSays | FermentSays | MalolacticSays | KeepingSays | KitSays | LeesSays | ToppingSays | ClearingSays | EverySays
 export type StageFinding = Finding<StageSays>
 
 /** In the order of the work. A new stage is one more line. */
@@ -73,6 +74,7 @@ export const STAGES: readonly Stage<StageSays>[] = [
   kitStage,
   leesStage,
   toppingStage,
+  clearingStage,
   everyStage
 ] as unknown as readonly Stage<StageSays>[]
 

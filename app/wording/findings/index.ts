@@ -1,6 +1,7 @@
 import type { Action } from '~~/core/findings'
 import type { LotView } from '~~/core/ledger'
 import type { StageFinding, StageSays } from '~~/core/stages'
+import { CLEARING } from './clearing'
 import { EVERY } from './every'
 import { FERMENT } from './ferment'
 import { KEEPING } from './keeping'
@@ -14,7 +15,17 @@ import type { FindingWords, SayFormat, WordsFor } from './say'
 export type { FindingWords, SayFormat } from './say'
 
 /** All words of all stages: the compiler asks for each code. */
-const WORDS: WordsFor<StageSays> = { ...MUST, ...FERMENT, ...MALOLACTIC_SAYS, ...KEEPING, ...KIT, ...LEES, ...TOPPING, ...EVERY }
+const WORDS: WordsFor<StageSays> = {
+  ...MUST,
+  ...FERMENT,
+  ...MALOLACTIC_SAYS,
+  ...KEEPING,
+  ...KIT,
+  ...LEES,
+  ...TOPPING,
+  ...CLEARING,
+  ...EVERY
+}
 
 /** A finding in words: what, why, and the label of the way to it. */
 export function sayFinding(finding: StageFinding, lot: LotView, f: SayFormat): FindingWords {
@@ -46,6 +57,8 @@ export function addressOf(action: Action): string {
     case 'feed':
     case 'malolactic':
       return `/lots/${action.lotId}/${action.to}`
+    case 'racking':
+      return `/cellar/racking?lots=${action.lotId}`
     case 'round':
       return `/round?lot=${action.lotId}`
     case 'supplies':

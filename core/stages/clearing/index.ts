@@ -1,0 +1,2 @@
+export { clearingStage } from './clearing-stage'
+export type { ClearingSays } from './clearing-stage'
