@@ -26,7 +26,7 @@ const GROUPS = {
 export type ShelfGroup = keyof typeof GROUPS
 
 /** From so many vessels on, the shelf can be searched. */
-const CROWDED = 12
+const CROWDED = 16
 
 /** All vessels, full ones in the walking order first; on a crowded shelf those of one group, or of one name. */
 export function useShelf() {
