@@ -4,8 +4,6 @@ import type { LotPlan, LotView } from '~~/core/ledger'
 import { conditionsOf, malolacticCourseOf, malolacticEndedAt } from '~~/core/stages'
 import { MALOLACTIC_VERDICT, sayPaper } from '~/wording/looks'
 
-/** g of bacteria in a litre, where the packet says nothing else: the middle of what is usual. */
-const USUAL_G_PER_L = 0.01
 /** A school without a test waits so long after the last sign, days (craft 3.9). */
 const WAITS_DAYS = 30
 
@@ -35,7 +33,9 @@ export function useMalolactic(lot: () => LotView) {
   const culture = ref('bacteria')
   const grams = computed(() => {
     const dose = materials.card(culture.value)?.dose
-    return (culture.value !== 'bacteria' && dose ? (dose.min + dose.max) / 2 : USUAL_G_PER_L) * lot().volume.value
+    if (!dose) return 0
+    // Of bacteria in general the least that is usual: the packet knows better.
+    return (culture.value === 'bacteria' ? dose.min : (dose.min + dose.max) / 2) * lot().volume.value
   })
   const pitched = (actual: number) =>
     write(

@@ -63,7 +63,7 @@ export function useRackingDay() {
   })
   const begun = computed(() => chosen.value.some((l) => moved.value.has(l.id)))
   const lees = reactive(new Map<string, number>())
-  const leesOf = (lot: LotView) => lees.get(lot.id) ?? (moved.value.has(lot.id) ? 0.03 : leesShareOf(lot))
+  const leesOf = (lot: LotView) => lees.get(lot.id) ?? leesShareOf(lot)
   const asked = computed(() =>
     askRacking({
       lots: chosen.value,

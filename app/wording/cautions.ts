@@ -11,6 +11,8 @@ export const CAUTIONS = {
     'A press holds great force: hands and hair out of it while it turns, nothing under the screw, and let the pressure off before you open it. Stand it level. Full glass weighs more than it looks: lift in pairs, or move the wine and not the glass.',
   lifting:
     'A crusher or a press takes fingers as readily as grapes: off and unplugged before a hand goes in. Full glass weighs more than it looks and breaks without warning: lift in pairs, or move the wine and not the glass.',
+  fullGlass:
+    'Full glass weighs more than it looks and breaks without warning: move the wine and not the glass, lift in pairs, no cracked neck. A cellar that a ferment was in is aired first.',
   enzymes: 'Enzyme powder can cause allergies when breathed in: no dust, and the packet’s own advice first.',
   hotFruit:
     'Must at 70 °C scalds, and so does its steam: no full pot carried alone, no child near it, a lid that opens away from you. Only food-grade steel or enamel on the flame, and never a closed vessel.',

@@ -14,13 +14,13 @@ const valueOf = (key: Limiting): string => {
     case 'ph':
       return lot.ph!.value.toFixed(2)
     case 'abv':
-      return lot.abv ? `${lot.abv.value.toFixed(1)} % vol` : 'about 12.5 % vol'
+      return lot.abv ? `${lot.abv.value.toFixed(1)} % vol` : 'taken as 12.5'
     case 'freeSo2':
-      return lot.freeSo2 ? `${lot.freeSo2.value.toFixed(0)} mg/L` : 'none known'
+      return lot.freeSo2 ? `${lot.freeSo2.value.toFixed(0)} mg/L` : 'taken as none'
     case 'totalSo2':
-      return lot.totalSo2 ? `${lot.totalSo2.value.toFixed(0)} mg/L` : 'none known'
+      return lot.totalSo2 ? `${lot.totalSo2.value.toFixed(0)} mg/L` : 'taken as none'
     case 'celsius':
-      return `${found.celsiusRead ? '' : 'taken as '}${f.words(f.temperature(found.celsius))}`
+      return `${found.taken.includes('celsius') ? 'taken as ' : ''}${f.words(f.temperature(found.celsius))}`
   }
 }
 const rows = computed(() =>
@@ -36,9 +36,12 @@ const rows = computed(() =>
         <dd>
           <b class="figure">{{ valueOf(r.key) }}</b>
           <span class="meter" aria-hidden="true">
-            <span :class="{ low: r.share < 0.6 }" :style="{ width: `${Math.max(3, r.share * 100)}%` }" />
+            <span
+              :class="{ low: r.share < 0.6, taken: found.taken.includes(r.key) }"
+              :style="{ width: `${Math.max(3, r.share * 100)}%` }"
+            />
           </span>
-          <span class="small">{{ sayFactor(r.share) }}</span>
+          <span class="small">{{ found.taken.includes(r.key) ? 'not measured' : sayFactor(r.share) }}</span>
         </dd>
       </div>
     </dl>
@@ -62,7 +65,7 @@ dt span {
 }
 dd {
   display: grid;
-  grid-template-columns: 8rem minmax(40px, 1fr) 4.5rem;
+  grid-template-columns: 8rem minmax(40px, 1fr) 6.5rem;
   gap: 10px;
   align-items: center;
 }
@@ -76,6 +79,9 @@ dd {
   display: block;
   height: 100%;
   background: var(--good);
+}
+.meter .taken {
+  background: var(--line-strong);
 }
 .meter .low {
   background: var(--caution);

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { NET_SPREAD } from '~~/core/stages'
 import type { useRackingDay } from '~/composables/useRackingDay'
 
 /** What is to be racked, what is expected to stay behind, and what it may go into. */
@@ -12,6 +13,7 @@ const net = (id: string) => {
   const lot = chosen.value.find((l) => l.id === id)!
   return lot.volume.value * (1 - leesOf(lot))
 }
+const spread = (id: string) => f.volume(net(id) * NET_SPREAD).text
 const state = (v: (typeof vessels.value)[number]) =>
   v.litres > 0.05 ? '' : v.sanitisedAt ? 'clean' : v.used ? 'wash it first' : 'not used yet'
 </script>
@@ -32,7 +34,7 @@ const state = (v: (typeof vessels.value)[number]) =>
             :items="SHARES"
             @update:model-value="lees.set(l.id, $event)"
           />
-          <span class="figure">{{ f.words(f.volume(net(l.id))) }}</span>
+          <span><span class="figure">{{ f.words(f.volume(net(l.id))) }}</span> <span class="soft small">± {{ spread(l.id) }}</span></span>
         </li>
       </ul>
       <p class="soft small">Lees take 2 to 5 %, the first time more (common practice). The real volume is told move by move.</p>
@@ -56,13 +58,13 @@ const state = (v: (typeof vessels.value)[number]) =>
 <style scoped>
 .wine {
   display: grid;
-  grid-template-columns: 10px minmax(0, 1fr) 7rem 6rem;
+  grid-template-columns: 10px minmax(0, 1fr) 6rem 7rem;
   gap: 12px;
   align-items: center;
   padding: 8px 0;
   border-top: 1.5px solid var(--line);
 }
-.wine .figure {
+.wine > :last-child {
   text-align: right;
 }
 .swatch {

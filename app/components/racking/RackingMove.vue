@@ -7,7 +7,13 @@ const props = defineProps<{ line: MoveLine, number: number, turn: boolean, savin
 const emit = defineEmits<{ done: [litres: number], washed: [vesselId: string] }>()
 const cellar = useCellarStore()
 const f = useFormat()
-const really = useVolumeField()
+/** By eye a vessel takes a little more than was noted of it. */
+const BRIM = 1.02
+const holds = cellar.state.vessels.get(props.line.toVesselId)?.capacityL ?? 100_000
+const really = useVolumeField({
+  required: true,
+  limits: { min: 0.05, max: holds * BRIM, words: `${props.line.to} holds ${f.words(f.volume(holds))}: no more goes in.` }
+})
 watch(
   () => props.line.litres,
   (litres) => {
@@ -20,7 +26,8 @@ const to = computed(() => cellar.state.vessels.get(props.line.toVesselId))
 const colour = computed(() => wineColour(props.line.lot))
 function log() {
   really.touch()
-  if (really.value !== undefined && really.value > 0) emit('done', really.value)
+  if (really.value === undefined) void focusWrong()
+  else emit('done', really.value)
 }
 </script>
 

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { LotView } from '~~/core/ledger'
+import { lotOfWine } from '~~/core/stages'
 
 /** Racking day: which wine goes where, solved and played move by move. */
 const day = useRackingDay()
@@ -22,7 +23,7 @@ const proof = computed(() => {
     : `Not proven to be the best: at most ${Math.max(1, Math.round(p.gap * 100))} % could be won by another.`
 })
 const over = computed(() => plan.value !== undefined && plan.value.moves.length === 0)
-const names = (id: string) => chosen.value.find((l) => id === l.id || id === `${l.id}+`)?.name ?? ''
+const names = (id: string) => chosen.value.find((l) => l.id === lotOfWine(id))?.name ?? ''
 useHead({ title: 'Racking day · Presk' })
 </script>
 
@@ -72,7 +73,7 @@ useHead({ title: 'Racking day · Presk' })
             <h2>The shelf after it</h2>
             <RackingAfter :plan="plan" />
           </section>
-          <CautionNote code="lifting" />
+          <CautionNote code="fullGlass" />
           <p class="soft small">
             Quietly, with the hose under the surface; splash only what smells of rotten egg. Sulphite by the net volume, when the last move
             is done. What stands half empty: marbles, a smaller vessel, inert gas for weeks at most.

@@ -78,7 +78,7 @@ describe('findings in words, and the way to act on them', () => {
     [{ code: 'top-up', vessel: 'Glass', airL: 2, days: 30, risk: 'high' }, 'Top it up: 2 L of air in Glass', /taken harm/],
     [{ code: 'rack-again', urgency: 'soon', weeksSince: 7.4, clarity: 'hazy' }, 'Rack it again', /^Racked 7 weeks ago, hazy/],
     [{ code: 'look-at-clarity', urgency: 'soon', weeksSince: 5.4 }, 'Look through it with a torch', /^Racked 5 weeks ago/],
-    [{ code: 'top-barrel', vessel: 'Oak', daysSince: 16 }, 'Look at the level in Oak', /16 days ago/],
+    [{ code: 'top-barrel', vessel: 'Oak', daysSince: 16, lossL: 1.83 }, 'Look at the level in Oak', /about 2 L since.*16 days ago/],
     [{ code: 'stuck', sg: 1.021, hours: 60 }, 'It has stopped with sugar left', /1\.021 and no lower for 2 days/],
     [
       { code: 'sugar-step', material: 'honey', grams: 795, part: 1, of: 2, atSg: 1.02, ready: true },

@@ -7,9 +7,9 @@ export const TOPPING: WordsFor<ToppingSays> = {
     reason: `So for ${days(stands)}. ${risk === 'high' ? 'By now it may have taken harm: smell and taste it. ' : ''}A wine like it, marbles, or a smaller vessel; inert gas for weeks at most.`,
     action: 'Log a move'
   }),
-  'top-barrel': ({ vessel, daysSince }) => ({
+  'top-barrel': ({ vessel, daysSince, lossL }, _lot, f) => ({
     title: `Look at the level in ${vessel}`,
-    reason: `Wood drinks 1 to 3 % in a month. Last filled ${days(daysSince)} ago.`,
+    reason: `Wood drinks 1 to 3 % in a month: about ${f.words(f.volume(Number(lossL.toPrecision(1))))} since it was last filled, ${days(daysSince)} ago.`,
     action: 'Log a move'
   })
 }

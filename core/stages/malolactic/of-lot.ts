@@ -1,6 +1,6 @@
 import { type LotView, drynessOf } from '../../ledger'
 import type { OwnCards } from '../../materials'
-import type { ConditionScore, MalicReading, MalolacticCourse } from '../../malolactic'
+import type { ConditionScore, Limiting, MalicReading, MalolacticCourse } from '../../malolactic'
 import { MALIC_END, malolacticConditions, malolacticCourse, readPaper } from '../../malolactic'
 import { hoursSince } from '../stage'
 
@@ -14,8 +14,8 @@ const DAY = 24
 
 export interface LotConditions extends ConditionScore {
   celsius: number
-  /** It was read of late; otherwise a room is taken for it. */
-  celsiusRead: boolean
+  /** What was not measured, and is taken as it usually is: a warm room, no sulphite, a usual alcohol. */
+  taken: Limiting[]
 }
 
 /** How well bacteria can work in a lot; undefined while its pH is not known. */
@@ -39,7 +39,14 @@ export function conditionsOf(lot: LotView, cards: OwnCards): LotConditions | und
       }
     })
   })
-  return { ...scored, celsius, celsiusRead: read !== undefined }
+  const known: Record<Limiting, boolean> = {
+    ph: true,
+    abv: lot.abv !== undefined,
+    freeSo2: lot.freeSo2 !== undefined,
+    totalSo2: lot.totalSo2 !== undefined,
+    celsius: read !== undefined
+  }
+  return { ...scored, celsius, taken: (Object.keys(known) as Limiting[]).filter((key) => !known[key]) }
 }
 
 export interface LotCourse extends MalolacticCourse {

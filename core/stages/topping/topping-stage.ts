@@ -1,4 +1,4 @@
-import { type Headspace, headspace } from '../../cellar'
+import { type Headspace, barrelLoss, headspace } from '../../cellar'
 import type { Finding } from '../../findings'
 import { type LotView, isHeld, isWine } from '../../ledger'
 import { isOnSkins } from '../skins'
@@ -8,7 +8,7 @@ export type ToppingSays =
   /** Air over a wine that lies still. */
   | { code: 'top-up', vessel: string, airL: number, days: number, risk: 'some' | 'high' }
   /** Wood drinks: it is looked at every two or three weeks. */
-  | { code: 'top-barrel', vessel: string, daysSince: number }
+  | { code: 'top-barrel', vessel: string, daysSince: number, lossL: number }
 
 /** A barrel is topped every two to three weeks: common practice, no source, h. */
 const BARREL_H = { from: 14 * 24, due: 21 * 24 } as const
@@ -59,6 +59,7 @@ export const toppingStage: Stage<ToppingSays> = {
               key: 'top-barrel',
               vessel: barrels[0].name,
               daysSince: since / DAY,
+              lossL: barrelLoss(barrels[0].capacityL, Math.min(10_000, Math.max(0, since / DAY))),
               urgency: since >= BARREL_H.from ? ('soon' as const) : ('wait' as const),
               window: { from: later(topped, BARREL_H.from), due: later(topped, BARREL_H.due) },
               ...about

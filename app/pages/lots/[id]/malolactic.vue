@@ -96,13 +96,18 @@ useHead({ title: () => `Malolactic, ${lot.value?.name ?? ''} · Presk` })
             <li v-for="h in HYDRATION" :key="h">{{ f.degrees(h) }}</li>
           </ol>
           <p class="soft small">
-            1 g in 100 L is usual (common practice); the packet of your culture wins. Cards of your own stand in Stores.
+            1 g in 100 L is usual (common practice); the packet of your culture wins. A packet meant for
+            more may go in whole: too many do no harm, too few do. Cards of your own stand in Stores.
           </p>
         </template>
       </section>
 
       <section v-if="bench.conditions.value && lot.malolactic !== 'done' && lot.stream !== 'kit'" class="grid gap-2">
-        <h2>What bacteria find: {{ sayScore(bench.conditions.value.score) }}</h2>
+        <h2>
+          What bacteria find: {{ sayScore(bench.conditions.value.score) }}{{
+            bench.conditions.value.taken.length ? ', as far as it was measured' : ''
+          }}
+        </h2>
         <MalolacticConditions :lot="lot" :found="bench.conditions.value" />
       </section>
       <p v-else-if="!lot.ph" class="soft">
