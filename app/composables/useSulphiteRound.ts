@@ -1,4 +1,4 @@
-import { type LotView, isHeld, isWine, keptAt, upkeepOf } from '~~/core/ledger'
+import { type LotView, isHeld, isWine, keptAt } from '~~/core/ledger'
 import { type SulphiteSalt, SO2_SHARE, TOTAL_LIMIT, stockSolutionMl } from '~~/core/sulphite'
 import { walkingOrder } from '~~/core/stages'
 import { MATERIALS } from '~~/core/materials'
@@ -47,7 +47,7 @@ export function useSulphiteRound() {
     lots.value.flatMap((lot) => {
       if (!lot.ph || !lot.freeSo2) return []
       const [freeMgPerL, targetMgPerL] = [lot.freeSo2.value, keptAt(lot)]
-      const upkeep = upkeepOf(lot)
+      const { upkeep } = lot
       const bound = lot.boundShare
       const short = targetMgPerL * AHEAD - freeMgPerL
       const wants = freeMgPerL < targetMgPerL + 1 && short / (1 - bound) >= LEAST_ADD

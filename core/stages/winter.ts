@@ -1,4 +1,4 @@
-import { type LotView, isHeld, isWine, keptAt, upkeepOf } from '../ledger'
+import { type LotView, isHeld, isWine, keptAt } from '../ledger'
 import { malolacticEndedAt } from './malolactic'
 import type { CellarView } from './stage'
 import { airOver } from './topping'
@@ -33,7 +33,7 @@ function rowOf(lot: LotView, cellar: Pick<CellarView, 'vessels'>, now: string): 
   const air = airOver(lot, cellar, now)
   const airL = air.reduce((sum, a) => sum + a.airL, 0)
   const kept = lot.plan.sulphite !== 'none' && (lot.malolactic === 'done' || lot.malolactic === 'not-wanted')
-  const upkeep = kept ? upkeepOf(lot) : undefined
+  const upkeep = kept ? lot.upkeep : undefined
   const sulphite = kept && lot.ph && lot.freeSo2 ? { freeMgPerL: lot.freeSo2.value, targetMgPerL: keptAt(lot) } : undefined
   const ended = malolacticEndedAt(lot)
   const bare = kept && ended !== undefined && !(lot.lastSulphiteAt !== undefined && lot.lastSulphiteAt > ended)

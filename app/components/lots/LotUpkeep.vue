@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { ApexOptions } from 'apexcharts'
-import { type LotView, keptAt, upkeepOf } from '~~/core/ledger'
+import { type LotView, keptAt } from '~~/core/ledger'
 import { freeSo2Ahead, molecularSo2 } from '~~/core/sulphite'
 import { sayDay } from '~/wording/days'
 
@@ -10,7 +10,7 @@ const ApexChart = defineAsyncComponent(() => import('vue3-apexcharts'))
 const { base, colours } = useChartClothes()
 const now = useNow()
 const DAY = 86_400_000
-const upkeep = computed(() => upkeepOf(props.lot))
+const upkeep = computed(() => props.lot.upkeep)
 const ph = computed(() => Math.min(4.5, Math.max(2.5, props.lot.ph?.value ?? 3.5)))
 const mol = (free: number) => Number(molecularSo2(Math.min(500, free), ph.value).toFixed(3))
 const wanted = computed(() => mol(keptAt(props.lot)))

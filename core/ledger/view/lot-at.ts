@@ -1,7 +1,7 @@
-import { isFermenting, isWine, standingOf, type Standing } from '../facets'
+import { isFermenting, standingOf, type Standing } from '../facets'
 import { type LotPlan, type Malolactic, malolacticOf, planOf } from '../plan'
 import type { LotState } from '../state'
-import { freeAt, upkeepOf } from './upkeep'
+import { type LotUpkeep, freeAt, upkeepOf } from './upkeep'
 
 /** A lot as it is now: what decays has decayed, and what time alone tells is told. The only form that stages and pages see. */
 export interface LotView extends LotState {
@@ -11,6 +11,8 @@ export interface LotView extends LotState {
   standing: Standing
   plan: LotPlan
   malolactic: Malolactic
+  /** How a wine keeps its sulphite, by its own readings. */
+  upkeep?: LotUpkeep
 }
 
 /** No fall over so long says stuck, while sugar remains (craft 3.7, common practice). */
@@ -29,15 +31,22 @@ const seen = new WeakMap<LotState, LotView>()
 export function lotAt(lot: LotState, now: string): LotView {
   const known = seen.get(lot)
   if (known?.asOf === now) return known
-  const free = freeAt(lot, now)
-  const bound = isWine(lot) ? upkeepOf({ ...lot, asOf: now })?.boundShare.mid : undefined
+  const upkeep = upkeepOf(lot, now)
+  const free = freeAt(lot, now, upkeep)
   const current: LotState = {
     ...lot,
     alcoholic: alcoholicAt(lot, now),
     ...(free && { freeSo2: free }),
-    ...(bound !== undefined && { boundShare: bound })
+    ...(upkeep && { boundShare: upkeep.boundShare.mid })
   }
-  const view: LotView = { ...current, asOf: now, standing: standingOf(current), plan: planOf(current), malolactic: malolacticOf(current) }
+  const view: LotView = {
+    ...current,
+    asOf: now,
+    standing: standingOf(current),
+    plan: planOf(current),
+    malolactic: malolacticOf(current),
+    ...(upkeep && { upkeep })
+  }
   seen.set(lot, view)
   return view
 }

@@ -1,5 +1,5 @@
 import type { Finding } from '../../findings'
-import { isHeld, isWine, keptAt, upkeepOf } from '../../ledger'
+import { isHeld, isWine, keptAt } from '../../ledger'
 import type { UpkeepFinding } from '../../sulphite'
 import { type Stage, hoursSince, later } from '../stage'
 
@@ -29,7 +29,7 @@ export const keepingStage: Stage<KeepingSays> = {
     if (!lot.ph) return [{ code: 'measure-wine', key: 'measure-must', evidence: [], ...measure, urgency: 'now' }]
     if (!lot.freeSo2) return [{ code: 'measure-free', key: 'confirm-dry', evidence: [], ...measure }]
     const targetFreeMgPerL = keptAt(lot)
-    const upkeep = upkeepOf(lot)
+    const { upkeep } = lot
     const { value: freeMgPerL, from } = lot.freeSo2
     if (freeMgPerL < targetFreeMgPerL - SLACK) {
       return [
@@ -69,7 +69,7 @@ export const keepingStage: Stage<KeepingSays> = {
     const [free, total] = [lot.series.freeSo2?.at(-1), lot.series.totalSo2?.at(-1)]
     const both = free && total && Math.abs(hoursSince(free.at, total.at)) <= SAME_LOOK_H && free.value > total.value + SLACK
     return [
-      ...(upkeepOf(lot)?.findings ?? []).map((wrong): Finding<KeepingSays> => ({
+      ...(lot.upkeep?.findings ?? []).map((wrong): Finding<KeepingSays> => ({
         code: 'sulphite-odd',
         key: `sulphite-odd:${wrong.code}:${lot.series.freeSo2?.at(-1)?.entryId ?? ''}`,
         wrong,

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { findingsOf, tasksOf } from '..'
-import { type Draft, type Entry, type Fact, foldCellar, keptAt, lotAt, upkeepOf } from '../../ledger'
+import { type Draft, type Entry, type Fact, foldCellar, keptAt, lotAt } from '../../ledger'
 
 const NOW = Date.UTC(2026, 11, 20, 12)
 const at = (daysAgo: number) => new Date(NOW - daysAgo * 86_400_000).toISOString()
@@ -26,7 +26,7 @@ const white = [
 function seen(entries: readonly Entry[], when = now) {
   const cellar = foldCellar(entries)
   const lot = lotAt(cellar.lots.get(lotId)!, when)
-  return { lot, cellar, upkeep: upkeepOf(lot), task: tasksOf(lot, cellar, when).find((t) => !t.code.includes('lees')), found: findingsOf(lot, cellar, when) }
+  return { lot, cellar, upkeep: lot.upkeep, task: tasksOf(lot, cellar, when).find((t) => !t.code.includes('lees')), found: findingsOf(lot, cellar, when) }
 }
 
 describe('the sulphite of a wine that rests', () => {
