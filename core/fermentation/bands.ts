@@ -1,5 +1,6 @@
-/** The middle and the ends of an 80 % interval. */
-export interface Band80 { low: number, mid: number, high: number }
+import type { Band80 } from '../units'
+
+export type { Band80 }
 
 /** A tenth lies outside at either end; of the early times a little more, found on the reference ferments of seeds 3 and 11. */
 export const TENTH = 0.11

@@ -1,4 +1,4 @@
-import { within } from '../units'
+import { type Band80, weightedBand, within } from '../units'
 import { MALIC_END } from './evidence'
 
 export interface MalicReading {
@@ -17,12 +17,6 @@ export interface CourseAsked {
   atDays: number
 }
 
-/** 80 % of what it may be lies between low and high. */
-export interface Band {
-  low: number
-  mid: number
-  high: number
-}
 export type CourseFinding =
   /** No fall that a test can tell over three weeks while there is malic left. */
   | { code: 'stalled', days: number, malicGPerL: number }
@@ -33,11 +27,11 @@ export type CourseFinding =
 
 export interface MalolacticCourse {
   /** Days since the bacteria when it comes to 0.1 g/L. */
-  endDays: Band
-  malicNow: Band
+  endDays: Band80
+  malicNow: Band80
   findings: CourseFinding[]
   /** g/L at a day of it. */
-  at: (days: number) => Band
+  at: (days: number) => Band80
 }
 
 /** It takes 3 to 8 weeks where all is as it should be, craft 3.9: the middle of that, and its spread as a factor. */
@@ -81,8 +75,8 @@ export function malolacticCourse({ score, readings, startGPerL, atDays }: Course
   }
   // So far from everything that nothing weighs anything: then all weigh alike, which says that nothing is known.
   if (possible.every((p) => p.weight < 1e-300)) for (const p of possible) p.weight = 1
-  const at = (days: number) => bandOf(possible.map((p) => [malicOf(p, days), p.weight]))
-  const endDays = bandOf(possible.map((p) => [p.end, p.weight]))
+  const at = (days: number) => weightedBand(possible.map((p) => [malicOf(p, days), p.weight]))
+  const endDays = weightedBand(possible.map((p) => [p.end, p.weight]))
   return { endDays, malicNow: at(atDays), at, findings: findingsOf(read, atDays, endDays) }
 }
 
@@ -95,7 +89,7 @@ function malicOf({ end, start, shape }: Omit<Possible, 'weight'>, days: number):
   return start * Math.exp(-toGo * (days / end) ** shape)
 }
 
-function findingsOf(read: readonly MalicReading[], atDays: number, endDays: Band): CourseFinding[] {
+function findingsOf(read: readonly MalicReading[], atDays: number, endDays: Band80): CourseFinding[] {
   const last = read.at(-1)
   if (!last) return atDays > endDays.high ? [{ code: 'overdue', days: atDays }] : []
   const before = read.at(-2)
@@ -104,18 +98,4 @@ function findingsOf(read: readonly MalicReading[], atDays: number, endDays: Band
   const earlier = read.findLast((r) => last.days - r.days >= STALL.days)
   const stands = earlier && last.days > STALL.days && earlier.malicGPerL - last.malicGPerL < STALL.fallG
   return stands && last.malicGPerL > MALIC_END.nearly ? [{ code: 'stalled', days: last.days - earlier.days, malicGPerL: last.malicGPerL }] : []
-}
-
-function bandOf(samples: [value: number, weight: number][]): Band {
-  samples.sort((a, b) => a[0] - b[0])
-  const total = samples.reduce((sum, [, w]) => sum + w, 0)
-  const at = (share: number) => {
-    let sum = 0
-    for (const [value, weight] of samples) {
-      sum += weight
-      if (sum >= share * total) return value
-    }
-    return samples.at(-1)![0]
-  }
-  return { low: at(0.1), mid: at(0.5), high: at(0.9) }
 }

@@ -1,15 +1,10 @@
 import { describe, expect, it } from 'vitest'
 import { tasksOf, winterOf } from '.'
-import { type Draft, type Entry, type Fact, foldCellar, lotAt } from '../ledger'
+import { DAY, ledgerBefore } from './ledger.fixture'
+import { type Entry, foldCellar, lotAt } from '../ledger'
 
-const NOW = Date.UTC(2026, 11, 20, 12)
-const at = (daysAgo: number) => new Date(NOW - daysAgo * 86_400_000).toISOString()
-const now = at(0)
-let n = 0
-const entry = (daysAgo: number, draft: Draft<Fact>) =>
-  ({ id: `entry-w-${String(++n).padStart(4, '0')}`, device: 't', at: at(daysAgo), written: at(daysAgo), ...draft }) as Entry
-const read = (lotId: string, daysAgo: number, quantity: 'sg' | 'ph' | 'freeSo2' | 'malic', value: number) =>
-  entry(daysAgo, { type: 'reading', lotId, quantity, typed: String(value), value })
+const { now, entry, read: readOf } = ledgerBefore(Date.UTC(2026, 11, 20, 12), DAY, 'lot-winter')
+const read = (lotId: string, daysAgo: number, quantity: 'sg' | 'ph' | 'freeSo2' | 'malic', value: number) => readOf(daysAgo, quantity, value, lotId)
 /** A dry white of so many litres in a vessel of 25 L. */
 const wine = (lotId: string, litres: number, kind: 'demijohn' | 'barrel' = 'demijohn') => [
   entry(120, { type: 'vessel-added', vesselId: `vessel-${lotId}`, name: lotId, kind, capacityL: 25 }),

@@ -67,10 +67,6 @@ const state = (v: (typeof vessels.value)[number]) =>
 .wine > :last-child {
   text-align: right;
 }
-.swatch {
-  height: 34px;
-  border-radius: 5px;
-}
 .vessels {
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(13rem, 1fr));

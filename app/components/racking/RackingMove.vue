@@ -32,8 +32,8 @@ function log() {
 </script>
 
 <template>
-  <li :class="{ turn }">
-    <span class="no figure" aria-hidden="true">{{ number }}</span>
+  <li>
+    <span class="ball figure" :class="{ hollow: !turn }" aria-hidden="true">{{ number }}</span>
     <span class="pour" aria-hidden="true">
       <VesselDrawing v-if="from" :kind="from.kind" :capacity-l="from.capacityL" :litres="from.litres" :colour="colour" :px-per-dm="11" />
       <UIcon name="i-lucide-arrow-right" />
@@ -75,19 +75,6 @@ li {
   align-items: center;
   padding: 12px 0;
   border-top: 1.5px solid var(--line);
-}
-.no {
-  width: 34px;
-  height: 34px;
-  border-radius: 17px;
-  display: grid;
-  place-items: center;
-  border: 2px solid var(--line-strong);
-}
-.turn .no {
-  background: var(--skin);
-  border-color: var(--skin);
-  color: var(--on-skin);
 }
 .pour {
   display: flex;

@@ -13,7 +13,7 @@ const minutes = computed(() => props.said.finding.minutes)
 
 <template>
   <li class="task" :class="{ rest: number === undefined }">
-    <span class="number figure" :class="{ hollow: number === undefined }" aria-hidden="true">{{ number }}</span>
+    <span class="ball figure" :class="{ hollow: number === undefined }" aria-hidden="true">{{ number }}</span>
     <div class="what">
       <NuxtLink :to="`/lots/${lot.id}`" class="lot">{{ lot.name }}</NuxtLink>
       <h2>{{ said.words.title }}</h2>
@@ -53,21 +53,6 @@ const minutes = computed(() => props.said.finding.minutes)
   align-items: center;
   padding: 14px 0;
   border-top: 1.5px solid var(--line);
-}
-.number {
-  width: 34px;
-  height: 34px;
-  border-radius: 17px;
-  display: grid;
-  place-items: center;
-  background: var(--skin);
-  color: var(--on-skin);
-  font-size: 1.15rem;
-  align-self: start;
-}
-.number.hollow {
-  background: none;
-  border: 2px dashed var(--line-strong);
 }
 .acts {
   display: grid;

@@ -20,7 +20,7 @@ const keeps = computed(() => props.line.belowAt && sayDay(props.line.belowAt.low
 <template>
   <li>
     <div class="who">
-      <span class="figure no" aria-hidden="true">{{ number }}</span>
+      <span class="ball figure" aria-hidden="true">{{ number }}</span>
       <div>
         <h2><NuxtLink :to="`/lots/${line.lot.id}`">{{ line.lot.name }}</NuxtLink></h2>
         <p class="soft">
@@ -60,15 +60,6 @@ li {
   display: grid;
   grid-template-columns: 34px minmax(0, 1fr);
   gap: 12px;
-}
-.no {
-  width: 34px;
-  height: 34px;
-  border-radius: 17px;
-  display: grid;
-  place-items: center;
-  background: var(--skin);
-  color: var(--on-skin);
 }
 @media (max-width: 900px) {
   li {

@@ -70,11 +70,6 @@ useHead({ title: 'Lots · Presk' })
 .lots a:hover {
   background: var(--sheet);
 }
-.swatch {
-  width: 10px;
-  height: 44px;
-  border-radius: 5px;
-}
 .name {
   display: grid;
 }
@@ -94,7 +89,6 @@ useHead({ title: 'Lots · Presk' })
   }
   .swatch {
     grid-row: 1 / 4;
-    height: 100%;
   }
   .lots a > :nth-child(n + 3) {
     grid-column: 2;

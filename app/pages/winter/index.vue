@@ -105,9 +105,6 @@ li {
 .name:hover b {
   text-decoration: underline;
 }
-.swatch {
-  border-radius: 5px;
-}
 .label {
   display: none;
 }

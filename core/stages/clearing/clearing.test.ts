@@ -1,16 +1,10 @@
 import { describe, expect, it } from 'vitest'
+import { DAY, ledgerBefore } from '../ledger.fixture'
 import { tasksOf } from '..'
-import { type Clarity, type Draft, type Entry, type Fact, foldCellar, lotAt } from '../../ledger'
+import { type Clarity, type Entry, foldCellar, lotAt } from '../../ledger'
 
-const NOW = Date.UTC(2026, 11, 20, 12)
-const at = (daysAgo: number) => new Date(NOW - daysAgo * 86_400_000).toISOString()
-const now = at(0)
 const lotId = 'lot-clear-1'
-let n = 0
-const entry = (daysAgo: number, draft: Draft<Fact>) =>
-  ({ id: `entry-c-${String(++n).padStart(4, '0')}`, device: 't', at: at(daysAgo), written: at(daysAgo), ...draft }) as Entry
-const read = (daysAgo: number, quantity: 'sg' | 'ph', value: number) =>
-  entry(daysAgo, { type: 'reading', lotId, quantity, typed: String(value), value })
+const { now, entry, read } = ledgerBefore(Date.UTC(2026, 11, 20, 12), DAY, lotId)
 const racked = (daysAgo: number) => entry(daysAgo, { type: 'transfer', purpose: 'rack', from: { lotId }, to: { lotId }, outL: 20, inL: 20 })
 const looked = (daysAgo: number, clarity: Clarity) => entry(daysAgo, { type: 'observation', lotId, what: 'clarity', text: 'x', clarity })
 const white = [

@@ -1,16 +1,10 @@
 import { describe, expect, it } from 'vitest'
+import { DAY, ledgerBefore } from '../ledger.fixture'
 import { findingsOf, tasksOf } from '..'
-import { type Draft, type Entry, type Fact, foldCellar, keptAt, lotAt } from '../../ledger'
+import { type Entry, foldCellar, keptAt, lotAt } from '../../ledger'
 
-const NOW = Date.UTC(2026, 11, 20, 12)
-const at = (daysAgo: number) => new Date(NOW - daysAgo * 86_400_000).toISOString()
-const now = at(0)
 const lotId = 'lot-keep-1'
-let n = 0
-const entry = (daysAgo: number, draft: Draft<Fact>) =>
-  ({ id: `entry-k-${String(++n).padStart(4, '0')}`, device: 't', at: at(daysAgo), written: at(daysAgo), ...draft }) as Entry
-const read = (daysAgo: number, quantity: 'sg' | 'ph' | 'freeSo2' | 'totalSo2', value: number) =>
-  entry(daysAgo, { type: 'reading', lotId, quantity, typed: String(value), value })
+const { at, now, entry, read } = ledgerBefore(Date.UTC(2026, 11, 20, 12), DAY, lotId)
 /** 4 g of the potassium salt in 50 L: 46 mg/L of SO₂. */
 const sulphite = (daysAgo: number) =>
   entry(daysAgo, { type: 'addition', lotId, material: 'potassium-metabisulphite', unit: 'g', actual: 4, so2Share: 0.576 })

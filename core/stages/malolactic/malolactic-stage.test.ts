@@ -1,16 +1,10 @@
 import { describe, expect, it } from 'vitest'
+import { DAY, ledgerBefore } from '../ledger.fixture'
 import { findingsOf, malolacticEndedAt, tasksOf } from '..'
-import { type Draft, type Entry, type Fact, foldCellar, lotAt } from '../../ledger'
+import { type Entry, foldCellar, lotAt } from '../../ledger'
 
-const NOW = Date.UTC(2026, 11, 20, 12)
-const at = (daysAgo: number) => new Date(NOW - daysAgo * 86_400_000).toISOString()
-const now = at(0)
 const lotId = 'lot-malo-1'
-let n = 0
-const entry = (daysAgo: number, draft: Draft<Fact>) =>
-  ({ id: `entry-m-${String(++n).padStart(4, '0')}`, device: 't', at: at(daysAgo), written: at(daysAgo), ...draft }) as Entry
-const read = (daysAgo: number, quantity: 'sg' | 'ph' | 'ta' | 'malic' | 'temperature' | 'freeSo2', value: number) =>
-  entry(daysAgo, { type: 'reading', lotId, quantity, typed: String(value), value })
+const { at, now, entry, read } = ledgerBefore(Date.UTC(2026, 11, 20, 12), DAY, lotId)
 const plan = (malolactic: 'with-yeast' | 'on-skins' | 'blocked' | 'none') => entry(79, { type: 'lot-planned', lotId, malolactic })
 const bacteria = (daysAgo: number) => entry(daysAgo, { type: 'inoculation', lotId, organism: 'bacteria', culture: 'B' })
 const paper = (daysAgo: number, malic: 'none' | 'faint' | 'clear', lactic: 'none' | 'faint' | 'clear') =>

@@ -1,13 +1,6 @@
-import { within } from '../../units'
+import { type Band80, weightedBand, within } from '../../units'
 import { freeSo2For, molecularSo2 } from '../molecular'
 import { type Course, type FreeDose, type FreeReading, coursesOf, wander } from './follow'
-
-/** 80 % of what it may be lies between low and high. */
-export interface Band {
-  low: number
-  mid: number
-  high: number
-}
 
 export interface UpkeepAsked {
   /** 2.5 to 4.5 */
@@ -26,12 +19,12 @@ export type UpkeepFinding =
   | { code: 'falls-fast', decayPerDay: number }
 
 export interface SulphiteUpkeep {
-  decayPerDay: Band
-  boundShare: Band
+  decayPerDay: Band80
+  boundShare: Band80
   targetFreeMgPerL: number
-  now: { days: number, free: Band, molecularMgPerL: number, below: boolean }
+  now: { days: number, free: Band80, molecularMgPerL: number, below: boolean }
   /** When its free level falls below the target, on the scale of days asked in; null when it does not within three years. */
-  belowTargetAtDays: Band | null
+  belowTargetAtDays: Band80 | null
   findings: UpkeepFinding[]
 }
 
@@ -55,13 +48,13 @@ export function sulphiteUpkeep({ ph, targetMolecularMgPerL, readings, doses = []
   const { courses, lastDay } = coursesOf(readings, doses)
   const days = Math.max(lastDay, within('atDays', atDays ?? lastDay, -4000, 8000))
   const free = freeAt(courses, days - lastDay)
-  const decayPerDay = bandOf(courses.map((c) => [c.decayPerDay, c.weight]))
+  const decayPerDay = weightedBand(courses.map((c) => [c.decayPerDay, c.weight]))
   const below = free.mid < targetFreeMgPerL
-  const falls = bandOf(samplesOf(courses, 0).map(([level, weight, course]) => [fallsBelow(level, targetFreeMgPerL, course), weight]))
+  const falls = weightedBand(samplesOf(courses, 0).map(([level, weight, course]) => [fallsBelow(level, targetFreeMgPerL, course), weight]))
   const at = (after: number) => Math.min(HORIZON, after) + lastDay
   return {
     decayPerDay,
-    boundShare: bandOf(courses.map((c) => [c.boundShare, c.weight])),
+    boundShare: weightedBand(courses.map((c) => [c.boundShare, c.weight])),
     targetFreeMgPerL,
     now: { days, free, molecularMgPerL: molecularSo2(free.mid, ph), below },
     belowTargetAtDays: falls.mid >= HORIZON ? null : { low: at(falls.low), mid: at(falls.mid), high: at(falls.high) },
@@ -78,13 +71,13 @@ export function sulphiteUpkeep({ ph, targetMolecularMgPerL, readings, doses = []
  * The free level so many days after the last that is known.
  * @throws LimitError
  */
-export function freeSo2Ahead(asked: Pick<UpkeepAsked, 'readings' | 'doses'>, atDays: readonly number[]): Band[] {
+export function freeSo2Ahead(asked: Pick<UpkeepAsked, 'readings' | 'doses'>, atDays: readonly number[]): Band80[] {
   const { courses, lastDay } = coursesOf(asked.readings, asked.doses ?? [])
   return atDays.map((at) => freeAt(courses, Math.max(0, within('atDays', at, -4000, 8000) - lastDay)))
 }
 
-const freeAt = (courses: readonly Course[], after: number): Band =>
-  bandOf(samplesOf(courses, after).map(([level, weight]) => [level, weight]))
+const freeAt = (courses: readonly Course[], after: number): Band80 =>
+  weightedBand(samplesOf(courses, after).map(([level, weight]) => [level, weight]))
 
 /** Levels that a wine may have so many days on, each with its weight. */
 function samplesOf(courses: readonly Course[], after: number): [level: number, weight: number, course: Course][] {
@@ -98,27 +91,6 @@ function samplesOf(courses: readonly Course[], after: number): [level: number, w
 
 const fallsBelow = (level: number, target: number, { decayPerDay }: Course): number =>
   level <= target ? 0 : target <= 0 ? HORIZON : Math.min(HORIZON, Math.log(level / target) / decayPerDay)
-
-function bandOf(samples: readonly (readonly [value: number, weight: number])[]): Band {
-  const sorted = [...samples].sort((a, b) => a[0] - b[0])
-  const total = sorted.reduce((sum, [, w]) => sum + w, 0)
-  const at = (share: number) => {
-    let sum = 0
-    for (const [i, [value, weight]] of sorted.entries()) {
-      const next = sum + weight
-      if (next >= share * total) {
-        // Between the middles of two neighbours, so that a small change in what was read makes a small one here.
-        const [before, w] = sorted[i - 1] ?? [value, weight]
-        const [from, to] = [sum - w / 2, sum + weight / 2]
-        const t = to > from ? Math.min(1, Math.max(0, (share * total - from) / (to - from))) : 1
-        return before + (value - before) * t
-      }
-      sum = next
-    }
-    return sorted.at(-1)?.[0] ?? 0
-  }
-  return { low: at(0.1), mid: at(0.5), high: at(0.9) }
-}
 
 /** Readings that rise with nothing given in between. */
 function rises(readings: readonly FreeReading[], doses: readonly FreeDose[]): UpkeepFinding[] {

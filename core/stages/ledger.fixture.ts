@@ -1,0 +1,17 @@
+import type { Draft, Entry, Fact, ReadingQuantity } from '../ledger'
+
+/**
+ * Entries of one lot, laid out by how long before an instant they were made.
+ * @param now ms since 1970
+ * @param unit ms: an hour or a day
+ */
+export function ledgerBefore(now: number, unit: number, lotId: string) {
+  let count = 0
+  const at = (ago: number) => new Date(now - ago * unit).toISOString()
+  const entry = (ago: number, draft: Draft<Fact>) =>
+    ({ id: `${lotId}-${String(++count).padStart(4, '0')}`, device: 't', at: at(ago), written: at(ago), ...draft }) as Entry
+  const read = (ago: number, quantity: ReadingQuantity, value: number, of = lotId) =>
+    entry(ago, { type: 'reading', lotId: of, quantity, typed: String(value), value })
+  return { at, now: at(0), entry, read }
+}
+export const DAY = 86_400_000
