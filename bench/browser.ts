@@ -59,7 +59,7 @@ export async function benchBrowser(): Promise<object> {
   }
 }
 
-/** The demo's four ferments in the browser's own worker: the first, which starts it and is compiled on the way, and the middle of the rest. */
+/** The demo's four ferments in the browser's own worker: the first, which starts it and is compiled on the way, and the rest. */
 async function forecastsInWorker(browser: Browser): Promise<object> {
   const context = await browser.newContext({ serviceWorkers: 'block', baseURL: `http://localhost:${PORT}` })
   await context.addInitScript(() => {

@@ -23,7 +23,12 @@ for (let i = 0; i < 500; i++) {
   const brix = brixFromSg(f.originalSg)
   const celsius = f.celsiusAt(48)
   const prior = priorOf({ brix, celsius, yanMgPerL: nitrogenMgPerL, toleranceAbv: f.toleranceAbv })
-  const problem = { extractGPerL: sugarScales(f.originalSg, 'sg').sugarGPerL, prior, warmth: warmthOf(f.celsiusAt, end + 6, end + 6), looks }
+  const problem = {
+    extractGPerL: sugarScales(f.originalSg, 'sg').sugarGPerL,
+    prior,
+    warmth: warmthOf(f.celsiusAt, end + 6, end + 6),
+    looks
+  }
   const { z, lower } = peakOf(problem)
   const own = triangle.mmul(new Matrix(lower).subMatrix(0, KINETIC_NAMES.length - 1, 0, KINETIC_NAMES.length - 1))
   open.add(own.mmul(own.transpose()))
@@ -36,13 +41,29 @@ for (let i = 0; i < 500; i++) {
   })
 }
 const misses = rows.map((r) => r.miss).sort((a, b) => a - b)
-console.log(rows.length, 'ferments; misfit of the small course, SG: median', misses[rows.length >> 1]!.toFixed(5), 'nine tenths', misses[Math.floor(rows.length * 0.9)]!.toFixed(5))
+console.log(
+  rows.length,
+  'ferments; misfit of the small course, SG: median',
+  misses[rows.length >> 1]!.toFixed(5),
+  'nine tenths',
+  misses[Math.floor(rows.length * 0.9)]!.toFixed(5)
+)
 const X = new Matrix(rows.map((r) => r.x))
 const rests = KINETIC_NAMES.map((name, d) => {
   const y = Matrix.columnVector(rows.map((r) => r.values[d]!))
   const b = solve(X.transpose().mmul(X), X.transpose().mmul(y)).to1DArray()
-  console.log(`${name}: { mean: ${b[0]!.toFixed(4)}, byNitrogen: ${b[1]!.toFixed(3)}, byBrix: ${b[2]!.toFixed(4)}, byCelsius: ${b[3]!.toFixed(4)} },`)
+  console.log(
+    `${name}: { mean: ${b[0]!.toFixed(4)}, byNitrogen: ${b[1]!.toFixed(3)}, byBrix: ${b[2]!.toFixed(4)}, byCelsius: ${b[3]!.toFixed(4)} },`
+  )
   return rows.map((r) => r.values[d]! - r.x.reduce((sum, x, k) => sum + x * b[k]!, 0))
 })
-const covariance = new Matrix(rests.map((a) => rests.map((b) => a.reduce((sum, x, i) => sum + x * b[i]!, 0) / rows.length))).add(open.div(rows.length))
-for (const [i, row] of new CholeskyDecomposition(covariance).lowerTriangularMatrix.to2DArray().entries()) console.log(`[${row.slice(0, i + 1).map((x) => Number(x.toPrecision(3))).join(', ')}],`)
+const covariance = new Matrix(rests.map((a) => rests.map((b) => a.reduce((sum, x, i) => sum + x * b[i]!, 0) / rows.length))).add(
+  open.div(rows.length)
+)
+for (const [i, row] of new CholeskyDecomposition(covariance).lowerTriangularMatrix.to2DArray().entries())
+  console.log(
+    `[${row
+      .slice(0, i + 1)
+      .map((x) => Number(x.toPrecision(3)))
+      .join(', ')}],`
+  )

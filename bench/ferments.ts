@@ -12,14 +12,20 @@ export function benchFerments() {
   const { arrests, foundIn36h, looks, falseAlarms, msEach, ...bands } = trials(COUNT, SEED, () => performance.now())
   return {
     ferments: COUNT,
-    bands: Object.fromEntries(Object.entries(bands).map(([name, h]) => [name, Object.fromEntries(Object.entries(h).map(([k, v]) => [k, round(v)]))])),
+    bands: Object.fromEntries(
+      Object.entries(bands).map(([name, h]) => [name, Object.fromEntries(Object.entries(h).map(([k, v]) => [k, round(v)]))])
+    ),
     goals: { held: '0.76 to 0.84', dryFromMidFermentMedianErrorH: 10, foundIn36h: 0.95, falseAlarms: 0.03, msEach: 150 },
-    arrests, foundIn36h: round(foundIn36h), looks, falseAlarms: round(falseAlarms), msEach: round(msEach),
+    arrests,
+    foundIn36h: round(foundIn36h),
+    looks,
+    falseAlarms: round(falseAlarms),
+    msEach: round(msEach),
     plain: plainMethods()
   }
 }
 
-/** A straight line through the last readings, and last year's curve shifted to the last reading: median errors where the forecast is tried. */
+/** A straight line through the last readings, and last year's curve shifted to the last one: median errors beside the forecast. */
 function plainMethods() {
   const errors: Record<string, number[]> = { lineDryH: [], curveDryH: [], forecastDryH: [], lineSg24: [], curveSg24: [], forecastSg24: [] }
   for (let i = 0; i < 150; i++) {
@@ -37,7 +43,12 @@ function plainMethods() {
     const then = last.hoursAt(share)
     errors.curveDryH!.push(Math.abs(b.hours + (last.dry - then) - f.dry))
     errors.curveSg24!.push(Math.abs(f.originalSg - last.shareAt(then + 24) * (f.originalSg - 0.993) - f.sgAt(b.hours + 24)))
-    const out = forecastFerment({ originalSg: f.originalSg, readings: looks.slice(0, middle + 1), expectedCelsius: f.expectedCelsius, style: f.style })
+    const out = forecastFerment({
+      originalSg: f.originalSg,
+      readings: looks.slice(0, middle + 1),
+      expectedCelsius: f.expectedCelsius,
+      style: f.style
+    })
     if (out.dry) errors.forecastDryH!.push(Math.abs(out.dry.midHours - f.dry))
     const [x, y] = [out.expected[Math.floor(b.hours / 12) + 2]!, out.expected[Math.floor(b.hours / 12) + 3]!]
     const t = (b.hours + 24 - x.hours) / 12
@@ -54,7 +65,12 @@ function lastYears(style: 'red' | 'white', i: number) {
   while (f.style !== style || f.dry === null) f = trueFerment((k += 151), SEED - 1)
   const shareAt = (h: number) => (f.originalSg - f.sgAt(h)) / (f.originalSg - f.endSg)
   return {
-    dry: f.dry!, shareAt,
-    hoursAt: (share: number) => { let h = 0; while (shareAt(h) < share && h < 1400) h += 2; return h }
+    dry: f.dry!,
+    shareAt,
+    hoursAt: (share: number) => {
+      let h = 0
+      while (shareAt(h) < share && h < 1400) h += 2
+      return h
+    }
   }
 }

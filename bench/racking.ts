@@ -10,7 +10,10 @@ const SIZES = [54, 50, 34, 34, 30, 25, 25, 23, 23, 20, 15, 15, 10, 10, 5, 5, 5, 
 function cellar(seed: number): RackingAsked {
   const uniform = seeded(seed * 31)
   const wines = Array.from({ length: 8 }, (_, i) => ({ id: `w${i}`, litres: Math.round((12 + 45 * uniform()) * 10) / 10, offLees: true }))
-  const vessels: { id: string, capacityL: number, wineId?: string, litres?: number }[] = SIZES.map((capacityL, i) => ({ id: `v${i}`, capacityL }))
+  const vessels: { id: string, capacityL: number, wineId?: string, litres?: number }[] = SIZES.map((capacityL, i) => ({
+    id: `v${i}`,
+    capacityL
+  }))
   for (const w of wines) {
     let left = w.litres * 1.04
     for (const v of vessels) {

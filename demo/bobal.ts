@@ -16,7 +16,11 @@ export function bobal(put: Put, vintage: number): void {
     volumeL: 29,
     volumeIs: 'measured'
   })
-  for (const [quantity, typed] of [['brix', '22.6'], ['ph', '3.38'], ['ta', '6.9']] as const)
+  for (const [quantity, typed] of [
+    ['brix', '22.6'],
+    ['ph', '3.38'],
+    ['ta', '6.9']
+  ] as const)
     put(58, 11, { type: 'reading', lotId, quantity, typed, value: Number(typed) })
   put(58, 12, {
     type: 'addition',
@@ -41,7 +45,14 @@ export function bobal(put: Put, vintage: number): void {
   put(43, 18, { type: 'reading', lotId, quantity: 'malic', typed: '2.1', value: 2.1 })
   put(43, 18, { type: 'reading', lotId, quantity: 'ph', typed: '3.44', value: 3.44, instrumentId: 'inst-ph-meter' })
   put(43, 18, { type: 'reading', lotId, quantity: 'ta', typed: '6.6', value: 6.6 })
-  put(42, 10, { type: 'transfer', purpose: 'rack', from: { lotId, vesselId: 'vessel-old-glass' }, to: { lotId, vesselId: 'vessel-steel-25' }, outL: 25.5, inL: 24.4 })
+  put(42, 10, {
+    type: 'transfer',
+    purpose: 'rack',
+    from: { lotId, vesselId: 'vessel-old-glass' },
+    to: { lotId, vesselId: 'vessel-steel-25' },
+    outL: 25.5,
+    inL: 24.4
+  })
   put(42, 11, { type: 'inoculation', lotId, organism: 'bacteria', culture: 'Malolactic culture', grams: 0.3 })
   put(28, 18, { type: 'reading', lotId, quantity: 'malic', typed: '1.7', value: 1.7 })
   put(18, 18, { type: 'reading', lotId, quantity: 'malic', typed: '0.9', value: 0.9 })

@@ -30,7 +30,13 @@ export function equipment(put: Put): void {
     calibrationC: 20,
     step: 0.001
   })
-  put(110, 10, { type: 'instrument-added', instrumentId: 'inst-refractometer', name: 'Pocket refractometer', kind: 'refractometer', step: 0.2 })
+  put(110, 10, {
+    type: 'instrument-added',
+    instrumentId: 'inst-refractometer',
+    name: 'Pocket refractometer',
+    kind: 'refractometer',
+    step: 0.2
+  })
   put(110, 10, { type: 'instrument-added', instrumentId: 'inst-ph-meter', name: 'Pocket pH meter', kind: 'ph-meter', step: 0.01 })
   put(1, 8, { type: 'instrument-checked', instrumentId: 'inst-ph-meter', offset: 0.02, adjusted: true })
 }

@@ -4,7 +4,11 @@ import { MOVE_SIZES } from '~~/core/acids'
 import { inSteps, pointAt, sizeByKey, sizeNear } from './mapArrow'
 
 /** A bent way: pH falls by 0.1 for each of the first two sizes, then by 0.05. */
-const path = [0, 1, 2, 3, 4].map((size) => ({ size, ph: 3.7 - (size <= 2 ? size / 10 : 0.2 + (size - 2) / 20), taGPerL: 5 + size })) as never
+const path = [0, 1, 2, 3, 4].map((size) => ({
+  size,
+  ph: 3.7 - (size <= 2 ? size / 10 : 0.2 + (size - 2) / 20),
+  taGPerL: 5 + size
+})) as never
 const x = (ph: number) => (ph - 3) * 500
 const y = (ta: number) => 400 - ta * 30
 

@@ -11,7 +11,10 @@ const now = '2026-11-23T12:00:00.000Z'
 
 describe('tables out', () => {
   it('readings come back from the file as they went in, by an independent reader', () => {
-    const back = Papa.parse<Record<string, string>>(readingsCsv(demo.entries, { lot: () => 'A "quoted", name', instrument: () => '' }, () => undefined), { header: true }).data
+    const back = Papa.parse<Record<string, string>>(
+      readingsCsv(demo.entries, { lot: () => 'A "quoted", name', instrument: () => '' }, () => undefined),
+      { header: true }
+    ).data
     const readings = demo.entries.filter((e) => e.type === 'reading')
     expect(back).toHaveLength(readings.length)
     expect(back.map((r) => Number(r.value)).sort()).toEqual(readings.map((r) => r.value).sort())
@@ -103,7 +106,15 @@ it('one lot’s file tells its whole story alone', () => {
 describe('readings that Presk wrote, Presk reads back', () => {
   const cellar = foldCellar(demo.entries)
   // One by refractometer, of which only the kind was said.
-  const spoken = { ...demo.entries.findLast((e) => e.type === 'reading' && e.quantity === 'sg')!, id: 'spoken-reading-1', quantity: 'brix', typed: '9.4', value: 9.4, by: 'refractometer', instrumentId: undefined } as EntryOf<'reading'>
+  const spoken = {
+    ...demo.entries.findLast((e) => e.type === 'reading' && e.quantity === 'sg')!,
+    id: 'spoken-reading-1',
+    quantity: 'brix',
+    typed: '9.4',
+    value: 9.4,
+    by: 'refractometer',
+    instrumentId: undefined
+  } as EntryOf<'reading'>
   const entries = [...demo.entries, spoken].sort(inOrder)
   const readings = entries.filter((e) => e.type === 'reading')
   const instruments = new Map([...cellar.instruments.values()].map((i) => [i.name, i.id]))

@@ -19,7 +19,13 @@ const f = {
 describe('an instant that is forecast, as a person says it', () => {
   const startAt = new Date(2026, 9, 1, 8).toISOString()
   it.each([
-    ['near and narrow: by parts of the day', { lowHours: 34, midHours: 37, highHours: 40 }, 20, 'Fri 2 Oct, in the evening', 'give or take 3 h'],
+    [
+      'near and narrow: by parts of the day',
+      { lowHours: 34, midHours: 37, highHours: 40 },
+      20,
+      'Fri 2 Oct, in the evening',
+      'give or take 3 h'
+    ],
     ['at night', { lowHours: 40, midHours: 43, highHours: 46 }, 20, 'Sat 3 Oct, at night', 'give or take 3 h'],
     ['wide: by days', { lowHours: 150, midHours: 180, highHours: 230 }, 100, 'Thu 8 Oct', 'Wed 7 Oct to Sat 10 Oct'],
     ['far off is no evening', { lowHours: 176, midHours: 180, highHours: 183 }, 20, 'Thu 8 Oct', '']
@@ -28,21 +34,36 @@ describe('an instant that is forecast, as a person says it', () => {
 
 describe('what is expected now', () => {
   const sg = (mid: number) => ({ low: mid - 0.002, mid, high: mid + 0.003 })
-  const known = { startAt: '2026-10-01T00:00:00.000Z', forecast: { expected: [{ hours: 0, sg: sg(1.09) }, { hours: 12, sg: sg(1.07) }] } } as never
+  const known = {
+    startAt: '2026-10-01T00:00:00.000Z',
+    forecast: {
+      expected: [
+        { hours: 0, sg: sg(1.09) },
+        { hours: 12, sg: sg(1.07) }
+      ]
+    }
+  } as never
   it.each([
     ['2026-10-01T06:00:00.000Z', 1.08],
     ['2026-10-01T09:00:00.000Z', 1.075]
   ])('%s lies between the points', (now, mid) => expect(expectedNow(known, now)!.mid).toBeCloseTo(mid, 9))
   it.each(['2026-09-30T00:00:00.000Z', '2026-10-02T00:00:00.000Z'])('%s is beyond what was forecast', (now) =>
-    expect(expectedNow(known, now)).toBeUndefined())
+    expect(expectedNow(known, now)).toBeUndefined()
+  )
   it('nothing forecast, nothing expected', () => expect(expectedNow(undefined, '2026-10-01T06:00:00.000Z')).toBeUndefined())
 })
 
 describe('an axis around its values', () => {
   it.each([
-    [[1.095, 1.043, 0.995], [0.005, 0.01, 0.02, 0.05]],
+    [
+      [1.095, 1.043, 0.995],
+      [0.005, 0.01, 0.02, 0.05]
+    ],
     [[1.052], [0.005, 0.01, 0.02]],
-    [[14, 15.5, 14], [2, 5, 10]]
+    [
+      [14, 15.5, 14],
+      [2, 5, 10]
+    ]
   ])('%j lie inside, on round steps', (values, steps) => {
     const { min, max, tickAmount } = axisAround(values, steps) as { min: number, max: number, tickAmount: number }
     const [low, high, step] = [Math.min(...values), Math.max(...values), (max - min) / tickAmount]

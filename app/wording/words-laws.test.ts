@@ -40,12 +40,22 @@ describe('words about lots as people have them, odd ones among them', () => {
             said.push(words.title, words.reason)
             if (finding.action) expect(words.action, finding.code).toBeTruthy()
           }
-          said.push(...crushSteps(lot, now).map((step) => `step ${sayStatus(step, (at) => at.slice(0, 10), () => 3)}`))
+          said.push(
+            ...crushSteps(lot, now).map(
+              (step) =>
+                `step ${sayStatus(
+                  step,
+                  (at) => at.slice(0, 10),
+                  () => 3
+                )}`
+            )
+          )
           judgeLot(lot)
           for (const key of FIGURES) if (lot[key]) said.push(sayDerivation(key, lot[key], lot, 'so much'))
           const needs = needsOfLot(lot, 'potassium-metabisulphite')
           said.push(...needs.map((need) => NEED[need.reason]))
-          for (const row of supplyRows(needs, cellar.stock, now)) said.push(...row.findings.map((x) => saySupplyFinding(x, (v) => v.toFixed(1))))
+          for (const row of supplyRows(needs, cellar.stock, now))
+            said.push(...row.findings.map((x) => saySupplyFinding(x, (v) => v.toFixed(1))))
         }
         for (const words of said) {
           expect(words).toMatch(/\S/)

@@ -30,7 +30,8 @@ const musts = fc.record({ ph: real(2.9, 4), taGPerL: real(4, 12), abv: real(0, 1
 const pairs = fc.record({ ph: real(2.5, 4.5), taGPerL: real(2, 20), abv: real(0, 18) })
 
 describe('simple solutions whose pH is in print', () => {
-  // 0.1 M acetic acid: pH 2.88 (any general chemistry text); 0.034 M potassium bitartrate saturated at 25 °C: pH 3.557 (NIST/IUPAC primary standard).
+  // 0.1 M acetic acid: pH 2.88 (any general chemistry text);
+  // 0.034 M potassium bitartrate saturated at 25 °C: pH 3.557 (NIST/IUPAC primary standard).
   it('0.1 M acetic acid has pH 2.88', () => expect(solveEquilibrium(solution({ acetic: 0.1 })).ph).toBeCloseTo(2.88, 2))
   it('the pH standard of saturated bitartrate, 0.0341 mol/kg, reads 3.557 within 0.02', () => {
     expect(Math.abs(solveEquilibrium(solution({ tartaric: 0.0341 }, 0.0341)).ph - 3.557)).toBeLessThan(0.02)

@@ -27,7 +27,11 @@ describe('air over a wine', () => {
     ['two litres of air, a month in a hot attic', 25, 23, 30, 28, 'high']
   ])('%s', (_name, capacity, litres, days, celsius, risk) => expect(headspace(capacity, litres, days, celsius).risk).toBe(risk))
   it('more air, more days and more warmth never make it less', () => {
-    const some = fc.record({ litres: fc.double({ min: 5, max: 30, noNaN: true }), days: fc.double({ min: 0, max: 300, noNaN: true }), c: fc.double({ min: 5, max: 30, noNaN: true }) })
+    const some = fc.record({
+      litres: fc.double({ min: 5, max: 30, noNaN: true }),
+      days: fc.double({ min: 0, max: 300, noNaN: true }),
+      c: fc.double({ min: 5, max: 30, noNaN: true })
+    })
     fc.assert(
       fc.property(some, ({ litres, days, c }) => {
         const now = headspace(30, litres, days, c).exposure

@@ -13,7 +13,9 @@ const SOUND = daily(1.088, 1.067, 1.042, 1.021, 1.007)
 describe('the reference ferments', () => {
   it('take the days that the craft gives: reds one to two weeks, cool whites two to five', () => {
     const days = (style: string) => {
-      const dry = Array.from({ length: 160 }, (_, i) => trueFerment(i, 91)).flatMap((f) => (f.style === style && !f.cause && f.dry ? [f.dry / 24] : []))
+      const dry = Array.from({ length: 160 }, (_, i) => trueFerment(i, 91)).flatMap((f) =>
+        f.style === style && !f.cause && f.dry ? [f.dry / 24] : []
+      )
       return dry.sort((a, b) => a - b)[dry.length >> 1]!
     }
     expect(days('red')).toBeGreaterThan(4)
@@ -90,7 +92,9 @@ describe('what it says', () => {
   })
 
   it('not stuck: dry wine at rest, and a first day without a fall', () => {
-    expect(codes({ readings: [...SOUND, ...[0.999, 0.995, 0.9935, 0.9935, 0.993].map((sg, i) => ({ hours: 144 + i * 24, sg, celsius: 22 }))] })).toEqual([])
+    expect(
+      codes({ readings: [...SOUND, ...[0.999, 0.995, 0.9935, 0.9935, 0.993].map((sg, i) => ({ hours: 144 + i * 24, sg, celsius: 22 }))] })
+    ).toEqual([])
     expect(codes({ readings: daily(1.0945) })).toEqual([])
   })
 
@@ -113,7 +117,9 @@ describe('what it says', () => {
       tried++
       const at = i % readings.length
       const slipped = readings.map((r, k) => (k === at ? { ...r, sg: r.sg + (i % 2 ? 0.02 : -0.02) } : r))
-      const [was, is] = [readings.filter((_, k) => k !== at), slipped].map((r) => forecastFerment({ originalSg: f.originalSg, readings: r, expectedCelsius: f.expectedCelsius }))
+      const [was, is] = [readings.filter((_, k) => k !== at), slipped].map((r) =>
+        forecastFerment({ originalSg: f.originalSg, readings: r, expectedCelsius: f.expectedCelsius })
+      )
       // A slip that makes the last two looks alike cannot be told from a stand: then it is asked to be read again.
       if (Math.abs(slipped.at(-1)!.sg - slipped.at(-2)!.sg) < 0.004) continue
       if (!was!.findings.some((x) => x.code === 'stuck') && is!.findings.some((x) => x.code === 'stuck')) stuck++
@@ -137,7 +143,11 @@ describe('what it says', () => {
 
   it('answers whatever was read, in numbers that are in order', () => {
     const reading = fc.record(
-      { hours: fc.double({ min: 0, max: 2000, noNaN: true }), sg: fc.double({ min: 0.97, max: 1.2, noNaN: true }), celsius: fc.double({ min: -40, max: 200, noNaN: true }) },
+      {
+        hours: fc.double({ min: 0, max: 2000, noNaN: true }),
+        sg: fc.double({ min: 0.97, max: 1.2, noNaN: true }),
+        celsius: fc.double({ min: -40, max: 200, noNaN: true })
+      },
       { requiredKeys: ['hours', 'sg'] }
     )
     fc.assert(

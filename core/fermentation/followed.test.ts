@@ -34,15 +34,30 @@ describe('what is followed is kept thinned', () => {
   it('garbage, duplicates, another order and two-year gaps change nothing but a finding', () => {
     const garbage: fc.Arbitrary<SentReading> = fc.oneof(
       fc.constantFrom<SentReading>(
-        { at: null }, { at: 'yesterday', sg: 1.05 }, { at: plus(30), sg: 99 }, { at: plus(31), sg: null, celsius: -127 }, { at: plus(24 * 700), sg: 1.01 },
-        { at: plus(-24 * 700), sg: 1.01 }, { at: plus(33), sg: Number.NaN }, undefined as never, { at: 12, sg: 1.02, celsius: 20 } as never
+        { at: null },
+        { at: 'yesterday', sg: 1.05 },
+        { at: plus(30), sg: 99 },
+        { at: plus(31), sg: null, celsius: -127 },
+        { at: plus(24 * 700), sg: 1.01 },
+        { at: plus(-24 * 700), sg: 1.01 },
+        { at: plus(33), sg: Number.NaN },
+        undefined as never,
+        { at: 12, sg: 1.02, celsius: 20 } as never
       ),
       fc.record({ at: fc.string(), sg: fc.anything(), celsius: fc.anything() })
     )
-    fc.assert(fc.property(fc.array(garbage, { maxLength: 30 }), fc.array(fc.nat(sent.length - 1), { maxLength: 30 }), fc.boolean(), (rubbish, doubles, backwards) => {
-      const all = [...sent, ...doubles.map((i) => sent[i]!), ...rubbish]
-      expect(followReadings(backwards ? all.reverse() : all, START, asked.to).kept).toEqual(clean.kept)
-    }), { numRuns: 60 })
+    fc.assert(
+      fc.property(
+        fc.array(garbage, { maxLength: 30 }),
+        fc.array(fc.nat(sent.length - 1), { maxLength: 30 }),
+        fc.boolean(),
+        (rubbish, doubles, backwards) => {
+          const all = [...sent, ...doubles.map((i) => sent[i]!), ...rubbish]
+          expect(followReadings(backwards ? all.reverse() : all, START, asked.to).kept).toEqual(clean.kept)
+        }
+      ),
+      { numRuns: 60 }
+    )
   })
   it('fetched hour by hour it keeps the same as fetched at once', () => {
     const kept: typeof clean.kept = []

@@ -11,7 +11,8 @@ describe('heat of a ferment', () => {
     expect(perTenGrams).toBeLessThan(1.5)
   })
   it('the ice takes up what the yeast makes over what the walls lose, by hand', () => {
-    // 100 L × 40 g × 0.55 kJ = 2200 kJ a day, 25.5 W; walls 5 W/K × 4 K = 20 W; 5.5 W × 86.4 = 472 kJ; a litre takes 334 + 37.8 + 4.18 × 17 = 443 kJ.
+    // 100 L × 40 g × 0.55 kJ = 2200 kJ a day, 25.5 W; walls 5 W/K × 4 K = 20 W;
+    // 5.5 W × 86.4 = 472 kJ; a litre takes 334 + 37.8 + 4.18 × 17 = 443 kJ.
     const b = heatBalance({ volumeL: 100, sugarGPerLDay: 40, celsius: 24, targetC: 22, roomC: 18, lossWPerK: 5 })
     expect(b.madeW).toBeCloseTo(25.5, 1)
     expect(b.iceLPerDay).toBeCloseTo(1.07, 1)
@@ -21,16 +22,22 @@ describe('heat of a ferment', () => {
   })
   it('wants ice or warmth, never both, and leaves it where neither is wanted', () => {
     const any = fc.record({
-      volumeL: fc.double({ min: 1, max: 2000, noNaN: true }), sugarGPerLDay: fc.double({ min: 0, max: 120, noNaN: true }),
-      celsius: fc.double({ min: 5, max: 38, noNaN: true }), targetC: fc.double({ min: 8, max: 32, noNaN: true }), roomC: fc.double({ min: 0, max: 35, noNaN: true })
+      volumeL: fc.double({ min: 1, max: 2000, noNaN: true }),
+      sugarGPerLDay: fc.double({ min: 0, max: 120, noNaN: true }),
+      celsius: fc.double({ min: 5, max: 38, noNaN: true }),
+      targetC: fc.double({ min: 8, max: 32, noNaN: true }),
+      roomC: fc.double({ min: 0, max: 35, noNaN: true })
     })
-    fc.assert(fc.property(any, (asked) => {
-      const b = heatBalance(asked)
-      expect(Math.min(b.iceLPerDay, b.heaterW)).toBe(0)
-      const more = heatBalance({ ...asked, sugarGPerLDay: Math.min(150, asked.sugarGPerLDay + 1) })
-      expect(more.iceLPerDay).toBeGreaterThanOrEqual(b.iceLPerDay)
-      expect(more.iceLPerDay - b.iceLPerDay).toBeLessThan(0.002 * asked.volumeL + 0.01)
-    }), { numRuns: 500 })
+    fc.assert(
+      fc.property(any, (asked) => {
+        const b = heatBalance(asked)
+        expect(Math.min(b.iceLPerDay, b.heaterW)).toBe(0)
+        const more = heatBalance({ ...asked, sugarGPerLDay: Math.min(150, asked.sugarGPerLDay + 1) })
+        expect(more.iceLPerDay).toBeGreaterThanOrEqual(b.iceLPerDay)
+        expect(more.iceLPerDay - b.iceLPerDay).toBeLessThan(0.002 * asked.volumeL + 0.01)
+      }),
+      { numRuns: 500 }
+    )
   })
   it('walls are learnt from a vessel’s own temperatures: simulated with 3 W/K it comes out near 3, with nothing seen at the usual', () => {
     const [volumeL, truth, room] = [60, 3, 15]
@@ -78,12 +85,15 @@ describe('press day', () => {
 
 describe('a restart', () => {
   it('the wine is all used, once, and the starter at most doubles', () => {
-    fc.assert(fc.property(fc.double({ min: 1, max: 5000, noNaN: true }), (volumeL) => {
-      const { steps } = stuckRestart({ volumeL, sg: 1.015, abv: 12 })
-      expect(steps.reduce((sum, s) => sum + s.addWineL, 0)).toBeCloseTo(volumeL, 6)
-      for (const s of steps.filter((x) => x.code === 'double')) expect(s.addWineL).toBeLessThanOrEqual(s.starterL / 2 + 1e-9)
-      expect([...steps].sort((a, b) => a.atHours - b.atHours)).toEqual(steps)
-    }), { numRuns: 200 })
+    fc.assert(
+      fc.property(fc.double({ min: 1, max: 5000, noNaN: true }), (volumeL) => {
+        const { steps } = stuckRestart({ volumeL, sg: 1.015, abv: 12 })
+        expect(steps.reduce((sum, s) => sum + s.addWineL, 0)).toBeCloseTo(volumeL, 6)
+        for (const s of steps.filter((x) => x.code === 'double')) expect(s.addWineL).toBeLessThanOrEqual(s.starterL / 2 + 1e-9)
+        expect([...steps].sort((a, b) => a.atHours - b.atHours)).toEqual(steps)
+      }),
+      { numRuns: 200 }
+    )
   })
   it.each([
     [{ celsius: 9 }, 'cold'],

@@ -101,7 +101,9 @@ describe('a refractometer with alcohol in the sample', () => {
     ['ethanol 5 %', 0, 0.0495, 0.003],
     ['ethanol 10 %', 0, 0.0982, 0.0065],
     ['ethanol 15 %', 0, 0.1465, 0.0102]
-  ])('the index of refraction of %s', (_what, sugar, ethanol, above) => expect(Math.abs(refraction(sugar, ethanol) - above)).toBeLessThan(0.00015))
+  ])('the index of refraction of %s', (_what, sugar, ethanol, above) =>
+    expect(Math.abs(refraction(sugar, ethanol) - above)).toBeLessThan(0.00015)
+  )
   it('passes from must to wine without a jump, falls all the way, and its band holds both published fits inside their range', () => {
     for (const original of [14, 18, 22, 25, 28, 31]) {
       let before = correctRefractometer(original, original)

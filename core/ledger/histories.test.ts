@@ -398,7 +398,12 @@ describe('laws over generated cellars', () => {
 
 describe('lemon juice by its content', () => {
   it('sours as the citric acid in it does, and thins by its water', () => {
-    const must = [start('lot-lemon-1', 20), read('lot-lemon-1', 1, 'sg', 1.09), read('lot-lemon-1', 1, 'ph', 3.7), read('lot-lemon-1', 1, 'ta', 5)]
+    const must = [
+      start('lot-lemon-1', 20),
+      read('lot-lemon-1', 1, 'sg', 1.09),
+      read('lot-lemon-1', 1, 'ph', 3.7),
+      read('lot-lemon-1', 1, 'ta', 5)
+    ]
     const after = (...more: Entry[]) => foldCellar([...must, ...more]).lots.get('lot-lemon-1')!
     // 200 mL at 48 g/L is 9.6 g.
     const juice = after(entry(at(2), { type: 'addition', lotId: 'lot-lemon-1', material: 'lemon-juice', unit: 'mL', actual: 200 }))

@@ -24,7 +24,10 @@ describe('how well bacteria can work', () => {
   })
   it('the packet wins', () => {
     const culture = { minPh: 3.0, toleranceAbv: 15.5, maxTotalSo2MgPerL: 60, minC: 14 }
-    expect(malolacticConditions({ ph: 3.15, abv: 14.5, freeSo2MgPerL: 3, totalSo2MgPerL: 45, celsius: 15, culture })).toMatchObject({ score: 1, findings: [] })
+    expect(malolacticConditions({ ph: 3.15, abv: 14.5, freeSo2MgPerL: 3, totalSo2MgPerL: 45, celsius: 15, culture })).toMatchObject({
+      score: 1,
+      findings: []
+    })
   })
   it('nothing that gets better makes it worse, and a little makes a little', () => {
     const wine = fc.record({
@@ -37,7 +40,12 @@ describe('how well bacteria can work', () => {
     fc.assert(
       fc.property(wine, (w) => {
         const { score } = malolacticConditions(w)
-        const better = [{ ph: w.ph + 0.02 }, { abv: w.abv - 0.1 }, { freeSo2MgPerL: w.freeSo2MgPerL - 0.5 }, { totalSo2MgPerL: w.totalSo2MgPerL - 1 }]
+        const better = [
+          { ph: w.ph + 0.02 },
+          { abv: w.abv - 0.1 },
+          { freeSo2MgPerL: w.freeSo2MgPerL - 0.5 },
+          { totalSo2MgPerL: w.totalSo2MgPerL - 1 }
+        ]
         for (const change of [...better, ...(w.celsius < 23 ? [{ celsius: w.celsius + 0.2 }] : [])]) {
           const then = malolacticConditions({ ...w, ...change }).score
           expect(then).toBeGreaterThanOrEqual(score - 1e-12)
@@ -87,10 +95,38 @@ describe('the course', () => {
     expect(held / 200).toBeLessThanOrEqual(0.92)
   })
   it.each([
-    ['it stands', [{ days: 10, malicGPerL: 1.6 }, { days: 40, malicGPerL: 1.5 }], ['stalled']],
-    ['it falls', [{ days: 10, malicGPerL: 1.6 }, { days: 40, malicGPerL: 0.5 }], []],
-    ['it stands at its end', [{ days: 40, malicGPerL: 0.25 }, { days: 65, malicGPerL: 0.2 }], []],
-    ['it rises', [{ days: 10, malicGPerL: 1 }, { days: 20, malicGPerL: 2 }], ['rises']],
+    [
+      'it stands',
+      [
+        { days: 10, malicGPerL: 1.6 },
+        { days: 40, malicGPerL: 1.5 }
+      ],
+      ['stalled']
+    ],
+    [
+      'it falls',
+      [
+        { days: 10, malicGPerL: 1.6 },
+        { days: 40, malicGPerL: 0.5 }
+      ],
+      []
+    ],
+    [
+      'it stands at its end',
+      [
+        { days: 40, malicGPerL: 0.25 },
+        { days: 65, malicGPerL: 0.2 }
+      ],
+      []
+    ],
+    [
+      'it rises',
+      [
+        { days: 10, malicGPerL: 1 },
+        { days: 20, malicGPerL: 2 }
+      ],
+      ['rises']
+    ],
     ['nobody looked', [], ['overdue']]
   ])('%s', (_name, readings, codes) => {
     expect(malolacticCourse({ score: 1, readings, startGPerL: 2, atDays: 90 }).findings.map((f) => f.code)).toEqual(codes)

@@ -1,7 +1,18 @@
 import { describe, expect, it } from 'vitest'
 import { QUANTITIES } from '../quantities'
 import { SO2_SHARE } from '../sulphite'
-import { MATERIALS, MATERIAL_KEYS, type MaterialKey, type MaterialKind, cardOf, cardTyped, cardsOf, hoursApart, materialKey, overUsual } from '.'
+import {
+  MATERIALS,
+  MATERIAL_KEYS,
+  type MaterialKey,
+  type MaterialKind,
+  cardOf,
+  cardTyped,
+  cardsOf,
+  hoursApart,
+  materialKey,
+  overUsual
+} from '.'
 
 /** What the card of each kind must say besides what the type asks for. */
 const MUST_SAY: Record<MaterialKind, readonly ('dose' | 'limit' | 'spoonG' | 'cautions' | 'aliases')[]> = {

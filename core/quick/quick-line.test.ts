@@ -64,9 +64,9 @@ describe('readings', () => {
     ['tempranillo volume 5 gal malic 0.4', { volume: 18.93, malic: 0.4 }]
   ])('%s', (line, wanted) => {
     const found = read(line)
-    expect(Object.fromEntries(found.readings.map((r) => [r.quantity, Number(r.value.toPrecision(r.quantity === 'volume' ? 4 : 3))]))).toEqual(
-      Object.fromEntries(Object.entries(wanted).map(([q, v]) => [q, Number(v.toPrecision(q === 'volume' ? 4 : 3))]))
-    )
+    expect(
+      Object.fromEntries(found.readings.map((r) => [r.quantity, Number(r.value.toPrecision(r.quantity === 'volume' ? 4 : 3))]))
+    ).toEqual(Object.fromEntries(Object.entries(wanted).map(([q, v]) => [q, Number(v.toPrecision(q === 'volume' ? 4 : 3))])))
     expect([found.unclear, found.unknown]).toEqual([[], []])
   })
   it('a word behind a temperature is its unit only where it is one', () => {
@@ -88,7 +88,13 @@ describe('what went in', () => {
     ['tempranillo sulphited 2g', [['potassium-metabisulphite', 2]]],
     ['tempranillo sodium metabisulphite 1,5 g', [['sodium-metabisulphite', 1.5]]],
     ['tempranillo 15 ml sulphite stock', [['potassium-metabisulphite', 15]]],
-    ['tempranillo 2 l water and 10 g nutrient', [['water', 2], ['complex-nutrient', 10]]],
+    [
+      'tempranillo 2 l water and 10 g nutrient',
+      [
+        ['water', 2],
+        ['complex-nutrient', 10]
+      ]
+    ],
     ['tempranillo 1 lb sugar', [['sugar', 453.59]]]
   ] as const)('%s', (line, wanted) => {
     const found = read(line)
@@ -105,7 +111,10 @@ describe('what went in', () => {
 
 describe('work, moves and what is not understood', () => {
   it.each([
-    ['tempranillo punched down 6.2 g tartaric smells of plum', { operations: ['punch-down'], observations: [{ what: 'smell', text: 'of plum' }] }],
+    [
+      'tempranillo punched down 6.2 g tartaric smells of plum',
+      { operations: ['punch-down'], observations: [{ what: 'smell', text: 'of plum' }] }
+    ],
     ['albarino settling 1.2 g enzyme', { operations: ['settle'], additions: [{ material: 'pectic-enzyme', amount: 1.2 }] }],
     ['tempranillo malolactic done', { operations: ['malolactic-over'] }],
     ['tempranillo racked to glass 2 18 L leaving 0.5 L', { move: { purpose: 'rack', toVesselId: 'v-new', litres: 18, leesL: 0.5 } }],
@@ -117,7 +126,19 @@ describe('work, moves and what is not understood', () => {
     ['tempranillo 1.012 wobbled Gently', { readings: [{ quantity: 'sg' }], unknown: ['wobbled', 'Gently'] }]
   ])('%s', (line, wanted) => expect(read(line)).toMatchObject({ lotIds: [expect.any(String)], ...wanted }))
   it('whatever stands in whatever order: no word is dropped, none is read twice', () => {
-    const known = ['1.012', '24c', 'ph 3.4', '2 g tartaric', 'sulphite 1.5 g', '15 ml sulphite stock', 'stirred', 'yesterday', '8:30', 'yeast in', '3 L water']
+    const known = [
+      '1.012',
+      '24c',
+      'ph 3.4',
+      '2 g tartaric',
+      'sulphite 1.5 g',
+      '15 ml sulphite stock',
+      'stirred',
+      'yesterday',
+      '8:30',
+      'yeast in',
+      '3 L water'
+    ]
     const strange = ['blorp', 'xyzzy', 'fnord', '42']
     fc.assert(
       fc.property(fc.shuffledSubarray([...known, ...strange], { minLength: 1 }), (parts) => {

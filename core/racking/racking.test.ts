@@ -60,18 +60,30 @@ describe('racking day by hand', () => {
   it.each([
     [
       'a wine that stands full stays',
-      { wines: [{ id: 'a', litres: 20 }], vessels: [{ id: 'v', capacityL: 20, wineId: 'a', litres: 20 }, { id: 's', capacityL: 20 }] },
+      {
+        wines: [{ id: 'a', litres: 20 }],
+        vessels: [
+          { id: 'v', capacityL: 20, wineId: 'a', litres: 20 },
+          { id: 's', capacityL: 20 }
+        ]
+      },
       { airL: 0, moveCount: 0, withoutVesselL: 0 }
     ],
     [
       'eighteen litres in twenty go into ten, five and three',
-      { wines: [{ id: 'a', litres: 18 }], vessels: [{ id: 'v', capacityL: 20, wineId: 'a', litres: 18 }, ...[10, 5, 3].map((c) => ({ id: `s${c}`, capacityL: c }))] },
+      {
+        wines: [{ id: 'a', litres: 18 }],
+        vessels: [{ id: 'v', capacityL: 20, wineId: 'a', litres: 18 }, ...[10, 5, 3].map((c) => ({ id: `s${c}`, capacityL: c }))]
+      },
       { airL: 0, moveCount: 3, withoutVesselL: 0 }
     ],
     [
       'two that would change places, with a spare: three moves',
       {
-        wines: [{ id: 'a', litres: 10 }, { id: 'b', litres: 8 }],
+        wines: [
+          { id: 'a', litres: 10 },
+          { id: 'b', litres: 8 }
+        ],
         vessels: [
           { id: 'v8', capacityL: 10, wineId: 'b', litres: 8 },
           { id: 'v10', capacityL: 12, wineId: 'a', litres: 10 },
@@ -83,22 +95,50 @@ describe('racking day by hand', () => {
     ],
     [
       'off its lees and back into the washed vessel, by way of a spare',
-      { wines: [{ id: 'a', litres: 20, offLees: true }], vessels: [{ id: 'v', capacityL: 20, wineId: 'a', litres: 21 - 1 }, { id: 's', capacityL: 25 }] },
+      {
+        wines: [{ id: 'a', litres: 20, offLees: true }],
+        vessels: [
+          { id: 'v', capacityL: 20, wineId: 'a', litres: 21 - 1 },
+          { id: 's', capacityL: 25 }
+        ]
+      },
       { airL: 0, moveCount: 2, withoutVesselL: 0 }
     ],
     [
       'a vessel that must not be used is left',
-      { wines: [{ id: 'a', litres: 5 }], vessels: [{ id: 'v', capacityL: 5, wineId: 'a', litres: 5, usable: false }, { id: 's', capacityL: 6 }] },
+      {
+        wines: [{ id: 'a', litres: 5 }],
+        vessels: [
+          { id: 'v', capacityL: 5, wineId: 'a', litres: 5, usable: false },
+          { id: 's', capacityL: 6 }
+        ]
+      },
       { airL: 1, moveCount: 1, withoutVesselL: 0 }
     ],
     [
       'what fits nowhere is said',
-      { wines: [{ id: 'a', litres: 12 }, { id: 'b', litres: 5 }], vessels: [{ id: 'v', capacityL: 10 }, { id: 's', capacityL: 5 }] },
+      {
+        wines: [
+          { id: 'a', litres: 12 },
+          { id: 'b', litres: 5 }
+        ],
+        vessels: [
+          { id: 'v', capacityL: 10 },
+          { id: 's', capacityL: 5 }
+        ]
+      },
       { airL: 0, withoutVesselL: 2, moveCount: 2 }
     ],
     [
       'two that may mix share a vessel',
-      { wines: [{ id: 'a', litres: 6 }, { id: 'b', litres: 4 }], vessels: [{ id: 'v', capacityL: 10 }], mayMix: [['a', 'b']] as [string, string][] },
+      {
+        wines: [
+          { id: 'a', litres: 6 },
+          { id: 'b', litres: 4 }
+        ],
+        vessels: [{ id: 'v', capacityL: 10 }],
+        mayMix: [['a', 'b']] as [string, string][]
+      },
       { airL: 0, withoutVesselL: 0, moveCount: 2 }
     ]
   ])('%s', (_name, asked, wanted) => {
@@ -110,7 +150,10 @@ describe('racking day by hand', () => {
     const wines = [{ id: 'a', litres: 5 }]
     for (const vessels of [
       [{ id: 'v', capacityL: 5, wineId: 'a', litres: 9 }],
-      [{ id: 'v', capacityL: 5 }, { id: 'v', capacityL: 6 }],
+      [
+        { id: 'v', capacityL: 5 },
+        { id: 'v', capacityL: 6 }
+      ],
       [{ id: 'v', capacityL: 5, wineId: 'z', litres: 1 }]
     ])
       expect(() => plan({ wines, vessels })).toThrow()
@@ -142,7 +185,10 @@ describe('racking day against every way that there is', () => {
       const found = plan(asked)
       expect(replay(asked, found), `seed ${seed}`).toEqual([])
       const best = bruteForce(asked)
-      expect({ without: found.withoutVesselL, air: found.airL, moves: found.moveCount, proven: found.proven }, `seed ${seed} ${JSON.stringify(asked)}`).toEqual({
+      expect(
+        { without: found.withoutVesselL, air: found.airL, moves: found.moveCount, proven: found.proven },
+        `seed ${seed} ${JSON.stringify(asked)}`
+      ).toEqual({
         ...best,
         proven: true
       })

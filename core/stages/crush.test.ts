@@ -76,7 +76,12 @@ describe('the order of crush day', () => {
   it('frozen pails do nothing but take their sulphite while they thaw; frozen red juice has no skins to treat', () => {
     const pails = [frozenWhite, work(3, 'thaw')]
     expect(statuses(...pails)).toMatchObject({ thaw: 'running', 'first-sulphite': 'now', settle: 'waiting', measure: 'waiting' })
-    expect(statuses(...pails, sulphite(2))).toMatchObject({ 'first-sulphite': 'done', settle: 'waiting', measure: 'waiting', pitch: 'waiting' })
+    expect(statuses(...pails, sulphite(2))).toMatchObject({
+      'first-sulphite': 'done',
+      settle: 'waiting',
+      measure: 'waiting',
+      pitch: 'waiting'
+    })
     const red = { ...frozenWhite, style: 'red' } as typeof frozenWhite
     expect(Object.keys(statuses(red))).toEqual(['thaw', 'first-sulphite', 'enzyme', 'true-volume', 'measure', 'correct', 'pitch'])
     expect(Object.keys(statuses({ ...red, onSkins: false } as typeof frozenWhite))).toEqual([
@@ -371,7 +376,8 @@ describe('supplies across lots', () => {
           .map((x) => [x.material, x.amount])
       )
     const whole = nutrientsOf(read(40, 'sg', 1.08))
-    // 0.9 g/L of complex nutrient in 80 L is its limit; 30 g of it are in, 42 may follow, and as much nitrogen as before is missing less theirs.
+    // 0.9 g/L of complex nutrient in 80 L is its limit; 30 g of it are in, 42 may follow,
+    // and as much nitrogen as before is missing less theirs.
     expect(whole['complex-nutrient']).toBeCloseTo(72, 6)
     const after = nutrientsOf(read(40, 'sg', 1.08), add(30, 'complex-nutrient', 30))
     expect(after['complex-nutrient']).toBeCloseTo(42, 6)

@@ -6,9 +6,20 @@ import { askRacking, leesShareOf, lotOfWine } from './racking-day'
 const at = '2026-12-20T12:00:00.000Z'
 let n = 0
 const entry = (draft: Draft<Fact>) => ({ id: `entry-r-${String(++n).padStart(4, '0')}`, device: 't', at, written: at, ...draft }) as Entry
-const vessel = (id: string, capacityL: number) => entry({ type: 'vessel-added', vesselId: `vessel-${id}`, name: id, kind: 'demijohn', capacityL })
+const vessel = (id: string, capacityL: number) =>
+  entry({ type: 'vessel-added', vesselId: `vessel-${id}`, name: id, kind: 'demijohn', capacityL })
 const lot = (id: string, litres: number, vesselId: string) =>
-  entry({ type: 'lot-started', lotId: `lot-${id}`, name: id, stream: 'juice', style: 'white', varieties: [], volumeL: litres, volumeIs: 'measured', vesselId: `vessel-${vesselId}` })
+  entry({
+    type: 'lot-started',
+    lotId: `lot-${id}`,
+    name: id,
+    stream: 'juice',
+    style: 'white',
+    varieties: [],
+    volumeL: litres,
+    volumeIs: 'measured',
+    vesselId: `vessel-${vesselId}`
+  })
 const entries = [vessel('a25', 25), vessel('b20', 20), vessel('c10', 10), vessel('d34', 34), lot('one', 25, 'a25'), lot('two', 30, 'd34')]
 function asked(more: Entry[], moved: Record<string, string[]> = {}, chosen = ['lot-one']) {
   const cellar = foldCellar([...entries, ...more])
@@ -34,9 +45,19 @@ describe('the puzzle of racking day, from the ledger', () => {
     expect(asked([], {}, ['lot-one', 'lot-two']).vessels).toHaveLength(4)
   })
   it('what has been moved need not move again, and may be joined by the rest', () => {
-    const over = entry({ type: 'transfer', purpose: 'rack', from: { lotId: 'lot-one', vesselId: 'vessel-a25' }, to: { lotId: 'lot-one', vesselId: 'vessel-b20' }, outL: 15, inL: 15 })
+    const over = entry({
+      type: 'transfer',
+      purpose: 'rack',
+      from: { lotId: 'lot-one', vesselId: 'vessel-a25' },
+      to: { lotId: 'lot-one', vesselId: 'vessel-b20' },
+      outL: 15,
+      inL: 15
+    })
     const a = asked([over], { 'lot-one': ['vessel-b20'] })
-    expect(a.wines.map((w) => [w.id, w.offLees])).toEqual([['lot-one', true], ['lot-one+', false]])
+    expect(a.wines.map((w) => [w.id, w.offLees])).toEqual([
+      ['lot-one', true],
+      ['lot-one+', false]
+    ])
     // Racked once today: what is left loses the lesser share.
     expect(a.wines[0]!.litres).toBeCloseTo(10 * 0.97, 6)
     expect(a.wines[1]!.litres).toBe(15)

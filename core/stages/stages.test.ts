@@ -111,7 +111,12 @@ describe('what comes next', () => {
       'sulphite-after-malolactic',
       'soon'
     ],
-    ['dry, free SO₂ good: looked at in a month', [...measured, none, read(20, 'sg', 0.995), read(5, 'freeSo2', 34)], 'check-sulphite', 'wait'],
+    [
+      'dry, free SO₂ good: looked at in a month',
+      [...measured, none, read(20, 'sg', 0.995), read(5, 'freeSo2', 34)],
+      'check-sulphite',
+      'wait'
+    ],
     [
       'a task skipped an hour ago stays away for the day',
       [...measured, entry(1, { type: 'task-ended', lotId, task: 'sulphite-must', outcome: 'skipped' })],

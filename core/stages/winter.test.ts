@@ -4,16 +4,34 @@ import { DAY, ledgerBefore } from './ledger.fixture'
 import { type Entry, foldCellar, lotAt } from '../ledger'
 
 const { now, entry, read: readOf } = ledgerBefore(Date.UTC(2026, 11, 20, 12), DAY, 'lot-winter')
-const read = (lotId: string, daysAgo: number, quantity: 'sg' | 'ph' | 'freeSo2' | 'malic', value: number) => readOf(daysAgo, quantity, value, lotId)
+const read = (lotId: string, daysAgo: number, quantity: 'sg' | 'ph' | 'freeSo2' | 'malic', value: number) =>
+  readOf(daysAgo, quantity, value, lotId)
 /** A dry white of so many litres in a vessel of 25 L. */
 const wine = (lotId: string, litres: number, kind: 'demijohn' | 'barrel' = 'demijohn') => [
   entry(120, { type: 'vessel-added', vesselId: `vessel-${lotId}`, name: lotId, kind, capacityL: 25 }),
-  entry(120, { type: 'lot-started', lotId, name: lotId, stream: 'juice', style: 'white', varieties: [], volumeL: litres, volumeIs: 'measured', vesselId: `vessel-${lotId}` }),
+  entry(120, {
+    type: 'lot-started',
+    lotId,
+    name: lotId,
+    stream: 'juice',
+    style: 'white',
+    varieties: [],
+    volumeL: litres,
+    volumeIs: 'measured',
+    vesselId: `vessel-${lotId}`
+  }),
   read(lotId, 119, 'sg', 1.09),
   entry(118, { type: 'inoculation', lotId, organism: 'yeast', culture: 'Y' }),
   read(lotId, 100, 'sg', 0.994),
   read(lotId, 96, 'sg', 0.994),
-  entry(60, { type: 'transfer', purpose: 'rack', from: { lotId, vesselId: `vessel-${lotId}` }, to: { lotId, vesselId: `vessel-${lotId}` }, outL: litres, inL: litres }),
+  entry(60, {
+    type: 'transfer',
+    purpose: 'rack',
+    from: { lotId, vesselId: `vessel-${lotId}` },
+    to: { lotId, vesselId: `vessel-${lotId}` },
+    outL: litres,
+    inL: litres
+  }),
   read(lotId, 50, 'ph', 3.3)
 ]
 function seen(entries: readonly Entry[]) {
@@ -25,7 +43,11 @@ function seen(entries: readonly Entry[]) {
 
 describe('the winter in one view', () => {
   it('what malolactic left bare comes first, then air of months, then what is low, and what is safe last', () => {
-    const bare = [...wine('bare', 24.8), entry(90, { type: 'inoculation', lotId: 'bare', organism: 'bacteria', culture: 'B' }), read('bare', 20, 'malic', 0.05)]
+    const bare = [
+      ...wine('bare', 24.8),
+      entry(90, { type: 'inoculation', lotId: 'bare', organism: 'bacteria', culture: 'B' }),
+      read('bare', 20, 'malic', 0.05)
+    ]
     const low = [...wine('low', 24.8), read('low', 3, 'freeSo2', 12)]
     const airy = [...wine('airy', 22), read('airy', 3, 'freeSo2', 40)]
     const safe = [...wine('safe', 24.8), read('safe', 3, 'freeSo2', 40)]
@@ -43,6 +65,8 @@ describe('the winter in one view', () => {
     expect(seen(wine('a', 15).slice(0, 3)).codes).not.toContain('top-up')
   })
   it('a barrel is looked at after two weeks', () => {
-    expect(seen([...wine('a', 24.8, 'barrel'), read('a', 3, 'freeSo2', 40)]).tasks.find((t) => t.code === 'top-barrel')).toMatchObject({ urgency: 'soon' })
+    expect(seen([...wine('a', 24.8, 'barrel'), read('a', 3, 'freeSo2', 40)]).tasks.find((t) => t.code === 'top-barrel')).toMatchObject({
+      urgency: 'soon'
+    })
   })
 })

@@ -52,13 +52,22 @@ describe('the calculations over HTTP', () => {
     ['stuck-restart', { volumeL: 40, sg: 1.02, abv: 11 }, { yeastG: 20, waterMl: 200 }],
     ['malolactic-conditions', { ph: 3.5, abv: 13, freeSo2MgPerL: 2, totalSo2MgPerL: 20, celsius: 20 }, { score: 1 }],
     // One reading says nothing of the decay: the usual 0.5 % a day stands.
-    ['sulphite-upkeep', { ph: 3.5, style: 'red', readings: [{ days: 0, freeMgPerL: 38 }] }, { targetFreeMgPerL: 24.99, decayPerDay: 0.005, boundShare: 0.33 }],
+    [
+      'sulphite-upkeep',
+      { ph: 3.5, style: 'red', readings: [{ days: 0, freeMgPerL: 38 }] },
+      { targetFreeMgPerL: 24.99, decayPerDay: 0.005, boundShare: 0.33 }
+    ],
     // 18 L go into 10, 5 and 3: by hand.
     [
       'racking-plan',
       {
         wines: [{ id: 'a', litres: 18 }],
-        vessels: [{ id: 'v', capacityL: 20, wineId: 'a', litres: 18 }, { id: 's', capacityL: 10 }, { id: 't', capacityL: 5 }, { id: 'u', capacityL: 3 }]
+        vessels: [
+          { id: 'v', capacityL: 20, wineId: 'a', litres: 18 },
+          { id: 's', capacityL: 10 },
+          { id: 't', capacityL: 5 },
+          { id: 'u', capacityL: 3 }
+        ]
       },
       { airL: 0, moveCount: 3, withoutVesselL: 0, gap: 0 }
     ],
@@ -188,7 +197,17 @@ describe('the calculations over HTTP', () => {
 
 describe('a refusal says where, as it was sent, and why, in words', () => {
   it.each([
-    ['blend', { parts: [{ volumeL: 10, ph: 3.4, taGPerL: 6 }, { volumeL: 0, ph: 3.5, taGPerL: 6 }] }, 'parts.1.volumeL', /must be at least/],
+    [
+      'blend',
+      {
+        parts: [
+          { volumeL: 10, ph: 3.4, taGPerL: 6 },
+          { volumeL: 0, ph: 3.5, taGPerL: 6 }
+        ]
+      },
+      'parts.1.volumeL',
+      /must be at least/
+    ],
     // Narrower than the schema's: the core says so, at the place as it was sent.
     ['sulphite-dose', { ph: 3.4, volumeL: 0.01, targetFreeMgPerL: 30 }, 'volumeL', /must lie between/],
     ['potential-alcohol', {}, 'brix', /^is missing$/],
@@ -220,7 +239,8 @@ describe('the forecast over HTTP', () => {
   it('a ferment that stands with sugar left is stuck, by either scale', () => {
     const sgs = [1.085, 1.06, 1.035, 1.0345, 1.035, 1.0345].map((sg, i) => ({ hours: 24 * (i + 1), sg, celsius: 24 }))
     const brix = sgs.map(({ sg, ...r }) => ({ ...r, brix: (sg - 1) * 250 }))
-    for (const readings of [sgs, brix]) expect(forecast({ readings })).toMatchObject({ ok: true, answer: { dry: null, findings: [{ code: 'stuck' }] } })
+    for (const readings of [sgs, brix])
+      expect(forecast({ readings })).toMatchObject({ ok: true, answer: { dry: null, findings: [{ code: 'stuck' }] } })
   })
   it.each([
     [{ originalSg: 1.09 }, 'originalSg'],

@@ -46,7 +46,11 @@ export const CELLAR = [
   calculation(
     'sulphite-school',
     'What a school of sulphiting aims at, and what it gives up.',
-    z.strictObject({ school: z.enum(['by-ph', 'tablets', 'double', 'minimal', 'none']), ph: n('ph'), molecularMgPerL: n('molecularMgPerL').default(0.8) }),
+    z.strictObject({
+      school: z.enum(['by-ph', 'tablets', 'double', 'minimal', 'none']),
+      ph: n('ph'),
+      molecularMgPerL: n('molecularMgPerL').default(0.8)
+    }),
     (b) => schoolAdvice(b.school, b.ph, b.molecularMgPerL)
   ),
   calculation(
@@ -57,8 +61,14 @@ export const CELLAR = [
         ph: n('ph'),
         style: style.optional(),
         targetMolecularMgPerL: n('targetMolecularMgPerL').optional(),
-        readings: z.array(z.strictObject({ days: n('days'), freeMgPerL: n('freeMgPerL') })).min(1).max(500),
-        doses: z.array(z.strictObject({ days: n('days'), addMgPerL: n('addMgPerL') })).max(500).optional()
+        readings: z
+          .array(z.strictObject({ days: n('days'), freeMgPerL: n('freeMgPerL') }))
+          .min(1)
+          .max(500),
+        doses: z
+          .array(z.strictObject({ days: n('days'), addMgPerL: n('addMgPerL') }))
+          .max(500)
+          .optional()
       })
       .refine((b) => (b.style === undefined) !== (b.targetMolecularMgPerL === undefined), {
         path: ['targetMolecularMgPerL'],
@@ -85,7 +95,14 @@ export const CELLAR = [
   calculation(
     'yeast-choice',
     'Generic yeasts ranked for a must, with reasons.',
-    z.strictObject({ style, potentialAbv: n('potentialAbv'), minC: n('minC'), maxC: n('maxC'), yanMgPerL: n('yanMgPerL').optional(), malolacticWanted: z.boolean().optional() }),
+    z.strictObject({
+      style,
+      potentialAbv: n('potentialAbv'),
+      minC: n('minC'),
+      maxC: n('maxC'),
+      yanMgPerL: n('yanMgPerL').optional(),
+      malolacticWanted: z.boolean().optional()
+    }),
     ({ minC, maxC, ...b }) => chooseYeast({ ...defined(b), temperatureC: { min: minC, max: maxC } })
   ),
   calculation(
@@ -103,7 +120,12 @@ export const CELLAR = [
   calculation(
     'nutrient-plan',
     'Nutrient by nitrogen: need, what is missing, and the additions with their time.',
-    z.strictObject({ volumeL: n('volumeL'), brix: n('brix'), need: z.enum(['low', 'medium', 'high']), yanMgPerL: n('yanMgPerL').optional() }),
+    z.strictObject({
+      volumeL: n('volumeL'),
+      brix: n('brix'),
+      need: z.enum(['low', 'medium', 'high']),
+      yanMgPerL: n('yanMgPerL').optional()
+    }),
     (b) => nutrientPlan(b.volumeL, b.brix, b.need, b.yanMgPerL)
   )
 ]

@@ -29,7 +29,12 @@ export const CRUSH = [
   calculation(
     'arrival-yield',
     'Juice, must and wine to expect from what arrives, with bands; kg for fresh grapes and test ferments, else L.',
-    z.strictObject({ stream: z.enum(['fresh', 'frozen', 'juice', 'kit', 'test']), style, amount: n('amount'), onSkins: z.boolean().optional() }),
+    z.strictObject({
+      stream: z.enum(['fresh', 'frozen', 'juice', 'kit', 'test']),
+      style,
+      amount: n('amount'),
+      onSkins: z.boolean().optional()
+    }),
     (b) => yieldOfArrival(b.stream, b.style, b.amount, b.onSkins)
   ),
   calculation(
@@ -69,11 +74,20 @@ export const CRUSH = [
   calculation(
     'kit-water',
     'Water for a kit to its gravity from the sweet side, in stages; too much is said to be too much.',
-    z.strictObject({ volumeL: n('volumeL'), sg: n('sg'), targetSg: n('targetSg'), stage: z.int().min(1).max(9).default(1), lineL: n('lineL').optional() }),
+    z.strictObject({
+      volumeL: n('volumeL'),
+      sg: n('sg'),
+      targetSg: n('targetSg'),
+      stage: z.int().min(1).max(9).default(1),
+      lineL: n('lineL').optional()
+    }),
     (b) => kitWater(b.volumeL, b.sg, b.targetSg, b.stage, b.lineL)
   ),
-  calculation('test-ferment', 'The week of a test ferment with its additions.', z.strictObject({ massKg: n('massKg').default(5), salt }), (b) =>
-    testFerment(b.massKg, b.salt)
+  calculation(
+    'test-ferment',
+    'The week of a test ferment with its additions.',
+    z.strictObject({ massKg: n('massKg').default(5), salt }),
+    (b) => testFerment(b.massKg, b.salt)
   ),
   calculation(
     'acid-ways',

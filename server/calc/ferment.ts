@@ -27,7 +27,10 @@ export const FERMENT = [
         toleranceAbv: n('toleranceAbv').optional(),
         horizonHours: n('horizonHours').optional()
       })
-      .refine((b) => (b.originalBrix === undefined) !== (b.originalSg === undefined), { message: 'say either originalSg or originalBrix', path: ['originalSg'] }),
+      .refine((b) => (b.originalBrix === undefined) !== (b.originalSg === undefined), {
+        message: 'say either originalSg or originalBrix',
+        path: ['originalSg']
+      }),
     ({ originalBrix, originalSg, readings, ...rest }) => {
       const { stopped: _stopped, ...forecast } = forecastFerment({
         ...defined(rest),

@@ -16,7 +16,12 @@ export const MEASURING = [
   calculation(
     'hydrometer',
     'A hydrometer reading corrected for the temperature of the sample.',
-    z.strictObject({ reading: n('reading'), scale: z.enum(['sg', 'brix']).default('sg'), sampleC: n('sampleC'), calibrationC: n('calibrationC').default(20) }),
+    z.strictObject({
+      reading: n('reading'),
+      scale: z.enum(['sg', 'brix']).default('sg'),
+      sampleC: n('sampleC'),
+      calibrationC: n('calibrationC').default(20)
+    }),
     (b) => correctHydrometer(b.reading, b.scale, b.sampleC, b.calibrationC)
   ),
   calculation(

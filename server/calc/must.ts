@@ -25,7 +25,13 @@ const wine = {
 const salt = z.enum(['potassium-bicarbonate', 'potassium-carbonate', 'calcium-carbonate'])
 const changeSchema = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.enum(['tartaric', 'malic', 'citric', 'lactic']), gPerL: n('gPerL') }),
-  z.strictObject({ kind: z.literal('acid-blend'), gPerL: n('gPerL'), tartaricShare: n('tartaricShare'), malicShare: n('malicShare'), citricShare: n('citricShare') }),
+  z.strictObject({
+    kind: z.literal('acid-blend'),
+    gPerL: n('gPerL'),
+    tartaricShare: n('tartaricShare'),
+    malicShare: n('malicShare'),
+    citricShare: n('citricShare')
+  }),
   z.strictObject({ kind: salt, gPerL: n('gPerL') }),
   z.strictObject({ kind: z.literal('water'), litresPerLitre: n('litresPerLitre') }),
   z.strictObject({ kind: z.literal('sugar'), gPerL: n('gPerL') }),

@@ -8,7 +8,8 @@ export function crowdedCellar(): { format: string, version: number, exportedAt: 
     entries.push({ id: `crowd-${String(entries.length).padStart(5, '0')}`, device: 'crowd', at, written: at, ...draft } as Entry)
   }
   const KINDS = ['bin', 'pail', 'demijohn', 'tank', 'barrel', 'keg'] as const
-  for (let i = 0; i < 40; i++) put({ type: 'vessel-added', vesselId: `vessel-crowd-${i}`, name: `No. ${i + 1}`, kind: KINDS[i % 6]!, capacityL: 60 })
+  for (let i = 0; i < 40; i++)
+    put({ type: 'vessel-added', vesselId: `vessel-crowd-${i}`, name: `No. ${i + 1}`, kind: KINDS[i % 6]!, capacityL: 60 })
   const start = (i: number, name: string, more: Partial<Extract<Fact, { type: 'lot-started' }>> = {}) =>
     put({
       type: 'lot-started',
@@ -30,7 +31,14 @@ export function crowdedCellar(): { format: string, version: number, exportedAt: 
   read(1, 'ph', 4.4)
   read(1, 'ta', 2)
   start(2, 'Emptied before its first sulphite')
-  put({ type: 'transfer', purpose: 'blend', from: { lotId: 'lot-crowd-2', vesselId: 'vessel-crowd-2' }, to: { lotId: 'lot-crowd-1', vesselId: 'vessel-crowd-1' }, outL: 9, inL: 9 })
+  put({
+    type: 'transfer',
+    purpose: 'blend',
+    from: { lotId: 'lot-crowd-2', vesselId: 'vessel-crowd-2' },
+    to: { lotId: 'lot-crowd-1', vesselId: 'vessel-crowd-1' },
+    outL: 9,
+    inL: 9
+  })
   put({ type: 'lot-amended', lotId: 'lot-crowd-2', ended: true })
   start(3, '=1+1')
   read(3, 'sg', 1.2)

@@ -19,7 +19,24 @@ const MATERIALS = [
 ] as const
 
 const step = fc.record({
-  what: fc.constantFrom('sg', 'ph', 'ta', 'malic', 'freeSo2', 'yan', 'volume', 'temperature', 'add', 'yeast', 'bacteria', 'rack', 'bottle', 'smell', 'plan', 'amend'),
+  what: fc.constantFrom(
+    'sg',
+    'ph',
+    'ta',
+    'malic',
+    'freeSo2',
+    'yan',
+    'volume',
+    'temperature',
+    'add',
+    'yeast',
+    'bacteria',
+    'rack',
+    'bottle',
+    'smell',
+    'plan',
+    'amend'
+  ),
   afterDays: fc.constantFrom(0, 0.01, 0.5, 1, 2, 7, 30),
   size: real(0, 1)
 })
@@ -34,27 +51,59 @@ type MadeUp = typeof lot extends fc.Arbitrary<infer T> ? T : never
 
 /** What a step of a given size says, for a lot that began with `volumeL`. */
 function factOf({ what, size }: MadeUp['steps'][number], lotId: string, volumeL: number): Draft<Fact> {
-  const read = (quantity: Extract<Fact, { type: 'reading' }>['quantity'], value: number): Draft<Fact> => ({ type: 'reading', lotId, quantity, typed: value.toFixed(3), value })
+  const read = (quantity: Extract<Fact, { type: 'reading' }>['quantity'], value: number): Draft<Fact> => ({
+    type: 'reading',
+    lotId,
+    quantity,
+    typed: value.toFixed(3),
+    value
+  })
   switch (what) {
-    case 'sg': return read('sg', 0.991 + size * 0.12)
-    case 'ph': return read('ph', 2.9 + size * 1.2)
-    case 'ta': return read('ta', 3 + size * 10)
-    case 'malic': return read('malic', size * 5)
-    case 'freeSo2': return read('freeSo2', size * 80)
-    case 'yan': return read('yan', 40 + size * 300)
-    case 'volume': return read('volume', volumeL * (0.5 + size / 2))
-    case 'temperature': return read('temperature', 5 + size * 30)
+    case 'sg':
+      return read('sg', 0.991 + size * 0.12)
+    case 'ph':
+      return read('ph', 2.9 + size * 1.2)
+    case 'ta':
+      return read('ta', 3 + size * 10)
+    case 'malic':
+      return read('malic', size * 5)
+    case 'freeSo2':
+      return read('freeSo2', size * 80)
+    case 'yan':
+      return read('yan', 40 + size * 300)
+    case 'volume':
+      return read('volume', volumeL * (0.5 + size / 2))
+    case 'temperature':
+      return read('temperature', 5 + size * 30)
     case 'add': {
       const [material, most] = MATERIALS[Math.floor(size * MATERIALS.length) % MATERIALS.length]!
       return { type: 'addition', lotId, material, unit: 'g', actual: 0.01 + size * most }
     }
     case 'yeast':
-    case 'bacteria': return { type: 'inoculation', lotId, organism: what, culture: 'C', grams: 0.1 + size * 20 }
-    case 'rack': return { type: 'transfer', purpose: 'rack', from: { lotId }, to: { lotId }, outL: volumeL / 4, inL: (volumeL / 4) * (0.9 + size / 10) }
-    case 'bottle': return { type: 'bottling', lotId, bottles: [{ sizeMl: 750, count: 1 + Math.floor((size * volumeL) / 2) }] }
-    case 'smell': return { type: 'observation', lotId, what: 'smell', text: 'not quite clean' }
-    case 'plan': return { type: 'lot-planned', lotId, malolactic: MALOLACTIC[Math.floor(size * MALOLACTIC.length) % MALOLACTIC.length]!, cold: size > 0.3 }
-    case 'amend': return { type: 'lot-amended', lotId, alcoholic: (['none', 'active', 'dry', 'stopped'] as const)[Math.floor(size * 3.99)]! }
+    case 'bacteria':
+      return { type: 'inoculation', lotId, organism: what, culture: 'C', grams: 0.1 + size * 20 }
+    case 'rack':
+      return {
+        type: 'transfer',
+        purpose: 'rack',
+        from: { lotId },
+        to: { lotId },
+        outL: volumeL / 4,
+        inL: (volumeL / 4) * (0.9 + size / 10)
+      }
+    case 'bottle':
+      return { type: 'bottling', lotId, bottles: [{ sizeMl: 750, count: 1 + Math.floor((size * volumeL) / 2) }] }
+    case 'smell':
+      return { type: 'observation', lotId, what: 'smell', text: 'not quite clean' }
+    case 'plan':
+      return {
+        type: 'lot-planned',
+        lotId,
+        malolactic: MALOLACTIC[Math.floor(size * MALOLACTIC.length) % MALOLACTIC.length]!,
+        cold: size > 0.3
+      }
+    case 'amend':
+      return { type: 'lot-amended', lotId, alcoholic: (['none', 'active', 'dry', 'stopped'] as const)[Math.floor(size * 3.99)]! }
   }
 }
 
@@ -66,7 +115,9 @@ function entriesOf(lots: readonly MadeUp[]): Entry[] {
   }
   lots.forEach(({ stream, style, volumeL, expected, steps }, i) => {
     const lotId = `lot-plausible-${i}`
-    const kit = stream === 'kit' && { kit: { targetSg: 1.085, lineL: Math.max(1, volumeL * 1.3), packets: [{ name: 'Bentonite', step: 'before-yeast' as const }] } }
+    const kit = stream === 'kit' && {
+      kit: { targetSg: 1.085, lineL: Math.max(1, volumeL * 1.3), packets: [{ name: 'Bentonite', step: 'before-yeast' as const }] }
+    }
     put(i, {
       type: 'lot-started',
       lotId,

@@ -45,7 +45,10 @@ const PAGES = [
   '/bench/heat?lot=lot-blaufrankisch'
 ]
 
-const [LAPTOP, PHONE] = [{ width: 1280, height: 800 }, { width: 390, height: 844 }]
+const [LAPTOP, PHONE] = [
+  { width: 1280, height: 800 },
+  { width: 390, height: 844 }
+]
 /** The structure is the same in both themes: the dark one needs its colours checked alone. */
 async function inTheDark(page: Page) {
   await page.emulateMedia({ colorScheme: 'dark' })
@@ -172,7 +175,8 @@ test('an unknown page and an unknown lot lead back, and the cellar can be export
 
 test('the licences of what Presk ships go out with it, fonts and icons too, and none is wanting', async ({ request }) => {
   const text = await (await request.get('/licences.txt')).text()
-  for (const name of ['vue 3', 'zod 4', 'dexie 4', 'apexcharts 4', '@fontsource-variable/besley', '@iconify-json/lucide']) expect(text).toContain(name)
+  for (const name of ['vue 3', 'zod 4', 'dexie 4', 'apexcharts 4', '@fontsource-variable/besley', '@iconify-json/lucide'])
+    expect(text).toContain(name)
   expect(text).toContain('SIL OPEN FONT LICENSE')
   expect(text).not.toContain('states no licence')
 })

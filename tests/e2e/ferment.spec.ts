@@ -2,7 +2,11 @@ import { choose, expect, onItsWorker, openDemo, test } from './fixtures'
 
 test.describe('a phone in the cellar, without a network', () => {
   test.use({ serviceWorkers: 'allow', viewport: { width: 390, height: 844 } })
-  test('the round goes through five lots from vessel to vessel, stands where it stood after a reload, and is in the ledger afterwards', async ({ page, context, watch }) => {
+  test('the round goes through five lots from vessel to vessel, stands where it stood after a reload, and is in the ledger afterwards', async ({
+    page,
+    context,
+    watch
+  }) => {
     // A fifth lot that ferments: its yeast goes in now.
     await openDemo(page, '/crush/lot-albarino/yeast')
     await page.getByRole('button', { name: /^Sprinkled dry instead/ }).click()

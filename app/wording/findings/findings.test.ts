@@ -39,7 +39,11 @@ describe('findings in words, and the way to act on them', () => {
     [{ code: 'start-malolactic', urgency: 'soon' }, 'Malolactic is planned: put the bacteria in', /No sulphite before it/],
     [{ code: 'follow-malolactic', urgency: 'soon', weeksSince: 2.3, nearly: false }, 'Look at the malic acid', /2 weeks since/],
     [{ code: 'follow-malolactic', urgency: 'wait', weeksSince: 0.3, nearly: true }, 'Malolactic is nearly through', /within the week/],
-    [{ code: 'start-malolactic', urgency: 'soon', score: 0.2, limiting: 'celsius' }, 'Malolactic is planned: put the bacteria in', /bad; worst is the cold/],
+    [
+      { code: 'start-malolactic', urgency: 'soon', score: 0.2, limiting: 'celsius' },
+      'Malolactic is planned: put the bacteria in',
+      /bad; worst is the cold/
+    ],
     [
       { code: 'follow-malolactic', urgency: 'wait', weeksSince: 0.3, nearly: false, endInDays: { low: 5, high: 12 } },
       'Malolactic is at work',
@@ -50,18 +54,42 @@ describe('findings in words, and the way to act on them', () => {
       'Malolactic is over: measure pH, then sulphite',
       /^4 days ago it was found.*about 3\.61 now/
     ],
-    [{ code: 'sulphite-after-malolactic', daysSince: 0.2, ph: 3.61, phMeasured: true }, 'Malolactic is over: sulphite now', /^It was found.*pH is 3\.61/],
-    [{ code: 'malolactic-course', wrong: { code: 'stalled', days: 30, malicGPerL: 1.5 } }, 'Malolactic stands still', /Still 1\.5 g\/L after 4 weeks/],
-    [{ code: 'malolactic-course', wrong: { code: 'rises', fromGPerL: 0.8, toGPerL: 1.6, atDays: 3 } }, 'Malic acid does not come back', /as 0\.8 and later as 1\.6/],
+    [
+      { code: 'sulphite-after-malolactic', daysSince: 0.2, ph: 3.61, phMeasured: true },
+      'Malolactic is over: sulphite now',
+      /^It was found.*pH is 3\.61/
+    ],
+    [
+      { code: 'malolactic-course', wrong: { code: 'stalled', days: 30, malicGPerL: 1.5 } },
+      'Malolactic stands still',
+      /Still 1\.5 g\/L after 4 weeks/
+    ],
+    [
+      { code: 'malolactic-course', wrong: { code: 'rises', fromGPerL: 0.8, toGPerL: 1.6, atDays: 3 } },
+      'Malic acid does not come back',
+      /as 0\.8 and later as 1\.6/
+    ],
     [{ code: 'malolactic-course', wrong: { code: 'overdue', days: 70 } }, 'Nobody has looked at its malic acid', /^10 weeks/],
-    [{ code: 'malolactic-held-up', by: { code: 'too-cold', celsius: 12, to: 18 }, score: 0.1 }, '12 °C is cold for bacteria', /to 18 °C or more/],
-    [{ code: 'malolactic-held-up', by: { code: 'total-sulphite', mgPerL: 70, most: 40 }, score: 0.1 }, 'Total SO₂ of 70 mg/L holds bacteria up', /Over about 40/],
+    [
+      { code: 'malolactic-held-up', by: { code: 'too-cold', celsius: 12, to: 18 }, score: 0.1 },
+      '12 °C is cold for bacteria',
+      /to 18 °C or more/
+    ],
+    [
+      { code: 'malolactic-held-up', by: { code: 'total-sulphite', mgPerL: 70, most: 40 }, score: 0.1 },
+      'Total SO₂ of 70 mg/L holds bacteria up',
+      /Over about 40/
+    ],
     [
       { code: 'malolactic-blocked', free: true, racked: true, cold: false, filtered: false },
       'Blocked malolactic: not safe yet',
       /kept cold and filtered before the bottle/
     ],
-    [{ code: 'malolactic-blocked', free: true, racked: true, cold: true, filtered: true }, 'Blocked malolactic: all is done that can be', /^What malic acid/],
+    [
+      { code: 'malolactic-blocked', free: true, racked: true, cold: true, filtered: true },
+      'Blocked malolactic: all is done that can be',
+      /^What malic acid/
+    ],
     [
       { code: 'check-sulphite', urgency: 'wait', weeksSince: 2.2, belowAt: { low: '2026-12-01T', high: '2026-12-29T', mayBe: false } },
       'It keeps: free SO₂ is looked at next',
@@ -72,7 +100,11 @@ describe('findings in words, and the way to act on them', () => {
       'Look at free SO₂',
       /may be below its level by now, and is by Tue 29 Dec/
     ],
-    [{ code: 'sulphite-odd', wrong: { code: 'rises', atDays: 3, fromMgPerL: 20, toMgPerL: 41 } }, 'Free SO₂ rose with nothing given', /From 20 to 41/],
+    [
+      { code: 'sulphite-odd', wrong: { code: 'rises', atDays: 3, fromMgPerL: 20, toMgPerL: 41 } },
+      'Free SO₂ rose with nothing given',
+      /From 20 to 41/
+    ],
     [{ code: 'sulphite-odd', wrong: { code: 'falls-fast', decayPerDay: 0.012 } }, 'It loses its sulphite fast', /36 % in a month/],
     [{ code: 'free-above-total', freeMgPerL: 60, totalMgPerL: 40 }, 'Free SO₂ above the total', /Free 60, total 40/],
     [{ code: 'top-up', vessel: 'Glass', airL: 2, days: 30, risk: 'high' }, 'Top it up: 2 L of air in Glass', /taken harm/],

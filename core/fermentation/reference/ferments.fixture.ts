@@ -52,13 +52,19 @@ export function trueFerment(i: number, seed: number): TrueFerment {
   const coldTo = between(5, 7)
   const heatTo = between(39.5, 41)
   const celsiusAt = (h: number): number => {
-    const usual = middle + wave.size * Math.sin((h / 24) * 6.283 + wave.phase) + wave.warm * Math.exp(-(((h - wave.peak) / 45) ** 2)) - wave.warm / 2
+    const usual =
+      middle + wave.size * Math.sin((h / 24) * 6.283 + wave.phase) + wave.warm * Math.exp(-(((h - wave.peak) / 45) ** 2)) - wave.warm / 2
     if (cause === 'cold' && h > turn) return Math.max(coldTo, usual - (usual - coldTo) * Math.min(1, (h - turn) / 10))
     if (cause === 'heat' && h > turn - 12 && h < turn + lasts) return usual + (heatTo - usual) * Math.min(1, (h - turn + 12) / 12)
     return usual
   }
   const strain: Strain = {
-    growth: about(0.2), uptake: about(0.2), death: about(0.35), cells: about(0.12), affinity: about(0.25), inoculum: about(0.35),
+    growth: about(0.2),
+    uptake: about(0.2),
+    death: about(0.35),
+    cells: about(0.12),
+    affinity: about(0.25),
+    inoculum: about(0.35),
     toleranceAbv: between(14, 18)
   }
   const sugarFree = between(16, 25)
@@ -66,7 +72,13 @@ export function trueFerment(i: number, seed: number): TrueFerment {
   const sugarGPerL = scales.sugarGPerL - sugarFree
   const yan = between(60, 350)
   const given = random() < 0.5 ? between(20, 120) : 0
-  const feeds: Feed[] = given > 0 ? [{ hours: between(16, 30), gPerL: given / 2000 }, { hours: between(48, 90), gPerL: given / 2000 }] : []
+  const feeds: Feed[] =
+    given > 0
+      ? [
+          { hours: between(16, 30), gPerL: given / 2000 },
+          { hours: between(48, 90), gPerL: given / 2000 }
+        ]
+      : []
   const grid = integrate(FORMS[form], { sugarGPerL, nitrogenGPerL: yan / 1000 }, strain, celsiusAt, feeds)
   const at = (which: 'sugar' | 'ethanol', h: number): number => {
     const x = Math.min(grid[which].length - 1.0001, Math.max(0, h / STEP_H))
@@ -80,25 +92,53 @@ export function trueFerment(i: number, seed: number): TrueFerment {
   }
   const days = Math.round(24 / STEP_H)
   const begun = grid.sugar.findIndex((s) => s < sugarGPerL * 0.93)
-  const stop = begun < 0 ? -1 : grid.sugar.findIndex((s, k) =>
-    k > begun && s > 18 && k + days < grid.sugar.length && sgAt(k * STEP_H) - sgAt((k + days) * STEP_H) < 0.0006 && s - grid.sugar.at(-1)! < 4)
+  const stop =
+    begun < 0
+      ? -1
+      : grid.sugar.findIndex(
+          (s, k) =>
+            k > begun &&
+            s > 18 &&
+            k + days < grid.sugar.length &&
+            sgAt(k * STEP_H) - sgAt((k + days) * STEP_H) < 0.0006 &&
+            s - grid.sugar.at(-1)! < 4
+        )
   return {
-    form, originalSg: sgOfWine(sugarGPerL + sugarFree, 0), yanMgPerL: yan, givenMgPerL: given, toleranceAbv: strain.toleranceAbv, style, celsiusAt,
+    form,
+    originalSg: sgOfWine(sugarGPerL + sugarFree, 0),
+    yanMgPerL: yan,
+    givenMgPerL: given,
+    toleranceAbv: strain.toleranceAbv,
+    style,
+    celsiusAt,
     expectedCelsius: middle + normal() * 1,
-    sgAt, sugarAt: (h) => at('sugar', h),
-    oneThird: crossed((sugarGPerL * 2) / 3), twoThirds: crossed(sugarGPerL / 3), dry: crossed(2),
-    endSg: sgAt(LONGEST_H), endSugar: at('sugar', LONGEST_H),
+    sgAt,
+    sugarAt: (h) => at('sugar', h),
+    oneThird: crossed((sugarGPerL * 2) / 3),
+    twoThirds: crossed(sugarGPerL / 3),
+    dry: crossed(2),
+    endSg: sgAt(LONGEST_H),
+    endSugar: at('sugar', LONGEST_H),
     stoppedAt: stop < 0 ? null : stop * STEP_H,
     cause: cause ?? (stop < 0 ? null : 'alcohol')
   }
 }
 
 /** Sugar and ethanol on a grid of hours, by an extrapolation method (Hairer and Wanner's ODEX). */
-function integrate(form: Form, must: { sugarGPerL: number, nitrogenGPerL: number }, strain: Strain, celsiusAt: (h: number) => number, feeds: Feed[]) {
+function integrate(
+  form: Form,
+  must: { sugarGPerL: number, nitrogenGPerL: number },
+  strain: Strain,
+  celsiusAt: (h: number) => number,
+  feeds: Feed[]
+) {
   const sugar: number[] = []
   const ethanol: number[] = []
   let state = form.start(must, strain)
-  const note = () => { sugar.push(Math.max(0, state.at(-1)!)); ethanol.push(Math.max(0, state.at(-2)!)) }
+  const note = () => {
+    sugar.push(Math.max(0, state.at(-1)!))
+    ethanol.push(Math.max(0, state.at(-2)!))
+  }
   note()
   for (let h = 0; h < LONGEST_H; h += STEP_H) {
     for (const feed of feeds) if (feed.hours >= h && feed.hours < h + STEP_H) state[form.nitrogenAt]! += feed.gPerL

@@ -4,10 +4,24 @@
  */
 
 /** What differs from strain to strain and must to must; 1 is the form's own constant. */
-export interface Strain { growth: number, uptake: number, death: number, cells: number, affinity: number, inoculum: number, toleranceAbv: number }
-export interface MustOfForm { sugarGPerL: number, nitrogenGPerL: number }
+export interface Strain {
+  growth: number
+  uptake: number
+  death: number
+  cells: number
+  affinity: number
+  inoculum: number
+  toleranceAbv: number
+}
+export interface MustOfForm {
+  sugarGPerL: number
+  nitrogenGPerL: number
+}
 /** Nitrogen given on the way, g N/L at an hour. */
-export interface Feed { hours: number, gPerL: number }
+export interface Feed {
+  hours: number
+  gPerL: number
+}
 export interface Form {
   start(must: MustOfForm, strain: Strain): number[]
   /** Rates per hour at a temperature; the state's last number is sugar, g/L, the one before it ethanol, g/L. */
@@ -37,8 +51,9 @@ export const nitrogenLimited: Form = {
     const yieldXN = Math.exp(3.5 - 0.0361 * T) * s.cells
     const left = Math.max(0, sugar!)
     const make = Math.exp(-2.77 + 0.0698 * T) * s.uptake * (left / (10.3 * s.affinity + left)) * living! * cold(celsius)
-    const death = Math.exp(-9.81 - 0.108 * T + 0.00478 * T * T) * s.death * ethanol! * living!
-      + (heatDeath(celsius) + beyond(ethanol!, s.toleranceAbv)) * living!
+    const death =
+      Math.exp(-9.81 - 0.108 * T + 0.00478 * T * T) * s.death * ethanol! * living! +
+      (heatDeath(celsius) + beyond(ethanol!, s.toleranceAbv)) * living!
     return [growth, growth - death, -growth / yieldXN, make, -make / 0.47]
   }
 }
@@ -60,7 +75,8 @@ export const ethanolInhibited: Form = {
     const E = Math.max(0, ethanol!)
     const transport = 0.034 * s.uptake * arrhenius(56) * (left / (left + 5 * s.affinity + 0.0105 * left * E ** 0.95))
     const fed = Math.max(0, nitrogen!) / (0.02 + Math.max(0, nitrogen!))
-    const decay = (0.0045 * arrhenius(80) * s.death * (1 - 0.8 * fed) * E / 60 + heatDeath(celsius) + beyond(E, s.toleranceAbv)) * working!
+    const decay =
+      ((0.0045 * arrhenius(80) * s.death * (1 - 0.8 * fed) * E) / 60 + heatDeath(celsius) + beyond(E, s.toleranceAbv)) * working!
     const renew = 0.02 * fed * (1 - working!)
     const burnt = transport * cells! * working! * cold(celsius)
     return [growth, renew - decay, -growth * 0.0035 - 0.0006 * burnt * fed, burnt * 0.47, -burnt]

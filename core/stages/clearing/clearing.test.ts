@@ -28,7 +28,12 @@ describe('racked until it is clear', () => {
     ['clear: left alone', [racked(60), looked(3, 'bright')], undefined, undefined],
     ['clear before it was racked says nothing of it', [looked(70, 'bright'), racked(60)], 'look-at-clarity', 'soon'],
     ['kept on its fine lees', [racked(60), entry(50, { type: 'lot-planned', lotId, lees: 'fine' })], undefined, undefined],
-    ['bacteria are at work', [racked(60), entry(50, { type: 'inoculation', lotId, organism: 'bacteria', culture: 'B' })], undefined, undefined],
+    [
+      'bacteria are at work',
+      [racked(60), entry(50, { type: 'inoculation', lotId, organism: 'bacteria', culture: 'B' })],
+      undefined,
+      undefined
+    ],
     ['a year ago, and nothing since', [racked(290)], undefined, undefined]
   ] as const)('%s', (_name, more, code, urgency) => {
     const task = asked(...more)

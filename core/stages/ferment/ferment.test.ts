@@ -15,15 +15,36 @@ const entry = (hoursAgo: number, draft: Draft<Fact>) =>
 const read = (hoursAgo: number, quantity: 'sg' | 'brix' | 'temperature' | 'yan' | 'sugar', value: number, more = {}) =>
   entry(hoursAgo, { type: 'reading', lotId, quantity, typed: String(value), value, ...more })
 const start = (style: 'red' | 'white' = 'red', hoursAgo = 130) =>
-  entry(hoursAgo, { type: 'lot-started', lotId, name: 'L', stream: style === 'red' ? 'fresh' : 'juice', style, varieties: [], volumeL: 50, volumeIs: 'measured' })
-const yeast = (hoursAgo = 100, cardKey = 'structured-red') => entry(hoursAgo, { type: 'inoculation', lotId, organism: 'yeast', culture: cardKey, cardKey, grams: 12 })
+  entry(hoursAgo, {
+    type: 'lot-started',
+    lotId,
+    name: 'L',
+    stream: style === 'red' ? 'fresh' : 'juice',
+    style,
+    varieties: [],
+    volumeL: 50,
+    volumeIs: 'measured'
+  })
+const yeast = (hoursAgo = 100, cardKey = 'structured-red') =>
+  entry(hoursAgo, { type: 'inoculation', lotId, organism: 'yeast', culture: cardKey, cardKey, grams: 12 })
 const air = (hoursAgo: number, celsius: number) => entry(hoursAgo, { type: 'air-read', vesselId: 'vessel-f1', celsius })
-const smell = (hoursAgo: number, ...smells: ('rotten-egg' | 'clean' | 'vinegar')[]) => entry(hoursAgo, { type: 'observation', lotId, what: 'smell', text: 'x', smells })
-const fed = (hoursAgo: number, grams: number) => entry(hoursAgo, { type: 'addition', lotId, material: 'complex-nutrient', unit: 'g', actual: grams })
+const smell = (hoursAgo: number, ...smells: ('rotten-egg' | 'clean' | 'vinegar')[]) =>
+  entry(hoursAgo, { type: 'observation', lotId, what: 'smell', text: 'x', smells })
+const fed = (hoursAgo: number, grams: number) =>
+  entry(hoursAgo, { type: 'addition', lotId, material: 'complex-nutrient', unit: 'g', actual: grams })
 const vessel = (capacityL: number) => entry(140, { type: 'vessel-added', vesselId: 'vessel-f1', name: 'V', kind: 'bin', capacityL })
-const into = () => entry(129, { type: 'transfer', purpose: 'rack', from: { lotId }, to: { lotId, vesselId: 'vessel-f1' }, outL: 50, inL: 50 })
+const into = () =>
+  entry(129, { type: 'transfer', purpose: 'rack', from: { lotId }, to: { lotId, vesselId: 'vessel-f1' }, outL: 50, inL: 50 })
 /** A red in the middle of it. */
-const middle = [start(), read(102, 'sg', 1.095), yeast(), read(76, 'sg', 1.088), read(52, 'sg', 1.066), read(28, 'sg', 1.043), read(4, 'sg', 1.023)]
+const middle = [
+  start(),
+  read(102, 'sg', 1.095),
+  yeast(),
+  read(76, 'sg', 1.088),
+  read(52, 'sg', 1.066),
+  read(28, 'sg', 1.043),
+  read(4, 'sg', 1.023)
+]
 
 function seen(entries: readonly Entry[], hours = 0, followed?: ReadonlyMap<string, readonly FollowFinding[]>) {
   const when = at(-hours)
@@ -31,10 +52,24 @@ function seen(entries: readonly Entry[], hours = 0, followed?: ReadonlyMap<strin
   const lot = lotAt(cellar.lots.get(lotId)!, when)
   const ask = askForecast(lot, cellar.cards, when)
   const forecasts = new Map<string, LotForecast>(
-    ask ? [[lotId, { startAt: ask.startAt, key: '', forecast: forecastFerment(ask.asked), usual: forecastFerment({ ...ask.asked, readings: [] }) }]] : []
+    ask
+      ? [
+          [
+            lotId,
+            { startAt: ask.startAt, key: '', forecast: forecastFerment(ask.asked), usual: forecastFerment({ ...ask.asked, readings: [] }) }
+          ]
+        ]
+      : []
   )
   const view = { ...cellar, forecasts, ...(followed && { followed }) }
-  return { lot, ask, known: forecasts.get(lotId), view, tasks: tasksOf(lot, view, when), found: findingsOf(lot, view, when).map((f) => f.code) }
+  return {
+    lot,
+    ask,
+    known: forecasts.get(lotId),
+    view,
+    tasks: tasksOf(lot, view, when),
+    found: findingsOf(lot, view, when).map((f) => f.code)
+  }
 }
 
 describe('what a forecast is asked', () => {
@@ -45,7 +80,11 @@ describe('what a forecast is asked', () => {
     expect(ask!.asked.toleranceAbv).toBe(15)
   })
   it('sugar that was added on the way is in its original gravity, and only later readings count', () => {
-    const { ask } = seen([...middle.slice(0, 5), entry(40, { type: 'addition', lotId, material: 'sugar', unit: 'g', actual: 1000 }), read(20, 'sg', 1.045)])
+    const { ask } = seen([
+      ...middle.slice(0, 5),
+      entry(40, { type: 'addition', lotId, material: 'sugar', unit: 'g', actual: 1000 }),
+      read(20, 'sg', 1.045)
+    ])
     // 20 g/L more: about 0.0075 in gravity.
     expect(ask!.asked.originalSg).toBeGreaterThan(1.1)
     expect(ask!.asked.originalSg).toBeLessThan(1.105)
@@ -85,7 +124,9 @@ describe('one reading far too high, the last', () => {
   const s = seen([...middle, slip])
   it('is doubted once, and neither called stuck nor taken for where the ferment stands', () => {
     expect(s.lot.alcoholic).toBe('active')
-    expect(s.found.filter((c) => ['stuck', 'reading-doubtful', 'ledger', 'slow', 'may-stop-sweet'].includes(c))).toEqual(['reading-doubtful'])
+    expect(s.found.filter((c) => ['stuck', 'reading-doubtful', 'ledger', 'slow', 'may-stop-sweet'].includes(c))).toEqual([
+      'reading-doubtful'
+    ])
     expect(goneShare(s.lot, s.known)).toBeCloseTo(goneShare(seen(middle).lot), 6)
   })
   it('and what is to be fed is as it was without it', () => {
@@ -144,7 +185,12 @@ describe('what has gone wrong', () => {
   const warm = (celsius: number, hoursAgo = 4) => read(hoursAgo, 'temperature', celsius)
   it.each<[string, readonly Entry[], string, boolean]>([
     ['nothing', middle, 'stuck', false],
-    ['stopped half way', [...middle.slice(0, 4), read(54, 'sg', 1.066), read(40, 'sg', 1.05), read(28, 'sg', 1.05), read(4, 'sg', 1.0495)], 'stuck', true],
+    [
+      'stopped half way',
+      [...middle.slice(0, 4), read(54, 'sg', 1.066), read(40, 'sg', 1.05), read(28, 'sg', 1.05), read(4, 'sg', 1.0495)],
+      'stuck',
+      true
+    ],
     ['hot', [...middle, warm(32)], 'too-hot', true],
     ['as it should be', [...middle, warm(26)], 'too-hot', false],
     ['cold', [...middle, warm(15)], 'too-cold', true],
@@ -205,7 +251,8 @@ describe('a temperature that cannot be', () => {
 describe('the room beside it', () => {
   const cooled = [vessel(120), into(), ...middle, read(28, 'temperature', 26), read(4, 'temperature', 20)]
   const warmed = [vessel(120), into(), ...middle, read(28, 'temperature', 24), read(4, 'temperature', 31.5)]
-  const told = (entries: readonly Entry[]) => findingsOf(seen(entries).lot, seen(entries).view, now).filter((f) => f.code.startsWith('temperature-'))
+  const told = (entries: readonly Entry[]) =>
+    findingsOf(seen(entries).lot, seen(entries).view, now).filter((f) => f.code.startsWith('temperature-'))
   it.each<[string, readonly Entry[], object[]]>([
     ['a fall towards a cold room', [...cooled, air(6, 12)], [{ code: 'temperature-falls', from: 26, to: 20, roomC: 12 }]],
     ['a fall, and nothing known of the room', cooled, [{ code: 'temperature-falls', from: 26, to: 20 }]],
@@ -238,14 +285,38 @@ describe('sugar fed in parts', () => {
   const stepOf = (entries: readonly Entry[]) => seen(entries).tasks.find((t) => t.code === 'sugar-step')
   it.each<[string, readonly Entry[], object | undefined]>([
     ['waits for the gravity', [...middle, planned], { part: 1, of: 2, grams: 1000, ready: false, urgency: 'wait' }],
-    ['asks when it is down', [...middle.slice(0, 6), planned, read(3, 'sg', 1.018)], { part: 1, grams: 1000, ready: true, urgency: 'soon' }],
-    ['what went in is not asked for again', [...middle.slice(0, 6), planned, honey(20, 1000), read(3, 'sg', 1.019)], { part: 2, grams: 1000, ready: true }],
-    ['half a part too much comes off the next', [...middle.slice(0, 6), planned, honey(20, 1500), read(3, 'sg', 1.019)], { part: 2, grams: 500 }],
+    [
+      'asks when it is down',
+      [...middle.slice(0, 6), planned, read(3, 'sg', 1.018)],
+      { part: 1, grams: 1000, ready: true, urgency: 'soon' }
+    ],
+    [
+      'what went in is not asked for again',
+      [...middle.slice(0, 6), planned, honey(20, 1000), read(3, 'sg', 1.019)],
+      { part: 2, grams: 1000, ready: true }
+    ],
+    [
+      'half a part too much comes off the next',
+      [...middle.slice(0, 6), planned, honey(20, 1500), read(3, 'sg', 1.019)],
+      { part: 2, grams: 500 }
+    ],
     ['all in, and nothing more', [...middle.slice(0, 6), planned, honey(20, 1000), honey(10, 990), read(3, 'sg', 1.019)], undefined],
-    ['what was in the must before the plan does not count', [...middle.slice(0, 2), honey(101.5, 500), ...middle.slice(2, 6), planned, read(3, 'sg', 1.018)], { part: 1, grams: 1000 }]
+    [
+      'what was in the must before the plan does not count',
+      [...middle.slice(0, 2), honey(101.5, 500), ...middle.slice(2, 6), planned, read(3, 'sg', 1.018)],
+      { part: 1, grams: 1000 }
+    ]
   ])('%s', (_, entries, task) => (task ? expect(stepOf(entries)).toMatchObject(task) : expect(stepOf(entries)).toBeUndefined()))
   it('a ferment that stands is not fed', () => {
-    const stuck = [start('red', 400), read(390, 'sg', 1.1), yeast(380), planned, read(200, 'sg', 1.018), read(130, 'sg', 1.018), read(2, 'sg', 1.018)]
+    const stuck = [
+      start('red', 400),
+      read(390, 'sg', 1.1),
+      yeast(380),
+      planned,
+      read(200, 'sg', 1.018),
+      read(130, 'sg', 1.018),
+      read(2, 'sg', 1.018)
+    ]
     expect(stepOf(stuck)).toBeUndefined()
   })
 })

@@ -20,7 +20,13 @@ const white = [
 function seen(entries: readonly Entry[], when = now) {
   const cellar = foldCellar(entries)
   const lot = lotAt(cellar.lots.get(lotId)!, when)
-  return { lot, cellar, upkeep: lot.upkeep, task: tasksOf(lot, cellar, when).find((t) => !t.code.includes('lees')), found: findingsOf(lot, cellar, when) }
+  return {
+    lot,
+    cellar,
+    upkeep: lot.upkeep,
+    task: tasksOf(lot, cellar, when).find((t) => !t.code.includes('lees')),
+    found: findingsOf(lot, cellar, when)
+  }
 }
 
 describe('the sulphite of a wine that rests', () => {
@@ -48,13 +54,24 @@ describe('the sulphite of a wine that rests', () => {
     ['free above total', [read(10, 'freeSo2', 60), read(10, 'totalSo2', 40)], 'free-above-total'],
     ['as it should be', [read(60, 'freeSo2', 40), sulphite(30), read(10, 'freeSo2', 60)], undefined]
   ] as const)('%s', (_name, more, code) => {
-    const odd = seen([...white, ...more]).found.map((f) => f.code).filter((c) => c === 'sulphite-odd' || c === 'free-above-total')
+    const odd = seen([...white, ...more])
+      .found.map((f) => f.code)
+      .filter((c) => c === 'sulphite-odd' || c === 'free-above-total')
     expect(odd).toEqual(code ? [code] : [])
   })
   it('another wine in it: what was read before tells no more', () => {
     const other = 'lot-keep-2'
     const blend = [
-      entry(150, { type: 'lot-started', lotId: other, name: 'O', stream: 'juice', style: 'white', varieties: [], volumeL: 20, volumeIs: 'measured' }),
+      entry(150, {
+        type: 'lot-started',
+        lotId: other,
+        name: 'O',
+        stream: 'juice',
+        style: 'white',
+        varieties: [],
+        volumeL: 20,
+        volumeIs: 'measured'
+      }),
       entry(140, { type: 'reading', lotId: other, quantity: 'freeSo2', typed: '10', value: 10 }),
       read(150, 'freeSo2', 40),
       entry(100, { type: 'transfer', purpose: 'blend', from: { lotId: other }, to: { lotId }, outL: 20, inL: 20 }),

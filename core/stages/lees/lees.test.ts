@@ -15,7 +15,16 @@ const plan = entry(1900, { type: 'lot-planned', lotId, lees: 'fine' })
 const stir = (hoursAgo: number) => entry(hoursAgo, { type: 'operation', lotId, what: 'stir' })
 /** A wine that was first read dry so many hours ago. */
 const wine = (style: 'red' | 'white', dryAt: number) => [
-  entry(2000, { type: 'lot-started', lotId, name: 'L', stream: style === 'red' ? 'fresh' : 'juice', style, varieties: [], volumeL: 50, volumeIs: 'measured' }),
+  entry(2000, {
+    type: 'lot-started',
+    lotId,
+    name: 'L',
+    stream: style === 'red' ? 'fresh' : 'juice',
+    style,
+    varieties: [],
+    volumeL: 50,
+    volumeIs: 'measured'
+  }),
   sg(1950, 1.09),
   entry(1940, { type: 'inoculation', lotId, organism: 'yeast', culture: 'Y', grams: 12 }),
   sg(dryAt + 100, 1.02),
@@ -44,7 +53,13 @@ describe('off the lees, or kept on the fine ones', () => {
     ['not yet racked: the thick lees first', [...wine('white', 50), sg(1, 0.995), plan], ['rack-gross-lees soon']],
     [
       'that smell: off them, and stirred no more',
-      [...wine('white', 400), sg(340, 0.995), plan, move(300, 'rack'), entry(10, { type: 'observation', lotId, what: 'smell', text: 'x', smells: ['rotten-egg'] })],
+      [
+        ...wine('white', 400),
+        sg(340, 0.995),
+        plan,
+        move(300, 'rack'),
+        entry(10, { type: 'observation', lotId, what: 'smell', text: 'x', smells: ['rotten-egg'] })
+      ],
       ['lees-smell now']
     ]
   ])('%s', (_, entries, expected) => expect(said(entries)).toEqual(expected))

@@ -11,7 +11,8 @@ const paper = (daysAgo: number, malic: 'none' | 'faint' | 'clear', lactic: 'none
   entry(daysAgo, { type: 'observation', lotId, what: 'chromatogram', text: 'x', spots: { malic, lactic } })
 const sulphite = (daysAgo: number) =>
   entry(daysAgo, { type: 'addition', lotId, material: 'potassium-metabisulphite', unit: 'g', actual: 4, so2Share: 0.576 })
-const pressed = (daysAgo: number) => entry(daysAgo, { type: 'transfer', purpose: 'press', from: { lotId }, to: { lotId }, outL: 50, inL: 45 })
+const pressed = (daysAgo: number) =>
+  entry(daysAgo, { type: 'transfer', purpose: 'press', from: { lotId }, to: { lotId }, outL: 50, inL: 45 })
 const must = [
   entry(80, { type: 'lot-started', lotId, name: 'L', stream: 'fresh', style: 'red', varieties: [], volumeL: 50, volumeIs: 'measured' }),
   read(80, 'sg', 1.095),
@@ -37,9 +38,21 @@ describe('malolactic, asked for in its time', () => {
     expect(task).toMatchObject({ code: 'start-malolactic', action: { to: 'malolactic' } })
     expect((task as { score: number }).score).toBeGreaterThan(0.8)
     expect(seen([...red, read(2, 'temperature', 12)]).tasks[0]).toMatchObject({ code: 'start-malolactic', limiting: 'celsius' })
-    expect(seen([...red, read(2, 'temperature', 12)]).found[0]).toMatchObject({ code: 'malolactic-held-up', by: { code: 'too-cold', celsius: 12, to: 18 } })
+    expect(seen([...red, read(2, 'temperature', 12)]).found[0]).toMatchObject({
+      code: 'malolactic-held-up',
+      by: { code: 'too-cold', celsius: 12, to: 18 }
+    })
   })
-  const fermenting = entry(0.9, { type: 'lot-started', lotId, name: 'L', stream: 'fresh', style: 'red', varieties: [], volumeL: 50, volumeIs: 'measured' })
+  const fermenting = entry(0.9, {
+    type: 'lot-started',
+    lotId,
+    name: 'L',
+    stream: 'fresh',
+    style: 'red',
+    varieties: [],
+    volumeL: 50,
+    volumeIs: 'measured'
+  })
   it.each([
     ['with the yeast, a day after it', 30 / 24, 'with-yeast', 1.08, true],
     ['with the yeast, hours after it', 10 / 24, 'with-yeast', 1.09, false],
@@ -91,14 +104,23 @@ describe('malolactic, over', () => {
     expect(seen([...over, read(5, 'ph', 3.64), sulphite(4)]).tasks.map((t) => t.code)).not.toContain('sulphite-after-malolactic')
   })
   it('those who keep it without sulphite are not asked', () => {
-    expect(seen([...over, entry(5, { type: 'lot-planned', lotId, sulphite: 'none' })]).tasks.map((t) => t.code)).not.toContain('sulphite-after-malolactic')
+    expect(seen([...over, entry(5, { type: 'lot-planned', lotId, sulphite: 'none' })]).tasks.map((t) => t.code)).not.toContain(
+      'sulphite-after-malolactic'
+    )
   })
 })
 
 describe('malolactic, blocked', () => {
   it('says what is still wanting, and at last that no more can be done', () => {
     const blocked = [...red, plan('blocked')]
-    expect(seen(blocked).found[0]).toMatchObject({ code: 'malolactic-blocked', free: false, racked: false, cold: false, filtered: false, urgency: 'soon' })
+    expect(seen(blocked).found[0]).toMatchObject({
+      code: 'malolactic-blocked',
+      free: false,
+      racked: false,
+      cold: false,
+      filtered: false,
+      urgency: 'soon'
+    })
     const all = [
       ...blocked,
       read(5, 'freeSo2', 42),

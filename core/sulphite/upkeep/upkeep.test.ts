@@ -5,7 +5,8 @@ import { normalFrom, seeded } from '../../units'
 
 /**
  * A winter of a wine by other means than the forecast's own: day by day, a dose that binds over some days and not at once, a decay that is
- * quicker in a warm week and at a racking, a kit that reads whole milligrams. Of wines that differ as craft 4.6 and common practice have it.
+ * quicker in a warm week and at a racking, a kit that reads whole milligrams.
+ * Of wines that differ as craft 4.6 and common practice have it.
  * @returns what was read and given until some day in it, and the level on the days after, when nobody gave anything
  */
 function winter(seed: number) {
@@ -55,7 +56,8 @@ describe('how a wine keeps its sulphite', () => {
         const next = read(level)
         // A reading has its own error on top of the wine's band.
         const own = 1.2816 * 3
-        if (next >= band.mid - Math.hypot(band.mid - band.low, own) && next <= band.mid + Math.hypot(band.high - band.mid, own)) held[`read${days}`]!++
+        if (next >= band.mid - Math.hypot(band.mid - band.low, own) && next <= band.mid + Math.hypot(band.high - band.mid, own))
+          held[`read${days}`]!++
       }
     }
     for (const [what, times] of Object.entries(held)) {
@@ -88,19 +90,39 @@ describe('the day on which a wine falls below its level', () => {
     expect(decayPerDay.mid).toBeGreaterThan(0.008)
   })
   it('half of each dose binds: by hand from 20 to 40 after 40', () => {
-    const readings = [{ days: 0, freeMgPerL: 20 }, { days: 7, freeMgPerL: 39 }, { days: 30, freeMgPerL: 35 }, { days: 40, freeMgPerL: 53 }]
-    const { boundShare } = sulphiteUpkeep({ ...asked, readings, doses: [{ days: 0, addMgPerL: 40 }, { days: 30, addMgPerL: 40 }] })
+    const readings = [
+      { days: 0, freeMgPerL: 20 },
+      { days: 7, freeMgPerL: 39 },
+      { days: 30, freeMgPerL: 35 },
+      { days: 40, freeMgPerL: 53 }
+    ]
+    const { boundShare } = sulphiteUpkeep({
+      ...asked,
+      readings,
+      doses: [
+        { days: 0, addMgPerL: 40 },
+        { days: 30, addMgPerL: 40 }
+      ]
+    })
     expect(boundShare.mid).toBeGreaterThan(0.4)
     expect(boundShare.mid).toBeLessThan(0.56)
   })
   it('what rises with nothing given is said; with a dose in between it is not', () => {
-    const readings = [{ days: 0, freeMgPerL: 20 }, { days: 30, freeMgPerL: 40 }]
+    const readings = [
+      { days: 0, freeMgPerL: 20 },
+      { days: 30, freeMgPerL: 40 }
+    ]
     expect(sulphiteUpkeep({ ...asked, readings }).findings).toEqual([{ code: 'rises', atDays: 30, fromMgPerL: 20, toMgPerL: 40 }])
     expect(sulphiteUpkeep({ ...asked, readings, doses: [{ days: 3, addMgPerL: 30 }] }).findings).toEqual([])
   })
   const history = fc.record({
-    readings: fc.array(fc.record({ days: fc.integer({ min: 0, max: 200 }), freeMgPerL: fc.double({ min: 3, max: 80, noNaN: true }) }), { minLength: 1, maxLength: 6 }),
-    doses: fc.array(fc.record({ days: fc.integer({ min: 0, max: 200 }), addMgPerL: fc.double({ min: 5, max: 50, noNaN: true }) }), { maxLength: 3 }),
+    readings: fc.array(fc.record({ days: fc.integer({ min: 0, max: 200 }), freeMgPerL: fc.double({ min: 3, max: 80, noNaN: true }) }), {
+      minLength: 1,
+      maxLength: 6
+    }),
+    doses: fc.array(fc.record({ days: fc.integer({ min: 0, max: 200 }), addMgPerL: fc.double({ min: 5, max: 50, noNaN: true }) }), {
+      maxLength: 3
+    }),
     ph: fc.double({ min: 3, max: 3.9, noNaN: true }),
     targetMolecularMgPerL: fc.double({ min: 0.3, max: 0.8, noNaN: true })
   })
@@ -113,7 +135,8 @@ describe('the day on which a wine falls below its level', () => {
           expect(band.mid).toBeLessThanOrEqual(band.high)
         }
         const last = h.readings.reduce((a, b) => (b.days >= a.days ? b : a))
-        const raised = (by: number) => sulphiteUpkeep({ ...h, readings: h.readings.map((r) => (r === last ? { ...r, freeMgPerL: r.freeMgPerL + by } : r)) })
+        const raised = (by: number) =>
+          sulphiteUpkeep({ ...h, readings: h.readings.map((r) => (r === last ? { ...r, freeMgPerL: r.freeMgPerL + by } : r)) })
         expect(raised(5).now.free.mid).toBeGreaterThanOrEqual(u.now.free.mid - 1e-9)
         expect(Math.abs(raised(0.1).now.free.mid - u.now.free.mid)).toBeLessThan(0.5)
       }),
