@@ -16,7 +16,8 @@ import { tempranillo } from './tempranillo'
 
 /**
  * The demo: an invented household, the Larkrise cellar, with nine lots in four streams and all stages up to a wine that rests,
- * two blocks that ripen, a store, and fruit still to come. All figures are made up; dates count back from the day, and crush day from the hour, at
+ * two blocks that ripen, a store, and fruit still to come. All figures are made up; dates count back from the day, and
+ * crush day from the hour, at
  * which it is laid out, so that its clocks stand the same whenever it is opened.
  */
 export function demoCellar(now: Date): CellarFile {

@@ -1,27 +1,17 @@
-import { type LotView, isHeld, isWine, keptAt } from '~~/core/ledger'
-import { type SulphiteSalt, SO2_SHARE, TOTAL_LIMIT, stockSolutionMl } from '~~/core/sulphite'
-import { walkingOrder } from '~~/core/stages'
+import type { LotView } from '~~/core/ledger'
+import { type SulphiteSalt, SO2_SHARE, stockSolutionMl } from '~~/core/sulphite'
+import { type RoundDose, isKept, roundDose, walkingOrder } from '~~/core/stages'
 import { MATERIALS } from '~~/core/materials'
 import { addition, reading } from '~~/core/drafts'
 
-/** A dose keeps it for the weeks until the next round, not only for today: this share above its level. Common practice, no source. */
-const AHEAD = 1.2
-/** A dose that a titration could not tell from none, mg/L. */
-const LEAST_ADD = 4
 const STOCK_G_PER_L = MATERIALS['potassium-metabisulphite'].stockGPerL!
 
-export interface RoundLine {
+export interface RoundLine extends RoundDose {
   lot: LotView
-  freeMgPerL: number
   measured: boolean
-  targetMgPerL: number
-  /** mg/L that goes in, and the grams of the salt for it; none where it keeps. */
-  addMgPerL: number
+  /** Of the salt, and as a stock solution; none where it keeps. */
   grams: number
   stockMl: number
-  /** Of the total after it. */
-  overLimit: boolean
-  belowAt?: { low: string, mid: string, high: string }
 }
 
 /**
@@ -36,7 +26,7 @@ export function useSulphiteRound() {
   const salt = computed<SulphiteSalt>(() => settings.values.salt)
   const lots = computed(() =>
     walkingOrder(
-      cellar.lots.filter((l) => isHeld(l) && isWine(l) && l.plan.sulphite !== 'none' && (l.malolactic === 'done' || l.malolactic === 'not-wanted')),
+      cellar.lots.filter(isKept),
       [...cellar.state.vessels.keys()],
       now.value
     )
@@ -45,27 +35,11 @@ export function useSulphiteRound() {
   const unread = computed(() => lots.value.filter((l) => !l.ph || !l.freeSo2))
   const lines = computed<RoundLine[]>(() =>
     lots.value.flatMap((lot) => {
-      if (!lot.ph || !lot.freeSo2) return []
-      const [freeMgPerL, targetMgPerL] = [lot.freeSo2.value, keptAt(lot)]
-      const { upkeep } = lot
-      const bound = lot.boundShare
-      const short = targetMgPerL * AHEAD - freeMgPerL
-      const wants = freeMgPerL < targetMgPerL + 1 && short / (1 - bound) >= LEAST_ADD
-      const addMgPerL = wants ? short / (1 - bound) : 0
-      const grams = (addMgPerL * lot.volume.value) / 1000 / SO2_SHARE[salt.value]
-      return [
-        {
-          lot,
-          freeMgPerL,
-          measured: lot.freeSo2.origin === 'measured',
-          targetMgPerL,
-          addMgPerL,
-          grams,
-          stockMl: stockSolutionMl(grams, STOCK_G_PER_L),
-          overLimit: (lot.totalSo2?.value ?? 0) + addMgPerL > TOTAL_LIMIT[lot.style],
-          ...(upkeep?.belowAt && { belowAt: upkeep.belowAt })
-        }
-      ]
+      const dose = roundDose(lot)
+      if (!dose) return []
+      const grams = (dose.addMgPerL * lot.volume.value) / 1000 / SO2_SHARE[salt.value]
+      const measured = lot.freeSo2?.origin === 'measured'
+      return [{ ...dose, lot, measured, grams, stockMl: stockSolutionMl(grams, STOCK_G_PER_L) }]
     })
   )
   const toDose = computed(() => lines.value.filter((l) => l.grams > 0))

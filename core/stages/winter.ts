@@ -1,6 +1,7 @@
 import { type LotView, isHeld, isWine, keptAt } from '../ledger'
 import { malolacticEndedAt } from './malolactic'
 import type { CellarView } from './stage'
+import { isKept } from './sulphite-round'
 import { airOver } from './topping'
 
 /** What can spoil a wine while it lies, the worst first. */
@@ -32,7 +33,7 @@ export function winterOf(lots: readonly LotView[], cellar: Pick<CellarView, 'ves
 function rowOf(lot: LotView, cellar: Pick<CellarView, 'vessels'>, now: string): WinterRow {
   const air = airOver(lot, cellar, now)
   const airL = air.reduce((sum, a) => sum + a.airL, 0)
-  const kept = lot.plan.sulphite !== 'none' && (lot.malolactic === 'done' || lot.malolactic === 'not-wanted')
+  const kept = isKept(lot)
   const upkeep = kept ? lot.upkeep : undefined
   const sulphite = kept && lot.ph && lot.freeSo2 ? { freeMgPerL: lot.freeSo2.value, targetMgPerL: keptAt(lot) } : undefined
   const ended = malolacticEndedAt(lot)

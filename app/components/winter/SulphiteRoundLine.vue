@@ -14,7 +14,7 @@ function read() {
   emit('read', free.text, free.value)
   free.clear()
 }
-const keeps = computed(() => props.line.belowAt && sayDay(props.line.belowAt.low.slice(0, 10)))
+const keeps = computed(() => props.line.lot.upkeep?.belowAt && sayDay(props.line.lot.upkeep.belowAt.low.slice(0, 10)))
 </script>
 
 <template>

@@ -1,12 +1,10 @@
 <script setup lang="ts">
-import type { LotView } from '~~/core/ledger'
-import { lotOfWine } from '~~/core/stages'
+import { isKept, lotOfWine } from '~~/core/stages'
 
 /** Racking day: which wine goes where, solved and played move by move. */
 const day = useRackingDay()
 const { chosen, plan, oneMore, working, work, lines, done, stale, begun } = day
 const f = useFormat()
-const kept = (l: LotView) => l.malolactic === 'done' || l.malolactic === 'not-wanted'
 const saving = ref(false)
 async function tick(litres: number) {
   const [line] = lines.value
@@ -94,8 +92,8 @@ useHead({ title: 'Racking day · Presk' })
       <h2>After racking</h2>
       <ul class="grid gap-2">
         <li v-for="l in chosen" :key="l.id" class="rule pt-2">
-          <NuxtLink v-if="kept(l)" :to="`/bench/sulphite?lot=${l.id}`" class="textlink">Sulphite {{ l.name }}</NuxtLink>
-          <span v-else class="soft">{{ l.name }}: no sulphite before its malolactic is over.</span>
+          <NuxtLink v-if="isKept(l)" :to="`/bench/sulphite?lot=${l.id}`" class="textlink">Sulphite {{ l.name }}</NuxtLink>
+          <span v-else class="soft">{{ l.name }}: no sulphite now: its malolactic is not over, or it is kept without.</span>
         </li>
       </ul>
     </aside>

@@ -31,7 +31,7 @@ useHead({ title: 'Sulphite round · Presk' })
       </dl>
       <p class="soft small">
         By millilitres: {{ f.words(f.powder((madeMl * stockGPerL) / 1000)) }} made up to {{ madeMl }} mL with cool water, fresh for the day.
-        The doses reach to the next round: a fifth above the level.
+        The doses reach to the next round, five weeks on, by each wine’s own decay.
       </p>
     </section>
     <ol>

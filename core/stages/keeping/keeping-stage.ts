@@ -1,7 +1,8 @@
 import type { Finding } from '../../findings'
-import { isHeld, isWine, keptAt } from '../../ledger'
+import { keptAt } from '../../ledger'
 import type { UpkeepFinding } from '../../sulphite'
 import { type Stage, hoursSince, later } from '../stage'
+import { isKept } from '../sulphite-round'
 
 export type KeepingSays =
   | { code: 'measure-wine' }
@@ -21,8 +22,7 @@ const SAME_LOOK_H = 12
 /** A wine that rests: its sulphite. Not before its malolactic is through, nor for those who keep it without. */
 export const keepingStage: Stage<KeepingSays> = {
   code: 'keeping',
-  appliesTo: (lot) =>
-    isWine(lot) && isHeld(lot) && (lot.malolactic === 'done' || lot.malolactic === 'not-wanted') && lot.plan.sulphite !== 'none',
+  appliesTo: isKept,
   tasks(lot, _cellar, now): Finding<KeepingSays>[] {
     const about = { task: true, lotId: lot.id, urgency: 'soon' } as const
     const measure = { ...about, minutes: 15, action: { to: 'measure', lotId: lot.id } } as const

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { drawnHeightDm } from '~~/core/cellar'
-import { isFermenting, isHeld, isMust, isWine } from '~~/core/ledger'
-import { isOnSkins } from '~~/core/stages'
+import { isFermenting, isHeld, isMust } from '~~/core/ledger'
+import { isKept, isOnSkins } from '~~/core/stages'
 import { downloadCellar } from '~/data/download'
 import { entriesOfLot } from '~/data/entries-of-lot'
 import { STANDING, STREAM, STYLE } from '~/wording/terms'
@@ -14,7 +14,7 @@ const lot = computed(() => cellar.lotOf(String(route.params.id)))
 const item = computed(() => lot.value && floor.of(lot.value.id))
 const must = computed(() => lot.value !== undefined && isMust(lot.value))
 /** Its sulphite is kept up: bacteria neither work in it nor are to. */
-const kept = computed(() => lot.value?.malolactic === 'done' || lot.value?.malolactic === 'not-wanted')
+const kept = computed(() => lot.value !== undefined && isKept(lot.value))
 /** What else is to be done, after the next move. */
 const others = computed(() => item.value?.tasks.slice(1) ?? [])
 const vesselsOf = computed(() => [...(lot.value?.contents ?? [])].map(([id, litres]) => ({ litres, vessel: cellar.state.vessels.get(id) })))
@@ -111,7 +111,7 @@ useHead({ title: () => `${lot.value?.name ?? 'Lot'} · Presk` })
       </section>
       <LotEnding v-if="isHeld(lot) && !lot.bacteriaAt && !lot.freeSo2?.value" :lot="lot" />
       <LotForecast v-if="isFermenting(lot)" :lot="lot" />
-      <LotUpkeep v-if="isHeld(lot) && isWine(lot) && kept" :lot="lot" />
+      <LotUpkeep v-if="kept" :lot="lot" />
       <LotFollowed v-if="isFermenting(lot)" :key="lot.id" :lot="lot" />
       <LotInFerment v-if="isFermenting(lot)" :lot="lot" />
     </div>
