@@ -67,7 +67,7 @@ export function useEntryForm(options: EntryFormOptions) {
     return made
   }
   const fields = computed(() =>
-    form.fields(values, context.value).map((spec) => ({ spec, field: spec.as === 'quantity' ? quantity(spec) : undefined }))
+    form.fields(values, context.value, options.fact as AnyFact | undefined).map((spec) => ({ spec, field: spec.as === 'quantity' ? quantity(spec) : undefined }))
   )
   /** Numbers as they stand, and what was typed for them, beside the other values. */
   const filled = computed<Values>(() => ({
@@ -108,9 +108,10 @@ export function useEntryForm(options: EntryFormOptions) {
       return undefined
     }
     saving.value = true
-    const written = await cellar.log([
-      before ? asCorrection(before, made) : ({ ...made, ...(at.value && { at: at.value }) } as Draft<Fact>)
-    ])
+    const drafts = Array.isArray(made) ? made : [made]
+    const written = await cellar.log(
+      drafts.map((draft) => (before ? asCorrection(before, draft) : ({ ...draft, ...(at.value && { at: at.value }) } as Draft<Fact>)))
+    )
     saving.value = false
     if (!written) {
       sayWhyNot()

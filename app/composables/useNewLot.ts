@@ -125,7 +125,7 @@ export function useNewLot() {
   const RANK = { fits: 0, roomy: 1, tight: 2, 'too-small': 3 } as const
   const emptyVessels = computed(() =>
     [...cellar.state.vessels.values()]
-      .filter((v) => !v.lotId)
+      .filter((v) => !v.lotId && !v.retiredAt)
       .sort(
         (a, b) => RANK[fitOf(a.capacityL)?.verdict ?? 'fits'] - RANK[fitOf(b.capacityL)?.verdict ?? 'fits'] || a.capacityL - b.capacityL
       )

@@ -26,7 +26,7 @@ export function usePressDay(lot: LotView) {
     const room = (lot.sg?.value ?? 1) > 1 ? 'foam' : 'none'
     const FIT = { 'too-small': 'too small', tight: 'no room for foam', fits: 'fits', roomy: 'too roomy: air' } as const
     return [...cellar.state.vessels.values()]
-      .filter((v) => !v.lotId)
+      .filter((v) => !v.lotId && !v.retiredAt)
       .map((v) => ({ vessel: v, fit: withinLimits(() => vesselFit(v.capacityL, litres, room)) }))
       .sort((a, b) => fullness(b.fit) - fullness(a.fit))
       .map(({ vessel, fit }) => ({

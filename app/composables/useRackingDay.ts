@@ -1,11 +1,9 @@
 import { fact, transfer } from '~~/core/drafts'
 import { type Draft, type Fact, type LotView, isHeld, isWine } from '~~/core/ledger'
 import type { RackingMove, RackingPlan } from '~~/core/racking'
-import { askRacking, leesShareOf, lotOfWine } from '~~/core/stages'
+import { WIDE, askRacking, leesShareOf, lotOfWine } from '~~/core/stages'
 import { startRacking } from '~/workers/start'
 
-/** Wide and hardly closed: good for a ferment, not for a wine that lies. */
-const WIDE = new Set(['bin', 'pail'])
 /** A move that brought so much more or less than was planned makes another plan, as a share. */
 const OFF = 0.03
 
@@ -36,7 +34,7 @@ export function useRackingDay() {
 
   /** Vessels that this day may use: the chosen wines' own, and the free ones. */
   const vessels = computed(() =>
-    [...cellar.state.vessels.values()].filter((v) => !v.lotId || v.litres <= 0.05 || chosen.value.some((l) => l.id === v.lotId))
+    [...cellar.state.vessels.values()].filter((v) => !v.retiredAt).filter((v) => !v.lotId || v.litres <= 0.05 || chosen.value.some((l) => l.id === v.lotId))
   )
   const holds = (id: string) => chosen.value.some((l) => l.contents.has(id))
   const barredByUse = (id: string) => {

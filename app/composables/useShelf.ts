@@ -46,7 +46,7 @@ export function useShelf() {
       })
     )
     const empty = [...cellar.state.vessels.values()]
-      .filter((v) => !v.lotId)
+      .filter((v) => !v.lotId && !v.retiredAt)
       .map((v): ShelfPlace => ({ key: v.id, kind: v.kind, capacityL: v.capacityL, litres: 0, vessel: v.name }))
     return [...filled, ...empty]
   })

@@ -8,6 +8,7 @@ import {
   type LotState,
   type Restatement,
   type StandingFact,
+  type VesselState,
   extend,
   historyOf,
   propose,
@@ -61,6 +62,13 @@ export interface Reviewed {
   name: string
   exportedAt: string
   review: Review
+}
+
+/** The cellar as it would be: lots that would differ, and all vessels. */
+export interface Preview {
+  lots: LotState[]
+  vessels: VesselState[]
+  refused: LedgerProblem[]
 }
 
 type Listener = (change: Change) => void
@@ -123,6 +131,15 @@ export class LedgerEngine {
   /** Checks drafts and writes nothing. */
   check(drafts: readonly Draft[]): Issue[] {
     return this.stamped(drafts, 'check').flatMap((entry, draft) => issuesOf(entry, draft))
+  }
+
+  /** What drafts would make of the cellar, and why they could not be written; nothing is. */
+  preview(drafts: readonly Draft[]): Preview {
+    const entries = this.stamped(drafts, 'preview')
+    if (entries.some((entry, draft) => issuesOf(entry, draft).length > 0)) return { lots: [], vessels: [], refused: [] }
+    const { history, refused } = propose(this.history, entries)
+    const { lots, rest } = changeBetween(this.history, history, [])
+    return { lots, vessels: [...rest.vessels.values()], refused }
   }
 
   /** What an entry would change for the past; nothing is written. */

@@ -12,7 +12,7 @@ import { readingForm } from './kinds/reading'
 import { supplyCountedForm, supplyStockedForm } from './kinds/supply'
 import { taskEndedForm } from './kinds/task'
 import { transferForm } from './kinds/transfer'
-import { airReadForm, vesselAddedForm, vesselCaredForm } from './kinds/vessel'
+import { airReadForm, vesselAddedForm, vesselAmendedForm, vesselCaredForm } from './kinds/vessel'
 import type { EntryForm } from './spec'
 
 /** A form for every kind of entry, the same for logging and for correcting. One that is missing does not compile. */
@@ -28,6 +28,7 @@ export const FORMS: { [T in Fact['type']]: EntryForm<T> } = {
   'task-ended': taskEndedForm,
   'vessel-added': vesselAddedForm,
   'vessel-cared': vesselCaredForm,
+  'vessel-amended': vesselAmendedForm,
   'air-read': airReadForm,
   transfer: transferForm,
   bottling: bottlingForm,

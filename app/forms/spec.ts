@@ -20,7 +20,7 @@ export interface FormContext {
   sugarUnit: Unit
 }
 
-export type FieldSpec = { key: string, label: string, wide?: boolean, hint?: string } & (
+export type FieldSpec = { key: string, label: string, wide?: boolean, hint?: string | undefined } & (
   | { as: 'words', max?: number, placeholder?: string }
   | { as: 'choice', items: readonly { value: string | number | boolean, label: string, disabled?: boolean }[] }
   | { as: 'switch' }
@@ -36,6 +36,8 @@ export type FieldSpec = { key: string, label: string, wide?: boolean, hint?: str
     quantity?: QuantityName
     limits?: { min: number, max: number, words: string }
     required?: boolean
+    /** Sizes that are usual, to tap; in the unit of the core. */
+    usual?: readonly number[] | undefined
   }
 )
 
@@ -58,11 +60,13 @@ export interface EntryForm<T extends Fact['type']> {
   type: T
   /** What logging it is called, on a tab or a button. */
   title: string
-  fields: (values: Values, context: FormContext) => readonly FieldSpec[]
+  /** @param before the entry that is put right */
+  fields: (values: Values, context: FormContext, before?: EntryOf<T>) => readonly FieldSpec[]
   blank: (context: FormContext) => Values
   /** From an entry that is to be put right. */
   from: (fact: EntryOf<T>, context: FormContext) => Values
-  draft: (values: Values, context: FormContext, before?: EntryOf<T>) => Draft<EntryOf<T>> | FieldProblem
+  /** What is to be written: several where one form makes several. */
+  draft: (values: Values, context: FormContext, before?: EntryOf<T>) => Draft<EntryOf<T>> | Draft<EntryOf<T>>[] | FieldProblem
 }
 
 export const isProblem = (made: object): made is FieldProblem => 'reason' in made && 'field' in made

@@ -56,6 +56,7 @@ useHead({ title: 'Today · Presk' })
         <ul v-if="waiting.length">
           <TaskLine v-for="item in waiting" :key="item.lot.id" :lot="item.lot" :said="restOf(item)" />
         </ul>
+        <HouseTasks />
         <LazyShortageNote class="mt-5" />
         <UButton to="/lots/new" variant="outline" size="lg" icon="i-lucide-plus" class="mt-5">Start a lot</UButton>
       </section>

@@ -8,6 +8,7 @@ import {
   type LotView,
   type Restatement,
   type StandingFact,
+  cellarAt,
   emptyCellar,
   inOrder,
   lotAt
@@ -45,11 +46,15 @@ export const useCellarStore = defineStore('cellar', () => {
   /** Entries on disk that could not be read; they are left where they are. */
   const damaged = ref(0)
   const lastAction = shallowRef<Entry[]>([])
-  const state = shallowRef<CellarState>(emptyCellar())
+  /** As the ledger tells it, at its last entry. */
+  const told = shallowRef<CellarState>(emptyCellar())
   /** Every fact as it stands, newest first. */
   const facts = shallowRef<readonly StandingFact[]>([])
   const factCount = ref(0)
   const now = useNow()
+  const today = computed(() => now.value.slice(0, 10))
+  /** As it is today: wood has drunk since. */
+  const state = computed(() => cellarAt(told.value, today.value))
   /** Every lot as it is now. */
   const lots = computed<LotView[]>(() => [...state.value.lots.values()].map((lot) => lotAt(lot, now.value)))
   const lotOf = (id: string): LotView | undefined => {
@@ -68,22 +73,22 @@ export const useCellarStore = defineStore('cellar', () => {
     keep(WHICH, name)
     const turn = ++opening
     const e = await theEngine()
-    const told = await e.open(name, typeof Worker === 'undefined' ? take : proxy(take))
+    const opened = await e.open(name, typeof Worker === 'undefined' ? take : proxy(take))
     if (turn !== opening) return
-    await takeOpened(told)
+    await takeOpened(opened)
     if (name === 'demo' && factCount.value === 0) await layOutDemo()
     ready.value = true
   }
 
-  async function takeOpened(told: Opened): Promise<void> {
+  async function takeOpened(opened: Opened): Promise<void> {
     facts.value = []
-    state.value = emptyCellar()
-    damaged.value = told.damaged
-    forgets = told.trouble?.problem === 'blocked'
-    problem.value = told.trouble && errorOf(told.trouble)
-    factCount.value = told.factCount
-    take(told.change)
-    await readFacts(told.factCount)
+    told.value = emptyCellar()
+    damaged.value = opened.damaged
+    forgets = opened.trouble?.problem === 'blocked'
+    problem.value = opened.trouble && errorOf(opened.trouble)
+    factCount.value = opened.factCount
+    take(opened.change)
+    await readFacts(opened.factCount)
   }
 
   /** The ledger's lines come from the newest on; the first of them before the page is shown, the rest as there is time. */
@@ -110,11 +115,11 @@ export const useCellarStore = defineStore('cellar', () => {
 
   /** Takes a change in: lots that differ, the small rest, and the lines that are new or changed. */
   function take(change: Change): void {
-    const next = new Map(state.value.lots)
+    const next = new Map(told.value.lots)
     for (const id of change.gone) next.delete(id)
     for (const lot of change.lots) next.set(lot.id, lot)
     for (const [id, correction] of change.corrections) rememberCorrection(next.get(id)!, correction)
-    state.value = { ...change.rest, lots: next }
+    told.value = { ...change.rest, lots: next }
     if (change.facts.length > 0) {
       const ids = new Set(change.facts.map((f) => f.original.id))
       factCount.value += change.facts.filter(
@@ -131,8 +136,8 @@ export const useCellarStore = defineStore('cellar', () => {
   async function layOutDemo(): Promise<void> {
     const { demoCellar } = await import('~~/demo')
     const e = await theEngine()
-    const told = await e.replaceAll(demoCellar(new Date()).entries)
-    await takeOpened({ ...told, ...(problem.value && { trouble: { operation: problem.value.operation, problem: problem.value.problem } }) })
+    const opened = await e.replaceAll(demoCellar(new Date()).entries)
+    await takeOpened({ ...opened, ...(problem.value && { trouble: { operation: problem.value.operation, problem: problem.value.problem } }) })
   }
 
   /** What was to be written last, for when it is refused and can be helped. */
@@ -208,6 +213,7 @@ export const useCellarStore = defineStore('cellar', () => {
   }
 
   const check = async (drafts: Draft[]): Promise<Issue[]> => (await theEngine()).check(drafts)
+  const preview = async (drafts: Draft[]) => (await theEngine()).preview(JSON.parse(JSON.stringify(drafts)) as Draft[])
   const restate = async (draft: Draft<Fact>): Promise<Restatement> =>
     (await theEngine()).restate(JSON.parse(JSON.stringify(draft)) as Draft<Fact>)
   const review = async (text: string, fileName: string) => (await theEngine()).review(text, fileName)
@@ -243,6 +249,7 @@ export const useCellarStore = defineStore('cellar', () => {
     undoCorrection,
     undoLast,
     layOutDemo,
+    preview,
     restate,
     review,
     takeReviewed,

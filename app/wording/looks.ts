@@ -1,4 +1,4 @@
-import type { Clarity } from '~~/core/ledger'
+import type { Clarity, Gas } from '~~/core/ledger'
 import { type MalolacticVerdict, type Spot, readPaper } from '~~/core/malolactic'
 
 /** How clear a wine is, against a torch behind the glass. */
@@ -15,6 +15,13 @@ export const CLARITY_SHORT: Record<Clarity, string> = {
   'nearly-clear': 'nearly clear',
   'clear': 'clear',
   'bright': 'bright'
+}
+
+/** How much gas is in it: half a jar shaken under the thumb, then opened. */
+export const GAS: Record<Gas, string> = {
+  none: 'None: it opens without a sound',
+  sigh: 'Some: a sigh, a little foam',
+  puff: 'Much: a puff, and it foams'
 }
 
 /** A spot on the paper, beside its standard. */

@@ -7,7 +7,7 @@ import { sayDay } from './days'
 import { sayPlan } from './plan'
 import { TEST_STEP } from './test-ferment'
 import { MATERIAL_KIND } from './materials'
-import { ALCOHOLIC_WORD, OBSERVATION, OPERATION, QUANTITY, STREAM } from './terms'
+import { ALCOHOLIC_WORD, CARE, OBSERVATION, OPERATION, QUANTITY, STREAM } from './terms'
 
 interface Format {
   volume: (l: number) => Shown
@@ -47,11 +47,13 @@ export function sayFact(fact: Fact, f: Format, names: Names): string {
       return `${OBSERVATION[fact.what]}: ${fact.text}`
     case 'transfer':
       if (fact.from.lotId !== fact.to.lotId) return sayBlend(fact, f, names)
-      return `${f.words(f.volume(fact.inL))} moved${fact.from.vesselId ? ` from ${names.vessel(fact.from.vesselId)}` : ''}${fact.to.vesselId ? ` to ${names.vessel(fact.to.vesselId)}` : ''}${fact.outL - fact.inL > 0.05 ? `, ${f.words(f.volume(fact.outL - fact.inL))} left behind` : ''}.`
+      return `${f.words(f.volume(fact.inL))} moved${fact.from.vesselId ? ` from ${names.vessel(fact.from.vesselId)}` : ''}${fact.to.vesselId ? ` to ${names.vessel(fact.to.vesselId)}` : ''}${fact.outL - fact.inL > 0.05 ? `, ${f.words(f.volume(fact.outL - fact.inL))} left behind` : ''}${fact.air === 'splashed' ? ', with splashing' : ''}.`
     case 'bottling':
       return `Bottled: ${fact.bottles.map((b) => `${b.count} of ${b.sizeMl} mL`).join(', ')}.`
     case 'vessel-cared':
-      return `${names.vessel(fact.vesselId)} ${fact.what}.`
+      return `${names.vessel(fact.vesselId)} ${CARE[fact.what].toLowerCase()}${fact.note ? `: ${fact.note}` : ''}.`
+    case 'vessel-amended':
+      return `${names.vessel(fact.vesselId)} ${fact.retired ? 'put out of use' : 'in use again'}${fact.note ? `: ${fact.note}` : ''}.`
     case 'air-read':
       return `${f.words(f.temperature(fact.celsius))} in the room beside ${names.vessel(fact.vesselId)}.`
     case 'vessel-added':
@@ -140,6 +142,8 @@ const TASK: Record<string, string> = {
   'rack-again': 'Racking again',
   'look-at-clarity': 'Looking at its clarity',
   'top-barrel': 'Level of a barrel',
+  'taste-wood': 'Tasting for wood',
+  'out-of-wood': 'Taking it out of the wood',
   'free-above-total': 'Free SO₂ above the total'
 }
 /**

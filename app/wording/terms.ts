@@ -1,5 +1,5 @@
 import { QUANTITIES, QUANTITY_NAMES } from '~~/core/quantities'
-import type { Alcoholic, EntryOf, ReadingQuantity, Standing, Stream, Style } from '~~/core/ledger'
+import type { Alcoholic, Care, EntryOf, ReadingQuantity, Standing, Stream, Style } from '~~/core/ledger'
 
 /** The words for the codes of the core, in one place and always the same. */
 export const STYLE: Record<Style, string> = { red: 'Red', rose: 'Rosé', white: 'White' }
@@ -79,6 +79,7 @@ export const OBSERVATION: Record<EntryOf<'observation'>['what'], string> = {
   bubbles: 'Bubbles',
   taste: 'Taste',
   cap: 'Cap',
+  gas: 'Gas',
   chromatogram: 'Paper chromatogram',
   note: 'Note'
 }
@@ -96,3 +97,4 @@ export const VESSEL_OF: Record<NonNullable<EntryOf<'vessel-added'>['material']>,
   steel: 'Steel',
   oak: 'Oak'
 }
+export const CARE: Record<Care, string> = { cleaned: 'Cleaned', sanitised: 'Sanitised', swelled: 'Swelled', sulphured: 'Sulphured' }

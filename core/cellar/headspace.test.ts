@@ -1,22 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { barrelLoss, headspace } from '.'
-
-describe('what wood lets go', () => {
-  it.each([
-    [225, 1, 3],
-    [50, 1, 3],
-    [20, 1, 4]
-  ])('%d L: %d to %d %% in a month (craft 3.10, common practice)', (capacity, low, high) => {
-    const share = (100 * barrelLoss(capacity, 30.4)) / capacity
-    expect(share).toBeGreaterThanOrEqual(low)
-    expect(share).toBeLessThanOrEqual(high)
-  })
-  it('a small one loses more of its wine than a large one, and never all of it', () => {
-    expect(barrelLoss(20, 60) / 20).toBeGreaterThan(barrelLoss(200, 60) / 200)
-    expect(barrelLoss(5, 9000)).toBeLessThan(5)
-  })
-})
+import { headspace } from '.'
 
 describe('air over a wine', () => {
   it.each([

@@ -1,27 +1,11 @@
 import { within } from '../units'
 
-/** Wine that evaporates from wood, 1 to 3 % in a month (craft 3.10, common practice): of a barrel of 225 L about so much. */
-const BARREL_PER_MONTH = 0.015
-const BARREL_L = 225
-const MOST_PER_MONTH = 0.04
 /** A cellar of so many degrees is what the risk is told for; each ten more double it: common practice, no source. */
 const [CELLAR_C, DOUBLES_C] = [13, 10] as const
 /** A neck of air: what no demijohn is without. */
 const NECK_SHARE = 0.015
 /** Share of air times months at which it wants doing, and at which the wine is likely to have suffered: common practice, no source. */
 const WANTS = { some: 0.03, high: 0.12 } as const
-
-/**
- * What wood lets go in so many days, L. A small barrel has more wood to its wine: the loss goes by its surface to its volume.
- * @param capacityL 1 to 2000
- * @throws LimitError
- * @example barrelLoss(225, 30.4) // 3.4
- */
-export function barrelLoss(capacityL: number, days: number): number {
-  within('capacityL', capacityL, 1, 100_000)
-  const share = Math.min(MOST_PER_MONTH, BARREL_PER_MONTH * Math.cbrt(BARREL_L / capacityL))
-  return capacityL * (1 - (1 - share) ** (within('days', days, 0, 10_000) / 30.4))
-}
 
 export interface Headspace {
   /** L of air over the wine, a neck not counted. */

@@ -1,3 +1,4 @@
 export const CELLAR_FORMAT = 'presk-cellar'
-/** 2 since blocks, arrivals and supplies stand in the ledger, 3 since plans do, 4 since cards of one's own and amended lots do. */
-export const CELLAR_VERSION = 4
+/** 2 since blocks, arrivals and supplies stand in the ledger, 3 since plans do, 4 since cards of one's own and amended lots
+ * do, 5 since vessels are retired and barrels cared for. */
+export const CELLAR_VERSION = 5

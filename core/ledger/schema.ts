@@ -19,6 +19,7 @@ import { supplyCountedSchema, supplyStockedSchema } from './entries/supply.schem
 import { taskEndedSchema } from './entries/task-ended.schema'
 import { transferSchema } from './entries/transfer.schema'
 import { vesselAddedSchema } from './entries/vessel-added.schema'
+import { vesselAmendedSchema } from './entries/vessel-amended.schema'
 import { vesselCaredSchema } from './entries/vessel-cared.schema'
 import { CELLAR_FORMAT, CELLAR_VERSION } from './format'
 
@@ -35,6 +36,7 @@ export const factSchema = z.discriminatedUnion('type', [
   observationSchema,
   vesselAddedSchema,
   vesselCaredSchema,
+  vesselAmendedSchema,
   airReadSchema,
   transferSchema,
   bottlingSchema,

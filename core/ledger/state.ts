@@ -4,9 +4,11 @@ import type { DosePair } from '../sulphite'
 import type { EntryOf, ReadingQuantity, Stream, Style } from './entry'
 import type { Spot } from '../malolactic'
 import type { Clarity } from './entries/clarity'
+import type { Gas } from './entries/gases'
 import type { Smell } from './entries/smells'
 import type { Alcoholic } from './facets'
 import type { LotPlan } from './plan'
+import type { InWood } from './wood'
 
 /** A figure of a lot, with where it comes from. */
 export interface Figure {
@@ -77,6 +79,8 @@ export interface LotState {
   volume: Figure
   /** Litres by vessel; '' holds what has no vessel. */
   contents: Map<string, number>
+  /** Of what stands in wood: since when its loss has not been taken off yet. */
+  inWood?: InWood
   /** SG 20/20, corrected for the sample's temperature and the instrument. */
   sg?: Figure
   /** The first gravity, before yeast. */
@@ -116,8 +120,12 @@ export interface LotState {
   repitchedAt?: string
   /** What it smelt of when it was last smelt. */
   smelt?: { at: string, smells: readonly Smell[], entryId: string }
+  /** When somebody last wrote down how it tastes. */
+  tastedAt?: string
   /** How clear it was when it was last looked at. */
   clarity?: { at: string, is: Clarity, entryId: string }
+  /** Gas in it when it was last shaken. */
+  gas?: { at: string, is: Gas, entryId: string }
   /** Its last paper chromatogram. */
   paper?: { at: string, malic: Spot, lactic: Spot, entryId: string }
   /** When bubbles were last written down. */
@@ -128,6 +136,8 @@ export interface LotState {
   freeMixed?: { at: string, mgPerL: number }
   /** When it came off its skins. */
   pressedAt?: string
+  /** When a vessel of it was last filled up. */
+  toppedAt?: string
   /** When it was last racked. */
   rackedAt?: string
   /** Sugar that the ferment is fed with in parts, and what of it had gone in before that was said, g. */
@@ -205,10 +215,23 @@ export interface VesselState {
   lotId?: string
   /** A lot has stood in it at some time. */
   used?: boolean
+  /** Of a barrel: wines that stood in it before it came here. */
+  fillsBefore?: number
+  /** Wines that have stood in it here, the present one among them. */
+  fills?: number
+  /** Since when what is in it stands in it. */
+  filledAt?: string
+  /** What stood in it last, and when it came out. */
+  lastHeld?: { name: string, until: string }
+  /** Out of use since. */
+  retiredAt?: string
   litres: number
   /** When it was last cleaned and sanitised; filling it ends both. */
   cleanedAt?: string
   sanitisedAt?: string
+  /** Of wood: when it was last swelled with water, and last kept sweet with sulphur; filling it ends both. */
+  swelledAt?: string
+  sulphuredAt?: string
   /** How warm it was beside it, °C, oldest first. */
   air?: readonly Point[]
 }

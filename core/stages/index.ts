@@ -9,6 +9,7 @@ import { type LeesSays, leesStage } from './lees'
 import { type MalolacticSays, malolacticEarlyStage, malolacticStage } from './malolactic'
 import { type MustSays, mustStage } from './must'
 import { type ToppingSays, toppingStage } from './topping'
+import { type WoodSays, woodStage } from './wood'
 import type { CellarView, Stage } from './stage'
 
 export { isOnSkins } from './skins'
@@ -48,7 +49,11 @@ export {
 export type { CorrectPhase, CrushStatus, CrushStep, CrushStepCode, Judgement } from './must'
 export { conditionsOf, malolacticCourseOf, malolacticEndedAt } from './malolactic'
 export type { LotConditions, LotCourse } from './malolactic'
+export { airAdvice, WIDE, placesFor, toppingWines } from './moving'
+export type { AirAdvice, Place, ToppingDoubt, ToppingWine } from './moving'
 export { airOver } from './topping'
+export { vesselTasksOf, wantsSwelling, wantsWashing } from './vessels'
+export type { VesselSays } from './vessels'
 export { NET_SPREAD, askRacking, leesShareOf, lotOfWine } from './racking-day'
 export type { RackingDay } from './racking-day'
 export { isKept, roundDose } from './sulphite-round'
@@ -60,10 +65,10 @@ export type { LimitNear } from './every'
 export { reasonsForBlock } from './harvest'
 export type { HarvestReason } from './harvest'
 
-export type { ClearingSays, EverySays, FermentSays, KeepingSays, KitSays, LeesSays, MalolacticSays, MustSays, ToppingSays }
+export type { ClearingSays, EverySays, FermentSays, KeepingSays, KitSays, LeesSays, MalolacticSays, MustSays, ToppingSays, WoodSays }
 
 /** Everything that any stage can say. */
-export type StageSays = MustSays | FermentSays | MalolacticSays | KeepingSays | KitSays | LeesSays | ToppingSays | ClearingSays | EverySays
+export type StageSays = MustSays | FermentSays | MalolacticSays | KeepingSays | KitSays | LeesSays | ToppingSays | WoodSays | ClearingSays | EverySays
 export type StageFinding = Finding<StageSays>
 
 /** In the order of the work. A new stage is one more line. */
@@ -76,6 +81,7 @@ export const STAGES: readonly Stage<StageSays>[] = [
   kitStage,
   leesStage,
   toppingStage,
+  woodStage,
   clearingStage,
   everyStage
 ] as unknown as readonly Stage<StageSays>[]

@@ -47,7 +47,7 @@ export function askRacking({ lots, vessels, moved, lees, barred }: RackingDay): 
     if (net > 0 && over > 0) mayMix.push([lot.id, lot.id + MOVED])
   }
   const chosen = new Set(lots.map((l) => l.id))
-  const floor = [...vessels.values()].filter((v) => v.lotId === undefined || v.litres <= 0.05 || chosen.has(v.lotId))
+  const floor = [...vessels.values()].filter((v) => !v.retiredAt).filter((v) => v.lotId === undefined || v.litres <= 0.05 || chosen.has(v.lotId))
   return {
     wines,
     mayMix,

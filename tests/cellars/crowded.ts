@@ -1,4 +1,4 @@
-import type { Draft, Entry, Fact } from '../../core/ledger'
+import { CELLAR_VERSION, type Draft, type Entry, type Fact } from '../../core/ledger'
 
 /** Forty vessels, ten lots, and everything odd that a ledger takes: made up for browser tests. */
 export function crowdedCellar(): { format: string, version: number, exportedAt: string, name: string, entries: Entry[] } {
@@ -50,5 +50,5 @@ export function crowdedCellar(): { format: string, version: number, exportedAt: 
   read(5, 'sg', 0.993)
   read(5, 'freeSo2', 200)
   for (let i = 6; i < 10; i++) start(i, `Lot ${i}`)
-  return { format: 'presk-cellar', version: 4, exportedAt: entries[0]!.at, name: 'Crowded', entries }
+  return { format: 'presk-cellar', version: CELLAR_VERSION, exportedAt: entries[0]!.at, name: 'Crowded', entries }
 }

@@ -32,6 +32,7 @@ const step = fc.record({
     'yeast',
     'bacteria',
     'rack',
+    'wood',
     'bottle',
     'smell',
     'plan',
@@ -48,6 +49,9 @@ const lot = fc.record({
   steps: fc.array(step, { maxLength: 22 })
 })
 type MadeUp = typeof lot extends fc.Arbitrary<infer T> ? T : never
+
+/** Each has a barrel that it may go into. */
+const barrelOf = (lotId: string) => `vessel-of-${lotId}`
 
 /** What a step of a given size says, for a lot that began with `volumeL`. */
 function factOf({ what, size }: MadeUp['steps'][number], lotId: string, volumeL: number): Draft<Fact> {
@@ -91,6 +95,8 @@ function factOf({ what, size }: MadeUp['steps'][number], lotId: string, volumeL:
         outL: volumeL / 4,
         inL: (volumeL / 4) * (0.9 + size / 10)
       }
+    case 'wood':
+      return { type: 'transfer', purpose: 'rack', from: { lotId }, to: { lotId, vesselId: barrelOf(lotId) }, outL: volumeL / 4, inL: volumeL / 4 }
     case 'bottle':
       return { type: 'bottling', lotId, bottles: [{ sizeMl: 750, count: 1 + Math.floor((size * volumeL) / 2) }] }
     case 'smell':
@@ -118,6 +124,7 @@ function entriesOf(lots: readonly MadeUp[]): Entry[] {
     const kit = stream === 'kit' && {
       kit: { targetSg: 1.085, lineL: Math.max(1, volumeL * 1.3), packets: [{ name: 'Bentonite', step: 'before-yeast' as const }] }
     }
+    put(i, { type: 'vessel-added', vesselId: barrelOf(lotId), name: `Barrel ${i}`, kind: 'barrel', capacityL: Math.max(5, volumeL * 1.5), material: 'oak' })
     put(i, {
       type: 'lot-started',
       lotId,

@@ -9,6 +9,8 @@ const props = defineProps<{
   /** Stands behind the number when there is no choice of unit. */
   unitLabel?: string
   hint?: string | undefined
+  /** Usual figures in the field's first unit, to tap. */
+  usual?: readonly number[] | undefined
 }>()
 
 /** The field is shared with its page on purpose: what is typed here is read there. */
@@ -39,6 +41,17 @@ const alone = computed(() => props.field.units.length <= 1 && !props.unitLabel)
       />
       <span v-else-if="unitLabel" class="unit">{{ unitLabel }}</span>
     </UFieldGroup>
+    <span v-if="usual?.length" class="answers">
+      <UButton
+        v-for="n in usual"
+        :key="n"
+        variant="outline"
+        color="neutral"
+        size="sm"
+        :aria-label="`${label}: ${n} ${field.unit}`"
+        @click="model.text = String(n)"
+      >{{ n }}</UButton>
+    </span>
     <template v-if="field.message" #error="{ error }">
       <span role="alert">{{ error }}</span>
       <span v-if="field.question" class="answers">

@@ -46,7 +46,7 @@ const warm = computed(() =>
         >.
       </p>
       <div v-if="step.code === 'settle' && step.status === 'done' && isMust(lot)">
-        <UButton :to="`/lots/${lot.id}?log=move`" size="lg" variant="outline">Rack it off the solids</UButton>
+        <UButton :to="`/lots/${lot.id}/move?as=rack`" size="lg" variant="outline">Rack it off the solids</UButton>
       </div>
       <FindingNote v-if="step.over" tone="stop"
       >Its time is up. {{ tooLong }}</FindingNote

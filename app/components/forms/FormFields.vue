@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { type VolumeUnit, fromLitres } from '~~/core/units'
 import type { FieldProblem, FieldSpec, Values } from '~/forms/spec'
 import type { QuantityField } from '~/composables/useQuantityField'
 
@@ -12,6 +13,9 @@ const emit = defineEmits<{ set: [key: string, value: Values[string]] }>()
 
 const errorOf = (key: string) => props.problems.find((p) => p.field === key)?.reason
 const words = (key: string) => String(props.values[key] ?? '')
+/** Usual sizes in the person's unit. */
+const usualOf = (spec: FieldSpec) =>
+  spec.as === 'quantity' ? spec.usual?.map((litres) => Number(fromLitres(litres, spec.unit as VolumeUnit).toPrecision(3))) : undefined
 /** What every field is told. */
 const told = (spec: FieldSpec) => ({
   'label': spec.label,
@@ -60,6 +64,7 @@ const told = (spec: FieldSpec) => ({
       :field="field"
       :unit-label="spec.unitLabel"
       :hint="errorOf(spec.key) ?? spec.hint"
+      :usual="usualOf(spec)"
       :class="{ wide: spec.wide }"
     />
   </template>

@@ -1,7 +1,7 @@
 import { fact } from '~~/core/drafts'
-import type { Clarity, EntryOf } from '~~/core/ledger'
+import type { Clarity, EntryOf, Gas } from '~~/core/ledger'
 import type { Spot } from '~~/core/malolactic'
-import { CLARITY, SPOT, sayPaper } from '~/wording/looks'
+import { CLARITY, GAS, SPOT, sayPaper } from '~/wording/looks'
 import { OBSERVATION } from '~/wording/terms'
 import { type EntryForm, choices, lotOf, orNone, text, wanting } from '../spec'
 
@@ -11,6 +11,7 @@ export const observationForm: EntryForm<'observation'> = {
   fields: ({ what }) => [
     { as: 'choice', key: 'what', label: 'What', items: choices(OBSERVATION) },
     ...(what === 'clarity' ? [{ as: 'choice', key: 'clarity', label: 'How clear', items: choices(CLARITY) } as const] : []),
+    ...(what === 'gas' ? [{ as: 'choice', key: 'gas', label: 'Shaken in half a jar', items: choices(GAS) } as const] : []),
     ...(what === 'chromatogram'
       ? ([
           { as: 'choice', key: 'malic', label: 'Malic spot', items: choices(SPOT) },
@@ -21,28 +22,38 @@ export const observationForm: EntryForm<'observation'> = {
     { as: 'picture', key: 'photo', label: 'A picture' }
   ],
   blank: () => ({ what: 'note', text: '' }),
-  from: (e) => ({ what: e.what, text: e.text, photo: e.photo, clarity: e.clarity, malic: e.spots?.malic, lactic: e.spots?.lactic }),
+  from: (e) => ({ what: e.what, text: e.text, photo: e.photo, clarity: e.clarity, gas: e.gas, malic: e.spots?.malic, lactic: e.spots?.lactic }),
   draft(values, context, before) {
     const [words, photo] = [text(values, 'text'), orNone(text(values, 'photo'))]
-    const { what, clarity, malic, lactic } = values as Partial<Record<string, string>>
-    const said = seen(what, clarity as Clarity | undefined, malic as Spot | undefined, lactic as Spot | undefined)
+    const said = seen(values as Chosen)
     if (!words && !photo && !said.text) return wanting('text', 'Write a word or two.')
     return fact('observation', {
       lotId: before?.lotId ?? lotOf(context),
       what: values.what as EntryOf<'observation'>['what'],
       text: words.slice(0, 2000) || said.text || 'A picture',
       // What was tapped stands while it is said to be a smell; the form changes its words.
-      smells: what === 'smell' ? before?.smells : undefined,
+      smells: values.what === 'smell' ? before?.smells : undefined,
       clarity: said.clarity,
+      gas: said.gas,
       spots: said.spots,
       photo
     })
   }
 }
 
+interface Chosen {
+  what?: string
+  clarity?: Clarity
+  gas?: Gas
+  malic?: Spot
+  lactic?: Spot
+}
+const NOTHING = { clarity: undefined, gas: undefined, spots: undefined, text: '' }
+
 /** What was chosen from the scales, and its words where none were written. */
-function seen(what?: string, clarity?: Clarity, malic?: Spot, lactic?: Spot) {
-  if (what === 'clarity' && clarity) return { clarity, spots: undefined, text: CLARITY[clarity] }
-  if (what === 'chromatogram' && malic && lactic) return { clarity: undefined, spots: { malic, lactic }, text: sayPaper({ malic, lactic }) }
-  return { clarity: undefined, spots: undefined, text: '' }
+function seen({ what, clarity, gas, malic, lactic }: Chosen) {
+  if (what === 'clarity' && clarity) return { ...NOTHING, clarity, text: CLARITY[clarity] }
+  if (what === 'gas' && gas) return { ...NOTHING, gas, text: GAS[gas] }
+  if (what === 'chromatogram' && malic && lactic) return { ...NOTHING, spots: { malic, lactic }, text: sayPaper({ malic, lactic }) }
+  return NOTHING
 }

@@ -1,5 +1,6 @@
 import { transfer } from '~~/core/drafts'
 import type { EntryOf } from '~~/core/ledger'
+import { AIR } from '~/wording/moving'
 import { STYLE } from '~/wording/terms'
 import { type EntryForm, type FormContext, inVolume, lotOf, number, orNone, text, wanting } from '../spec'
 
@@ -17,7 +18,7 @@ const NOWHERE = 'no vessel named'
 function places(context: FormContext, from: string, chosen: string) {
   const { cellar, lot } = context
   const vessels = [...cellar.vessels.values()]
-    .filter((v) => v.id !== from)
+    .filter((v) => v.id !== from && !v.retiredAt)
     .map((v) => {
       const other = v.lotId === undefined || v.lotId === lot?.id ? undefined : cellar.lots.get(v.lotId)
       const hint = v.lotId === undefined ? `empty, ${context.volume(v.capacityL)}` : other ? `blend into ${other.name}` : 'this lot'
@@ -59,16 +60,23 @@ export const transferForm: EntryForm<'transfer'> = {
         key: 'purpose',
         label: 'As',
         items: [{ value: '', label: 'by where it goes' }, ...Object.entries(PURPOSE).map(([value, label]) => ({ value, label }))]
+      },
+      {
+        as: 'choice',
+        key: 'air',
+        label: 'Air',
+        items: [{ value: '', label: 'not said' }, ...Object.entries(AIR).map(([value, { label }]) => ({ value, label }))]
       }
     ]
   },
-  blank: ({ lot }) => ({ from: [...(lot?.contents.keys() ?? [])][0] ?? '', to: '', purpose: '' }),
+  blank: ({ lot }) => ({ from: [...(lot?.contents.keys() ?? [])][0] ?? '', to: '', purpose: '', air: '' }),
   from: (e) => ({
     from: e.from.vesselId ?? '',
     to: `${e.to.lotId}/${e.to.vesselId ?? ''}`,
     outL: e.outL,
     leesL: e.outL - e.inL,
-    purpose: e.purpose
+    purpose: e.purpose,
+    air: e.air ?? ''
   }),
   draft(values, context, before) {
     const [lotId, vesselId] = text(values, 'to').split('/')
@@ -85,7 +93,8 @@ export const transferForm: EntryForm<'transfer'> = {
       to: { lotId, vesselId: orNone(vesselId) },
       outL,
       leesL,
-      purpose: orNone(text(values, 'purpose')) as EntryOf<'transfer'>['purpose'] | undefined
+      purpose: orNone(text(values, 'purpose')) as EntryOf<'transfer'>['purpose'] | undefined,
+      air: orNone(text(values, 'air')) as EntryOf<'transfer'>['air']
     })
   }
 }

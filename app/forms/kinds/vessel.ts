@@ -1,14 +1,16 @@
+import { USUAL_SIZES, type VesselKind, namesBy } from '~~/core/cellar'
 import { fact } from '~~/core/drafts'
 import type { EntryOf } from '~~/core/ledger'
 import { newId } from '~/data/ids'
-import { VESSEL, VESSEL_OF } from '~/wording/terms'
+import { CARE, VESSEL, VESSEL_OF } from '~/wording/terms'
 import { type EntryForm, choices, inTemperature, inVolume, number, orNone, text, wanting } from '../spec'
+
+const MOST_AT_ONCE = 50
 
 export const vesselAddedForm: EntryForm<'vessel-added'> = {
   type: 'vessel-added',
   title: 'Vessel',
-  fields: (_values, { volumeUnit }) => [
-    { as: 'words', key: 'name', label: 'What you call it', wide: true },
+  fields: ({ kind }, { volumeUnit }, before) => [
     { as: 'choice', key: 'kind', label: 'Kind', items: choices(VESSEL) },
     {
       ...inVolume(volumeUnit),
@@ -16,23 +18,64 @@ export const vesselAddedForm: EntryForm<'vessel-added'> = {
       label: 'Holds',
       required: true,
       hint: 'brim-full',
+      usual: USUAL_SIZES[kind as VesselKind],
       limits: { min: 0.1, max: 100_000, words: 'A vessel holds between a tenth of a litre and 100,000 litres.' }
     },
-    { as: 'choice', key: 'material', label: 'Made of', items: [{ value: '', label: 'not said' }, ...choices(VESSEL_OF)] }
+    { as: 'choice', key: 'material', label: 'Made of', items: [{ value: '', label: 'not said' }, ...choices(VESSEL_OF)] },
+    ...(kind === 'barrel'
+      ? [
+          {
+            as: 'choice',
+            key: 'fillsBefore',
+            label: 'Wines it has held before',
+            items: [
+              { value: '', label: 'not known' },
+              { value: 0, label: 'none, it is new' },
+              { value: 1, label: 'one' },
+              { value: 2, label: 'two' },
+              { value: 3, label: 'three or more' }
+            ]
+          } as const
+        ]
+      : []),
+    ...(before
+      ? []
+      : [
+          {
+            as: 'quantity',
+            measure: 'plain',
+            unit: '',
+            key: 'count',
+            label: 'How many of them',
+            limits: { min: 1, max: MOST_AT_ONCE, words: `Between 1 and ${MOST_AT_ONCE} at once.` }
+          } as const
+        ]),
+    {
+      as: 'words',
+      key: 'name',
+      label: 'What you call it',
+      hint: before ? undefined : 'Several are numbered: “Jug” makes Jug 1, Jug 2 and so on.',
+      wide: true
+    }
   ],
-  blank: () => ({ name: '', kind: 'demijohn', material: '' }),
-  from: (e) => ({ name: e.name, kind: e.kind, capacityL: e.capacityL, material: e.material ?? '' }),
-  draft(values, _context, before) {
-    const [name, capacityL] = [text(values, 'name'), number(values, 'capacityL')]
+  blank: () => ({ name: '', kind: 'demijohn', material: '', fillsBefore: '', count: 1 }),
+  from: (e) => ({ name: e.name, kind: e.kind, capacityL: e.capacityL, material: e.material ?? '', fillsBefore: e.fillsBefore ?? '' }),
+  draft(values, { cellar }, before) {
+    const [name, capacityL, count] = [text(values, 'name'), number(values, 'capacityL'), number(values, 'count') ?? 1]
     if (!name) return wanting('name', 'A vessel needs a name: write the same on it.')
     if (capacityL === undefined) return wanting('capacityL', 'This is needed.')
-    return fact('vessel-added', {
-      vesselId: before?.vesselId ?? newId(),
-      name: name.slice(0, 80),
-      kind: values.kind as EntryOf<'vessel-added'>['kind'],
-      capacityL,
-      material: orNone(text(values, 'material')) as EntryOf<'vessel-added'>['material']
-    })
+    if (!before && !Number.isInteger(count)) return wanting('count', 'A whole number of vessels.')
+    const of = (called: string) =>
+      fact('vessel-added', {
+        vesselId: before?.vesselId ?? newId(),
+        name: called.slice(0, 80),
+        kind: values.kind as VesselKind,
+        capacityL,
+        material: orNone(text(values, 'material')) as EntryOf<'vessel-added'>['material'],
+        fillsBefore: values.kind === 'barrel' && values.fillsBefore !== '' ? Number(values.fillsBefore) : undefined
+      })
+    if (before) return of(name)
+    return namesBy(name, count, [...cellar.vessels.values()].map((v) => v.name)).map(of)
   }
 }
 
@@ -45,10 +88,7 @@ export const vesselCaredForm: EntryForm<'vessel-cared'> = {
       as: 'choice',
       key: 'what',
       label: 'It was',
-      items: [
-        { value: 'cleaned', label: 'Cleaned' },
-        { value: 'sanitised', label: 'Sanitised' }
-      ]
+      items: choices(CARE)
     },
     { as: 'words', key: 'note', label: 'Note, if any', max: 2000, wide: true }
   ],
@@ -60,6 +100,28 @@ export const vesselCaredForm: EntryForm<'vessel-cared'> = {
       what: values.what as EntryOf<'vessel-cared'>['what'],
       note: orNone(text(values, 'note'))
     })
+}
+
+export const vesselAmendedForm: EntryForm<'vessel-amended'> = {
+  type: 'vessel-amended',
+  title: 'Use of a vessel',
+  fields: (_values, { cellar }) => [
+    { as: 'choice', key: 'vesselId', label: 'Vessel', items: [...cellar.vessels.values()].map((v) => ({ value: v.id, label: v.name })) },
+    {
+      as: 'choice',
+      key: 'retired',
+      label: 'It is',
+      items: [
+        { value: true, label: 'Out of use' },
+        { value: false, label: 'In use again' }
+      ]
+    },
+    { as: 'words', key: 'note', label: 'Why, if you like', max: 2000, wide: true }
+  ],
+  blank: ({ cellar }) => ({ vesselId: [...cellar.vessels.keys()][0] ?? '', retired: true, note: '' }),
+  from: (e) => ({ vesselId: e.vesselId, retired: e.retired, note: e.note ?? '' }),
+  draft: (values) =>
+    fact('vessel-amended', { vesselId: text(values, 'vesselId'), retired: values.retired === true, note: orNone(text(values, 'note')) })
 }
 
 export const airReadForm: EntryForm<'air-read'> = {

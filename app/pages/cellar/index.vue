@@ -1,21 +1,36 @@
 <script setup lang="ts">
 import { fact } from '~~/core/drafts'
-import type { Entry, VesselState } from '~~/core/ledger'
-import { sayWhen } from '~/composables/useStory'
-import { VESSEL } from '~/wording/terms'
+import type { Care, Entry, VesselState } from '~~/core/ledger'
+import { wantsWashing } from '~~/core/stages'
+import { CARE } from '~/wording/terms'
 
+/** Every vessel of the house: what wine stands in, what is empty, what wants washing, what is out of use. */
 const cellar = useCellarStore()
-const f = useFormat()
 const toast = useToast()
 const logged = useLogged()
 const vessels = computed(() => [...cellar.state.vessels.values()].sort((a, b) => b.capacityL - a.capacityL))
+const groups = computed(() => {
+  const of = (is: (v: VesselState) => boolean) => vessels.value.filter(is)
+  return [
+    { title: 'To wash', list: of(wantsWashing) },
+    { title: 'With wine in', list: of((v) => v.lotId !== undefined) },
+    { title: 'Empty', list: of((v) => !v.lotId && !v.retiredAt && !wantsWashing(v)) }
+  ].filter((g) => g.list.length > 0)
+})
+const retired = computed(() => vessels.value.filter((v) => v.retiredAt))
 
-const added = ([entry]: Entry[]) => {
-  if (entry?.type === 'vessel-added') logged(`${entry.name} stands on the shelf`)
+const added = (entries: Entry[]) => {
+  const [entry] = entries
+  if (entry?.type === 'vessel-added')
+    logged(entries.length > 1 ? `${entries.length} vessels stand on the shelf` : `${entry.name} stands on the shelf`)
 }
-const now = useNow()
-async function care(vessel: VesselState, what: 'cleaned' | 'sanitised') {
-  if (await cellar.log([fact('vessel-cared', { vesselId: vessel.id, what, note: undefined })])) logged(`${vessel.name} ${what}`)
+async function care(vessel: VesselState, what: Care) {
+  if (await cellar.log([fact('vessel-cared', { vesselId: vessel.id, what, note: undefined })]))
+    logged(`${vessel.name} ${CARE[what].toLowerCase()}`)
+}
+async function retire(vessel: VesselState, is: boolean) {
+  if (await cellar.log([fact('vessel-amended', { vesselId: vessel.id, retired: is, note: undefined })]))
+    logged(`${vessel.name} is ${is ? 'out of use' : 'in use again'}`)
 }
 /** Strikes the vessel's entry; refused while something in the ledger rests on it. */
 async function remove(vessel: VesselState) {
@@ -34,96 +49,37 @@ useHead({ title: 'Cellar · Presk' })
 
 <template>
   <div class="beside">
-    <section>
+    <section class="grid gap-6 content-start">
       <div class="ways">
         <h1>Cellar</h1>
         <UButton v-if="vessels.length" to="/cellar/racking" size="lg" variant="outline">Racking day</UButton>
       </div>
       <p v-if="vessels.length === 0" class="soft">No vessel yet. Add the ones you have: they appear on the shelf, to scale.</p>
-      <ul>
-        <li v-for="v in vessels" :key="v.id">
-          <span class="drawing"
-          ><VesselDrawing
-            :kind="v.kind"
-            :capacity-l="v.capacityL"
-            :litres="v.litres"
-            :colour="v.lotId && cellar.lotOf(v.lotId) ? wineColour(cellar.lotOf(v.lotId)!) : undefined"
-            :px-per-dm="9"
-          /></span>
-          <span
-          ><b class="display">{{ v.name }}</b
-          ><br /><span class="soft small">{{ VESSEL[v.kind] }}</span></span
-          >
-          <span class="figure"
-          >{{ v.litres > 0 ? `${f.volume(v.litres).text} of ` : '' }}{{ f.words(f.volume(v.capacityL))
-          }}<small v-if="v.litres > 0" class="head soft">{{ f.words(f.volume(Math.max(0, v.capacityL - v.litres))) }} of air</small></span
-          >
-          <span v-if="!v.lotId" class="care">
-            <span class="soft small">{{
-              v.sanitisedAt
-                ? `sanitised ${sayWhen(v.sanitisedAt, now)}`
-                : v.cleanedAt
-                  ? `cleaned ${sayWhen(v.cleanedAt, now)}, not sanitised`
-                  : v.used
-                    ? 'not cleaned since it was used'
-                    : 'not used yet'
-            }}</span>
-            <UButton v-if="!v.cleanedAt" variant="link" :aria-label="`${v.name} was cleaned`" @click="care(v, 'cleaned')">Cleaned</UButton>
-            <UButton v-else-if="!v.sanitisedAt" variant="link" :aria-label="`${v.name} was sanitised`" @click="care(v, 'sanitised')"
-            >Sanitised</UButton
-            >
-            <UButton variant="link" :aria-label="`Take ${v.name} off the shelf`" @click="remove(v)">Take off the shelf</UButton>
-          </span>
-          <NuxtLink v-else :to="`/lots/${v.lotId}`" class="textlink">{{ cellar.lotOf(v.lotId)?.name }}</NuxtLink>
-        </li>
-      </ul>
+      <section v-for="g in groups" :key="g.title" :aria-label="g.title">
+        <h2>{{ g.title }} <span class="soft small">{{ g.list.length }}</span></h2>
+        <ul class="mt-2">
+          <VesselLine
+            v-for="v in g.list"
+            :key="v.id"
+            :vessel="v"
+            @care="(what) => care(v, what)"
+            @retire="(is) => retire(v, is)"
+            @remove="remove(v)"
+          />
+        </ul>
+      </section>
+      <FoldOut v-if="retired.length" :label="`Out of use, ${retired.length}`">
+        <ul>
+          <VesselLine v-for="v in retired" :key="v.id" :vessel="v" @retire="(is) => retire(v, is)" />
+        </ul>
+      </FoldOut>
     </section>
     <div class="grid gap-8 content-start">
       <section class="sheet p-5 grid gap-3.5">
-        <h2>Add a vessel</h2>
+        <h2>Add vessels</h2>
         <EntryForm type="vessel-added" send="Add it" tall @done="added" />
       </section>
       <AirSection />
     </div>
   </div>
 </template>
-
-<style scoped>
-ul {
-  margin-top: 12px;
-}
-li {
-  display: grid;
-  grid-template-columns: 70px minmax(8rem, 1fr) minmax(0, 9rem) minmax(0, 9rem);
-  gap: 16px;
-  align-items: center;
-  border-top: 1.5px solid var(--line);
-  padding: 10px 0;
-}
-.drawing {
-  display: grid;
-  place-items: center;
-}
-/* Air over the wine, where wine is. */
-.head {
-  display: block;
-  font-family: var(--font-sans);
-  font-weight: 400;
-  font-size: 0.82rem;
-}
-.care {
-  display: grid;
-  justify-items: start;
-}
-.care .textlink {
-  min-height: 44px;
-}
-@media (max-width: 520px) {
-  li {
-    grid-template-columns: 60px minmax(0, 1fr) auto;
-  }
-  li > :nth-child(4) {
-    grid-column: 2;
-  }
-}
-</style>

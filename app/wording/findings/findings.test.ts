@@ -110,7 +110,9 @@ describe('findings in words, and the way to act on them', () => {
     [{ code: 'top-up', vessel: 'Glass', airL: 2, days: 30, risk: 'high' }, 'Top it up: 2 L of air in Glass', /taken harm/],
     [{ code: 'rack-again', urgency: 'soon', weeksSince: 7.4, clarity: 'hazy' }, 'Rack it again', /^Racked 7 weeks ago, hazy/],
     [{ code: 'look-at-clarity', urgency: 'soon', weeksSince: 5.4 }, 'Look through it with a torch', /^Racked 5 weeks ago/],
-    [{ code: 'top-barrel', vessel: 'Oak', daysSince: 16, lossL: 1.83 }, 'Look at the level in Oak', /about 2 L since.*16 days ago/],
+    [{ code: 'top-barrel', urgency: 'soon', vessel: 'Oak', daysSince: 16, airL: 1.83 }, 'Top up Oak', /about 2 L are missing, 16 days after/],
+    [{ code: 'taste-wood', urgency: 'soon', vessel: 'Oak', weeksIn: 5.2, outInWeeks: 6.1 }, 'Taste it for wood: Oak', /5 weeks in it.*out in about 6 weeks/],
+    [{ code: 'out-of-wood', vessel: 'Oak', weeksIn: 15, weeks: 14.1 }, 'Take it out of Oak', /15 weeks in it.*after 14 weeks/],
     [{ code: 'stuck', sg: 1.021, hours: 60 }, 'It has stopped with sugar left', /1\.021 and no lower for 2 days/],
     [
       { code: 'sugar-step', material: 'honey', grams: 795, part: 1, of: 2, atSg: 1.02, ready: true },
@@ -152,6 +154,7 @@ describe('findings in words, and the way to act on them', () => {
     [{ to: 'yeast', lotId: 'a' }, '/crush/a/yeast'],
     [{ to: 'lot', lotId: 'a', log: 'yeast' }, '/lots/a?log=yeast'],
     [{ to: 'lot', lotId: 'a' }, '/lots/a'],
+    [{ to: 'move', lotId: 'a', as: 'top-up' }, '/lots/a/move?as=top-up'],
     [{ to: 'supplies' }, '/stores/supplies'],
     [{ to: 'cellar' }, '/cellar']
   ])('%j leads to %s', (action, address) => expect(addressOf(action)).toBe(address))

@@ -10,9 +10,11 @@ import { LEES } from './lees'
 import { MALOLACTIC_SAYS } from './malolactic'
 import { MUST } from './must'
 import { TOPPING } from './topping'
+import { WOOD } from './wood'
 import type { FindingWords, SayFormat, WordsFor } from './say'
 
 export type { FindingWords, SayFormat } from './say'
+export { sayVessel } from './vessels'
 
 /** All words of all stages: the compiler asks for each code. */
 const WORDS: WordsFor<StageSays> = {
@@ -23,6 +25,7 @@ const WORDS: WordsFor<StageSays> = {
   ...KIT,
   ...LEES,
   ...TOPPING,
+  ...WOOD,
   ...CLEARING,
   ...EVERY
 }
@@ -57,6 +60,8 @@ export function addressOf(action: Action): string {
     case 'feed':
     case 'malolactic':
       return `/lots/${action.lotId}/${action.to}`
+    case 'move':
+      return `/lots/${action.lotId}/move${action.as ? `?as=${action.as}` : ''}`
     case 'racking':
       return `/cellar/racking?lots=${action.lotId}`
     case 'round':

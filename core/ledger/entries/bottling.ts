@@ -29,14 +29,14 @@ export const bottling: EntryKind<'bottling'> = {
     }
     lot.bottles += bottled.bottles.reduce((sum, b) => sum + b.count, 0)
     lot.bottledL += litres
-    if (held - litres <= Math.max(DREGS.litres, held * DREGS.share)) emptyOut(folding, lot)
+    if (held - litres <= Math.max(DREGS.litres, held * DREGS.share)) emptyOut(folding, lot, bottled.at)
     else {
       let toTake = litres
       for (const [vesselId, inIt] of [...lot.contents].sort((a, b) => a[1] - b[1])) {
         const taken = Math.min(inIt, toTake)
         toTake -= taken
         if (inIt - taken > DREGS.litres) lot.contents.set(vesselId, inIt - taken)
-        else leave(folding, lot, vesselId)
+        else leave(folding, lot, vesselId, bottled.at)
       }
     }
     const value = [...lot.contents.values()].reduce((sum, inIt) => sum + inIt, 0)

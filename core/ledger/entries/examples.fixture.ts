@@ -24,6 +24,7 @@ export const EXAMPLES = {
   observation: { lotId, what: 'note', text: 'x' },
   'vessel-added': { vesselId: 'vessel-01', name: 'V', kind: 'bin', capacityL: 150 },
   'vessel-cared': { vesselId: 'vessel-01', what: 'cleaned' },
+  'vessel-amended': { vesselId: 'vessel-01', retired: true },
   'air-read': { vesselId: 'vessel-01', celsius: 13.5 },
   transfer: { purpose: 'rack', from: { lotId }, to: { lotId }, outL: 5, inL: 4.8 },
   bottling: { lotId, bottles: [{ sizeMl: 750, count: 30 }] },

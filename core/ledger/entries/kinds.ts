@@ -17,8 +17,9 @@ import { operation } from './operation'
 import { reading } from './reading'
 import { supplyCounted, supplyStocked } from './stock'
 import { taskEnded } from './task-ended'
+import { drinkUntil, noteWood } from '../wood'
 import { transfer } from './transfer'
-import { vesselAdded, vesselCared } from './vessel'
+import { vesselAdded, vesselAmended, vesselCared } from './vessel'
 
 /** Every kind of entry. One that is missing does not compile. */
 export const ENTRY_KINDS: { [T in Fact['type']]: EntryKind<T> } = {
@@ -33,6 +34,7 @@ export const ENTRY_KINDS: { [T in Fact['type']]: EntryKind<T> } = {
   'task-ended': taskEnded,
   'vessel-added': vesselAdded,
   'vessel-cared': vesselCared,
+  'vessel-amended': vesselAmended,
   'air-read': airRead,
   transfer: transfer,
   bottling: bottling,
@@ -50,5 +52,12 @@ export const ENTRY_KINDS: { [T in Fact['type']]: EntryKind<T> } = {
 /** The map is typed by its keys; that a fact meets the kind of its own type is what the map says. */
 const kindOf = (fact: Fact): EntryKind<Fact['type']> => ENTRY_KINDS[fact.type] as unknown as EntryKind<Fact['type']>
 
-export const applyFact = (folding: Folding, fact: Fact): void => kindOf(fact).apply(folding, fact)
+/** Takes a fact in. What stands in wood has lost to it until then. */
+export function applyFact(folding: Folding, fact: Fact): void {
+  const kind = kindOf(fact)
+  const { lots } = kind.touches(fact)
+  drinkUntil(folding, lots, fact.at)
+  kind.apply(folding, fact)
+  noteWood(folding, lots, fact.at)
+}
 export const touchedBy = (fact: Fact): Touched => kindOf(fact).touches(fact)

@@ -13,7 +13,7 @@ export const lotAmended: EntryKind<'lot-amended'> = {
     if (amended.name !== undefined) lot.name = amended.name
     if (amended.alcoholic !== undefined) lot.alcoholic = amended.alcoholic
     if (amended.ended) {
-      emptyOut(folding, lot)
+      emptyOut(folding, lot, amended.at)
       lot.volume = {
         ...lot.volume,
         value: 0,

@@ -21,7 +21,7 @@ export const lotStarted: EntryKind<'lot-started'> = {
     const vessel = start.vesselId ? folding.vessel(start.vesselId) : undefined
     if (start.vesselId && !vessel) folding.problem({ code: 'unknown-vessel', entryId: start.id, vesselId: start.vesselId })
     if (vessel?.lotId) folding.problem({ code: 'vessel-taken', entryId: start.id, vesselId: vessel.id, byLotId: vessel.lotId })
-    else if (vessel) fill(vessel, lot.id)
+    else if (vessel) fill(vessel, lot, start.at)
     lot.contents.set(vessel && vessel.lotId === lot.id ? vessel.id : '', start.volumeL)
   }
 }

@@ -2,16 +2,18 @@ import { z } from 'zod'
 import { common, id, text } from './fields.schema'
 import { SPOTS } from '../../malolactic'
 import { CLARITIES } from './clarity'
+import { GASES } from './gases'
 import { SMELLS } from './smells'
 
 export const observationSchema = z.strictObject({
   ...common,
   type: z.literal('observation'),
   lotId: id,
-  what: z.enum(['smell', 'clarity', 'bubbles', 'taste', 'cap', 'chromatogram', 'note']),
+  what: z.enum(['smell', 'clarity', 'bubbles', 'taste', 'cap', 'chromatogram', 'gas', 'note']),
   text: text.min(1),
   smells: z.array(z.enum(SMELLS)).max(SMELLS.length).optional().describe('of a smell: what was tapped'),
   clarity: z.enum(CLARITIES).optional().describe('of a look at its clarity'),
+  gas: z.enum(GASES).optional().describe('of a look at its gas: a sample shaken in a closed jar'),
   spots: z
     .strictObject({ malic: z.enum(SPOTS), lactic: z.enum(SPOTS) })
     .optional()

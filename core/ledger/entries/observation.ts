@@ -11,6 +11,8 @@ export const observation: EntryKind<'observation'> = {
     if (seen.what === 'smell' && seen.smells?.length) lot.smelt = { ...by, smells: seen.smells }
     if (seen.what === 'clarity' && seen.clarity) lot.clarity = { ...by, is: seen.clarity }
     if (seen.what === 'chromatogram' && seen.spots) lot.paper = { ...by, ...seen.spots }
+    if (seen.what === 'gas' && seen.gas) lot.gas = { ...by, is: seen.gas }
+    if (seen.what === 'taste') lot.tastedAt = seen.at
     if (seen.what === 'bubbles') lot.bubbled = by
   }
 }

@@ -11,7 +11,8 @@ export const transferSchema = z
     from: end,
     to: end,
     outL: positive.describe('litres out'),
-    inL: amountOrNone.describe('litres that arrived; the rest went to lees')
+    inL: amountOrNone.describe('litres that arrived; the rest went to lees'),
+    air: z.enum(['quiet', 'splashed']).optional().describe('whether it took up air on the way')
   })
   .superRefine(({ outL, inL }, context) => {
     if (inL > outL + 1e-9) context.addIssue({ code: 'custom', path: ['inL'], message: 'must not be more than what left' })

@@ -6,6 +6,9 @@ import type { LotState, VesselState } from '../state'
 import { restsOn } from '../rests-on'
 import { type EntryKind, NOTHING_TOUCHED } from './kind'
 
+/** From this share of a vessel on it counts as full: the air over it is new, and little. Common practice, no source. */
+const FULL = 0.96
+
 /**
  * Moves wine between vessels and lots. A move that cannot be (more out than is in, another lot in the vessel) is reported
  * and left out, so that the volumes stay sound. A volume that was only expected gives way to what was really moved.
@@ -36,10 +39,11 @@ export const transfer: EntryKind<'transfer'> = {
     if (!thereIsEnough(folding, from, move)) return
     const held = from.volume.value
     moveGiven(from, to, move.outL, move.inL, held)
-    take(folding, from, move.from.vesselId ?? '', move.outL)
+    take(folding, from, move.from.vesselId ?? '', move.outL, move.at)
     if (from !== to && move.inL > 0) mixInto(to, from, move.inL, move.at, move.id)
     to.contents.set(target, (to.contents.get(target) ?? 0) + move.inL)
-    if (vessel) fill(vessel, to.id)
+    if (vessel) fill(vessel, to, move.at)
+    if (vessel && to.contents.get(target)! >= vessel.capacityL * FULL) to.toppedAt = move.at
     for (const lot of new Set([from, to])) {
       lot.lastAt = move.at
       if (move.purpose === 'press') lot.pressedAt ??= move.at
@@ -67,28 +71,34 @@ function thereIsEnough(folding: Folding, from: LotState, move: EntryOf<'transfer
   return true
 }
 
-/** A vessel takes a lot in; clean and sanitised are over with that. */
-export function fill(vessel: VesselState, lotId: string): void {
-  vessel.lotId = lotId
+/** A vessel takes a lot in; clean, sanitised and swelled are over with that. */
+export function fill(vessel: VesselState, lot: LotState, at: string): void {
+  if (vessel.lotId !== lot.id) {
+    vessel.filledAt = at
+    vessel.fills = (vessel.fills ?? 0) + 1
+  }
+  vessel.lotId = lot.id
   vessel.used = true
-  delete vessel.cleanedAt
-  delete vessel.sanitisedAt
+  for (const care of ['cleanedAt', 'sanitisedAt', 'swelledAt', 'sulphuredAt', 'retiredAt'] as const) delete vessel[care]
 }
 
-function take(folding: Folding, lot: LotState, vesselId: string, litres: number): void {
+function take(folding: Folding, lot: LotState, vesselId: string, litres: number, at: string): void {
   const left = (lot.contents.get(vesselId) ?? 0) - litres
   if (left > HELD_L) lot.contents.set(vesselId, left)
-  else leave(folding, lot, vesselId)
+  else leave(folding, lot, vesselId, at)
 }
 
-/** The lot is not in this vessel any more. */
-export function leave(folding: Folding, lot: LotState, vesselId: string): void {
+/** The lot is not in this vessel any more; what stood in it last is remembered. */
+export function leave(folding: Folding, lot: LotState, vesselId: string, at: string): void {
   lot.contents.delete(vesselId)
   const vessel = folding.vessel(vesselId)
-  if (vessel?.lotId === lot.id) delete vessel.lotId
+  if (vessel?.lotId !== lot.id) return
+  delete vessel.lotId
+  delete vessel.filledAt
+  vessel.lastHeld = { name: lot.name, until: at }
 }
 
 /** Out of every vessel. */
-export function emptyOut(folding: Folding, lot: LotState): void {
-  for (const vesselId of [...lot.contents.keys()]) leave(folding, lot, vesselId)
+export function emptyOut(folding: Folding, lot: LotState, at: string): void {
+  for (const vesselId of [...lot.contents.keys()]) leave(folding, lot, vesselId, at)
 }

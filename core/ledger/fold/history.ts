@@ -124,13 +124,14 @@ function foldOn({ entries, facts, header, checkpoints: known }: Omit<History, 'c
 /** A state as kept, with what is gathered first as it stands now. */
 function withHeader(cellar: CellarState, header: CellarState): CellarState {
   const vessels = new Map(cellar.vessels)
-  for (const [id, { name, kind, capacityL, material }] of header.vessels) {
+  for (const [id, { name, kind, capacityL, material, fillsBefore }] of header.vessels) {
     vessels.set(id, {
       ...(cellar.vessels.get(id) ?? { id, litres: 0 }),
       name,
       kind,
       capacityL,
-      ...(material !== undefined && { material })
+      ...(material !== undefined && { material }),
+      ...(fillsBefore !== undefined && { fillsBefore })
     })
   }
   for (const id of cellar.vessels.keys()) if (!header.vessels.has(id)) vessels.delete(id)

@@ -56,6 +56,7 @@ export function mixInto(into: LotState, from: LotState, litres: number, at: stri
     if (into.freeSo2) into.freeMixed = { at, mgPerL: into.freeSo2.value }
     delete into.paper
     delete into.clarity
+    delete into.gas
   }
   mixLiving(into, from)
   into.sources = mixSources(into.sources, from.sources, share)
@@ -95,6 +96,7 @@ function mixLiving(into: LotState, from: LotState): void {
 /** An empty lot that is filled from another takes over what is known of it. */
 function takeOver(into: LotState, from: LotState): void {
   into.sources = from.sources
+  if (Object.keys(into.planned).length === 0) into.planned = from.planned
   into.alcoholic = from.alcoholic
   if (from.yeast) into.yeast = from.yeast
   if (from.pressedAt) into.pressedAt = from.pressedAt
@@ -106,7 +108,7 @@ function takeOver(into: LotState, from: LotState): void {
   into.boundShare = from.boundShare
   into.doses = from.doses
   into.sulphited = from.sulphited
-  for (const key of ['paper', 'clarity', 'freeMixed', 'bubbled'] as const) if (from[key] !== undefined) Object.assign(into, { [key]: from[key] })
+  for (const key of ['bacteria', 'rackedAt', 'paper', 'clarity', 'gas', 'freeMixed', 'bubbled'] as const) if (from[key] !== undefined) Object.assign(into, { [key]: from[key] })
   mixLiving(into, from)
 }
 

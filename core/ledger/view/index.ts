@@ -1,3 +1,4 @@
+export { cellarAt } from './cellar-at'
 export { lotAt } from './lot-at'
 export { keptAt } from './upkeep'
 export type { LotUpkeep } from './upkeep'

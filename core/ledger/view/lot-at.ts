@@ -1,6 +1,7 @@
 import { isFermenting, standingOf, type Standing } from '../facets'
 import { type LotPlan, type Malolactic, malolacticOf, planOf } from '../plan'
 import type { LotState } from '../state'
+import { afterWood } from '../wood'
 import { type LotUpkeep, freeAt, upkeepOf } from './upkeep'
 
 /** A lot as it is now: what decays has decayed, and what time alone tells is told. The only form that stages and pages see. */
@@ -35,6 +36,7 @@ export function lotAt(lot: LotState, now: string): LotView {
   const free = freeAt(lot, now, upkeep)
   const current: LotState = {
     ...lot,
+    ...afterWood(lot, now),
     alcoholic: alcoholicAt(lot, now),
     ...(free && { freeSo2: free }),
     ...(upkeep && { boundShare: upkeep.boundShare.mid })

@@ -38,7 +38,7 @@ export const leesStage: Stage<LeesSays> = {
           window: { from: later(ended, GROSS_H.from), due: later(ended, GROSS_H.due), late: later(ended, GROSS_H.late) },
           ...about,
           minutes: 45,
-          action: { to: 'lot', lotId: lot.id, log: 'move' }
+          action: { to: 'move', lotId: lot.id }
         }
       ]
     }
@@ -69,7 +69,7 @@ export const leesStage: Stage<LeesSays> = {
             task: false,
             lotId: lot.id,
             evidence: [lot.smelt!.entryId],
-            action: { to: 'lot', lotId: lot.id, log: 'move' }
+            action: { to: 'move', lotId: lot.id }
           }
         ]
       : []

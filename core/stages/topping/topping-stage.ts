@@ -1,4 +1,4 @@
-import { type Headspace, barrelLoss, headspace } from '../../cellar'
+import { type Headspace, headspace } from '../../cellar'
 import type { Finding } from '../../findings'
 import { type LotView, isHeld, isWine } from '../../ledger'
 import { isOnSkins } from '../skins'
@@ -8,7 +8,7 @@ export type ToppingSays =
   /** Air over a wine that lies still. */
   | { code: 'top-up', vessel: string, airL: number, days: number, risk: 'some' | 'high' }
   /** Wood drinks: it is looked at every two or three weeks. */
-  | { code: 'top-barrel', vessel: string, daysSince: number, lossL: number }
+  | { code: 'top-barrel', vessel: string, daysSince: number, airL: number }
 
 /** A barrel is topped every two to three weeks: common practice, no source, h. */
 const BARREL_H = { from: 14 * 24, due: 21 * 24 } as const
@@ -16,7 +16,7 @@ const DAY = 24
 
 /** Over each of its vessels: a lot that ferments or lies under its own gas has none to mind. */
 export function airOver(lot: LotView, cellar: Pick<CellarView, 'vessels'>, now: string): (Headspace & { vesselId: string, name: string, days: number })[] {
-  const since = lot.rackedAt ?? lot.pressedAt ?? lot.volume.at
+  const since = [lot.rackedAt ?? lot.pressedAt ?? lot.volume.at, lot.toppedAt ?? ''].sort().at(-1)!
   const days = Math.min(10_000, Math.max(0, hoursSince(since, now) / DAY))
   const celsius = Math.min(45, Math.max(-5, lot.temperature?.value ?? 13))
   return [...lot.contents].flatMap(([vesselId, litres]) => {
@@ -31,10 +31,11 @@ export const toppingStage: Stage<ToppingSays> = {
   beside: true,
   appliesTo: (lot) => isHeld(lot) && isWine(lot) && lot.stream !== 'test' && !isOnSkins(lot),
   tasks(lot, cellar, now): Finding<ToppingSays>[] {
-    const about = { task: true, lotId: lot.id, evidence: lot.volume.from, minutes: 10, action: { to: 'lot', lotId: lot.id, log: 'move' } } as const
-    const airy = airOver(lot, cellar, now).filter((a) => a.risk !== 'none')
-    const worst = airy.sort((a, b) => b.exposure - a.exposure)[0]
-    const barrels = [...lot.contents.keys()].map((id) => cellar.vessels.get(id)).filter((v) => v?.kind === 'barrel')
+    const about = { task: true, lotId: lot.id, evidence: lot.volume.from, minutes: 10, action: { to: 'move', lotId: lot.id, as: 'top-up' } } as const
+    const over = airOver(lot, cellar, now)
+    const isBarrel = (a: { vesselId: string }) => cellar.vessels.get(a.vesselId)?.kind === 'barrel'
+    const worst = over.filter((a) => a.risk !== 'none' && !isBarrel(a)).sort((a, b) => b.exposure - a.exposure)[0]
+    const barrel = over.filter(isBarrel).sort((a, b) => b.airL - a.airL)[0]
     const topped = [lot.volume.at, lot.rackedAt, lot.startedAt].filter((at) => at !== undefined).sort().at(-1)!
     const since = hoursSince(topped, now)
     return [
@@ -52,15 +53,15 @@ export const toppingStage: Stage<ToppingSays> = {
             }
           ]
         : []),
-      ...(barrels[0]
+      ...(barrel
         ? [
             {
               code: 'top-barrel' as const,
               key: 'top-barrel',
-              vessel: barrels[0].name,
+              vessel: barrel.name,
               daysSince: since / DAY,
-              lossL: barrelLoss(barrels[0].capacityL, Math.min(10_000, Math.max(0, since / DAY))),
-              urgency: since >= BARREL_H.from ? ('soon' as const) : ('wait' as const),
+              airL: barrel.airL,
+              urgency: barrel.risk === 'high' ? ('now' as const) : since >= BARREL_H.from ? ('soon' as const) : ('wait' as const),
               window: { from: later(topped, BARREL_H.from), due: later(topped, BARREL_H.due) },
               ...about
             }

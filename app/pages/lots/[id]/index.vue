@@ -43,6 +43,7 @@ const benches = computed(() => {
     ...(isFermenting(l) ? [{ to: `/bench/heat?lot=${l.id}`, label: 'Ice and warmth' }] : []),
     ...(!must.value && l.stream !== 'test' && l.stream !== 'kit' ? [{ to: `/lots/${l.id}/malolactic`, label: 'Malolactic' }] : []),
     { to: `/bench/sulphite?lot=${l.id}`, label: 'Sulphite' },
+    ...(must.value || l.stream === 'test' ? [] : [{ to: `/lots/${l.id}/move`, label: 'Move wine' }]),
     ...(must.value
       ? [
           { to: `/bench/correct?lot=${l.id}`, label: 'Correct' },

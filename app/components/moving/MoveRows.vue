@@ -1,0 +1,54 @@
+<script setup lang="ts">
+import type { useMove } from '~/composables/useMove'
+
+/** Into which vessels, and how much into each; a further one where one does not hold it. */
+const props = defineProps<{ move: ReturnType<typeof useMove> }>()
+const { rows, placesOf, choose, addRow, dropRow, wrong, leftL } = props.move
+const errorAt = (i: number) => (wrong.value?.field === `row${i}` ? wrong.value.reason : undefined)
+</script>
+
+<template>
+  <div class="grid gap-3">
+    <div v-for="(row, i) in rows" :key="i" class="row">
+      <SelectField
+        :model-value="row.vesselId"
+        :label="i === 0 ? 'Into' : `And into, ${i + 1}`"
+        :items="placesOf(row)"
+        placeholder="choose a vessel"
+        :error="errorAt(i)"
+        @update:model-value="choose(row, $event)"
+      />
+      <QuantityField :label="i === 0 ? 'Went over' : `Went over, ${i + 1}`" :field="row.litres" />
+      <UButton
+        v-if="rows.length > 1"
+        variant="ghost"
+        color="neutral"
+        icon="i-lucide-x"
+        class="drop"
+        :aria-label="`Without vessel ${i + 1}`"
+        @click="dropRow(i)"
+      />
+    </div>
+    <UButton v-if="leftL > 0.1" variant="link" icon="i-lucide-plus" class="justify-self-start px-0" @click="addRow">Another vessel</UButton>
+  </div>
+</template>
+
+<style scoped>
+.row {
+  display: grid;
+  grid-template-columns: minmax(0, 1.5fr) minmax(0, 1fr) auto;
+  gap: 12px 16px;
+  align-items: start;
+}
+.drop {
+  margin-top: 28px;
+}
+@media (max-width: 560px) {
+  .row {
+    grid-template-columns: minmax(0, 1fr) auto;
+  }
+  .row > :first-child {
+    grid-column: 1 / -1;
+  }
+}
+</style>

@@ -1,0 +1,55 @@
+<script setup lang="ts">
+import type { useMove } from '~/composables/useMove'
+import { materialTitle } from '~/wording/materials'
+
+/** Sulphite on what arrives: what is planned, and what really goes in with it. */
+const props = defineProps<{ move: ReturnType<typeof useMove> }>()
+const { lot, kept, dose, doseG, doseShown, byStock, weighed, sulphite, salt, inAll, expectedL } = props.move
+const f = useFormat()
+const net = computed(() => f.words(f.volume(inAll.value || expectedL.value)))
+const why = computed(() => {
+  const l = lot.value
+  if (!l) return ''
+  if (l.plan.sulphite === 'none') return 'It is kept without.'
+  if (!kept.value) return 'Not now: first its malolactic has to be over.'
+  if (!l.ph) return 'Its pH is not known: measure it, the dose goes by it.'
+  return 'Its free SO₂ is not known: measure it after the racking.'
+})
+</script>
+
+<template>
+  <section class="grid gap-2">
+    <h2>Sulphite</h2>
+    <p v-if="!dose" class="soft">{{ why }}</p>
+    <p v-else-if="doseG <= 0" class="soft">
+      None needed: free {{ dose.freeMgPerL.toFixed(0) }} mg/L, kept at {{ dose.targetMgPerL.toFixed(0) }}.
+    </p>
+    <template v-else>
+      <p>
+        <b class="figure amount">{{ f.words(doseShown) }}</b>
+        {{ byStock ? 'of a stock solution, 10 g in 100 mL' : materialTitle(salt).toLowerCase() }} for {{ net }}:
+        <span class="soft">
+          free {{ dose.freeMgPerL.toFixed(0) }} to {{ dose.targetMgPerL.toFixed(0) }} mg/L and what it loses until the next round<template
+            v-if="weighed.spoons"
+          >; about {{ weighed.spoons.words }}, level</template>.
+        </span>
+      </p>
+      <div class="fieldline">
+        <QuantityField
+          label="Sulphite that went in"
+          :field="sulphite"
+          :unit-label="byStock ? 'mL' : 'g'"
+          hint="Empty: none yet; it is asked for"
+        />
+        <UButton variant="outline" size="lg" @click="sulphite.text = doseShown.text">Exactly as planned</UButton>
+      </div>
+      <CautionNote code="sulphite" />
+    </template>
+  </section>
+</template>
+
+<style scoped>
+.amount {
+  font-size: 1.6rem;
+}
+</style>

@@ -1,0 +1,318 @@
+import { addition, fact, transfer } from '~~/core/drafts'
+import { type Draft, type Fact, type LotView, type VesselState, isWine, lotAt } from '~~/core/ledger'
+import { SO2_SHARE } from '~~/core/sulphite'
+import { airAdvice, isKept, leesShareOf, placesFor, roundDose, toppingWines } from '~~/core/stages'
+import { fromLitres } from '~~/core/units'
+import { newId } from '~/data/ids'
+import type { Preview } from '~/data/ledger-engine'
+import { MOVE_AS, type MoveAs, PLACE_FIRST, TOPPING_DOUBT, sayLikeness } from '~/wording/moving'
+import { sayLedgerProblem } from '~/wording/problems'
+
+/** A volume that was only expected may turn out this much larger. */
+const EXPECTED_SLACK = 1.3
+/** By eye a vessel takes a little more than was noted of it, and a measured volume may be off by as much. */
+const BY_EYE = 1.02
+/** Written from then on, ms after the last key. */
+const PREVIEW_MS = 150
+
+export interface MoveRow {
+  vesselId: string
+  litres: ReturnType<typeof useVolumeField>
+}
+
+/**
+ * One move of wine, in the form that fits its case: from where, into what, what stays behind, with air or without, sulphite on what
+ * arrives; and how the shelf looks after it. The case stands in the address.
+ */
+export function useMove(lotId: string) {
+  const cellar = useCellarStore()
+  const settings = useSettingsStore()
+  const route = useRoute()
+  const now = useNow()
+  const f = useFormat()
+  const { weigh } = useWeighing()
+  const lot = computed(() => cellar.lotOf(lotId))
+  const as = computed<MoveAs>({
+    get: () => (String(route.query.as ?? '') in MOVE_AS ? (String(route.query.as) as MoveAs) : 'rack'),
+    set: (to) => void navigateTo({ query: { ...route.query, as: to } }, { replace: true })
+  })
+  const vesselOf = (id: string) => cellar.state.vessels.get(id)
+  const nameOf = (id: string) => vesselOf(id)?.name ?? 'no vessel named'
+
+  /** Where it comes from: of a top-up the vessel that is filled up, else the one that is emptied. */
+  const ours = ref('')
+  const ourVessels = computed(() => [...(lot.value?.contents ?? [])].map(([id, litres]) => ({ id, litres })))
+  const ourItems = computed(() => ourVessels.value.map(({ id, litres }) => ({ value: id, label: `${nameOf(id)}, ${f.words(f.volume(litres))}` })))
+  const held = computed(() => lot.value?.contents.get(ours.value) ?? 0)
+  const airOf = (id: string, litres: number) => Math.max(0, (vesselOf(id)?.capacityL ?? litres) - litres)
+  watch(
+    [as, () => lot.value?.id],
+    () => {
+      const all = ourVessels.value
+      const airiest = [...all].sort((a, b) => airOf(b.id, b.litres) - airOf(a.id, a.litres))[0]
+      const largest = [...all].sort((a, b) => b.litres - a.litres)[0]
+      ours.value = (as.value === 'top-up' ? airiest : largest)?.id ?? ''
+    },
+    { immediate: true }
+  )
+
+  /** What may be expected to arrive, net of lees. */
+  const expectedL = computed(() => (as.value === 'rack' && lot.value ? held.value * (1 - leesShareOf(lot.value)) : held.value))
+  const rows = ref<MoveRow[]>([])
+  const addRow = () => rows.value.push({ vesselId: '', litres: useVolumeField() })
+  addRow()
+  const dropRow = (i: number) => rows.value.splice(i, 1)
+  const inAll = computed(() => rows.value.reduce((sum, r) => sum + (r.litres.value ?? 0), 0))
+
+  /** Where it can go, best first, said in words; what another row fills is not among them. */
+  function placesOf(row: MoveRow) {
+    const others = new Set(rows.value.filter((r) => r !== row).map((r) => r.vesselId))
+    const rest = expectedL.value - rows.value.filter((r) => r !== row).reduce((sum, r) => sum + (r.litres.value ?? 0), 0)
+    const wanted = row.litres.value ?? Math.max(0.1, rest)
+    return placesFor(wanted, cellar.state.vessels.values(), now.value)
+      .filter((p) => !others.has(p.vesselId))
+      .map((p) => {
+        const v = vesselOf(p.vesselId)!
+        const fit =
+          p.fits === 'full'
+            ? 'full'
+            : p.fits === 'air'
+              ? `${f.words(f.volume(p.airL))} of air`
+              : `takes ${f.words(f.volume(v.capacityL))}`
+        const said = [fit, p.wide && lot.value && isWine(lot.value) ? 'wide, for a day only' : '', ...p.first.map((x) => PLACE_FIRST[x])]
+        return { value: v.id, label: `${v.name}: ${said.filter(Boolean).join(', ')}` }
+      })
+  }
+  /** A vessel that is chosen is filled with what there is, as far as it goes. */
+  function choose(row: MoveRow, vesselId: string) {
+    row.vesselId = vesselId
+    if (row.litres.text !== '') return
+    const rest = expectedL.value - inAll.value
+    const litres = Math.min(rest, vesselOf(vesselId)?.capacityL ?? rest)
+    if (litres > 0.05) row.litres.text = asTyped(litres)
+  }
+  const asTyped = (litres: number) => String(Number(fromLitres(litres, f.volumeUnit.value).toFixed(1)))
+
+  /** What is left where it came from. */
+  const leftL = computed(() => Math.max(0, held.value - inAll.value))
+  const leesChosen = ref<boolean>()
+  const isLees = computed({ get: () => leesChosen.value ?? as.value === 'rack', set: (is: boolean) => (leesChosen.value = is) })
+  watch(as, () => (leesChosen.value = undefined))
+
+  /** A part may go on as a lot of its own. */
+  const ownLot = ref(false)
+  const ownName = ref('')
+
+  // Topping up: with which wine, out of which of its vessels; this lot's own jugs among them.
+  const toppers = computed(() => {
+    const l = lot.value
+    if (!l) return []
+    const own = ourVessels.value
+      .filter((v) => v.id !== ours.value)
+      .map((v) => ({ value: `${l.id}/${v.id}`, label: `${l.name} in ${nameOf(v.id)}, ${f.words(f.volume(v.litres))}: the same wine` }))
+    const others = toppingWines(l, cellar.lots, cellar.state.vessels, now.value).flatMap((t) => {
+      const other = cellar.lotOf(t.lotId)!
+      const doubts = t.doubts.map((d) => TOPPING_DOUBT[d])
+      return [...other.contents].map(([id, litres]) => ({
+        value: `${other.id}/${id}`,
+        label: `${other.name} in ${nameOf(id)}, ${f.words(f.volume(litres))}: ${[sayLikeness(t.likeness), ...doubts].join(', ')}`
+      }))
+    })
+    return [...own, ...others]
+  })
+  const topper = ref('')
+  const topperLot = computed(() => (as.value === 'top-up' ? cellar.lotOf(topper.value.split('/')[0] ?? '') : undefined))
+  const topL = useVolumeField({ required: true })
+  const topRoom = computed(() => airOf(ours.value, held.value))
+  watch([as, ours], () => {
+    if (as.value === 'top-up' && topRoom.value > 0.05) topL.text = asTyped(topRoom.value)
+  }, { immediate: true })
+
+  // Combining: into which vessel of another lot.
+  const partners = computed(() =>
+    cellar.lots
+      .filter((l) => l.id !== lotId && l.stream !== 'test')
+      .flatMap((l) =>
+        [...l.contents].map(([id, litres]) => ({
+          value: `${l.id}/${id}`,
+          label: `${l.name} in ${nameOf(id)}: ${f.words(f.volume(airOf(id, litres)))} of room`
+        }))
+      )
+  )
+  const partner = ref('')
+  const combineL = useVolumeField({ required: true })
+  watch([as, partner], () => {
+    const [id, vesselId] = partner.value.split('/')
+    const other = id ? cellar.lotOf(id) : undefined
+    if (as.value === 'combine' && other && combineL.text === '')
+      combineL.text = asTyped(Math.min(held.value, airOf(vesselId ?? '', other.contents.get(vesselId ?? '') ?? 0)))
+  })
+  const receiver = computed<LotView | undefined>(() =>
+    as.value === 'combine' ? cellar.lotOf(partner.value.split('/')[0] ?? '') : as.value === 'top-up' ? lot.value : undefined
+  )
+
+  // Air.
+  const advice = computed(() => lot.value && airAdvice(lot.value, now.value))
+  const airChosen = ref<'quiet' | 'splashed'>()
+  const air = computed({ get: () => airChosen.value ?? advice.value?.air ?? 'quiet', set: (to) => (airChosen.value = to) })
+
+  // Sulphite, on what arrives.
+  const salt = computed(() => settings.values.salt)
+  const dose = computed(() => (as.value === 'rack' && lot.value ? roundDose(lot.value) : undefined))
+  const doseG = computed(() => ((dose.value?.addMgPerL ?? 0) * (inAll.value || expectedL.value)) / 1000 / SO2_SHARE[salt.value])
+  const weighed = computed(() => weigh(salt.value, doseG.value))
+  const byStock = computed(() => weighed.value.stockMl !== undefined)
+  const doseShown = computed(() => (byStock.value ? { text: weighed.value.stockMl!.toFixed(1), unit: 'mL' } : weighed.value.shown))
+  const sulphite = useQuantityField({ kind: 'plain', unit: '', limits: { min: 0.001, max: 100_000, words: 'Say how much went in.' } })
+
+  const problem = ref<string>()
+  /** Why a field cannot stand, or nothing. */
+  function wrongAt(): { field: string, reason: string } | undefined {
+    const l = lot.value
+    if (!l) return { field: 'from', reason: 'This lot is gone.' }
+    if (as.value === 'top-up') {
+      if (!topper.value) return { field: 'topper', reason: 'Say which wine it is topped up with.' }
+      const room = (vesselOf(ours.value)?.capacityL ?? 1e6) * BY_EYE - held.value
+      if ((topL.value ?? 0) > room) return { field: 'topL', reason: `${nameOf(ours.value)} has room for ${f.words(f.volume(Math.max(0, room)))}.` }
+      return tooMuch(topperLot.value, topper.value.split('/')[1] ?? '', topL.value ?? 0, 'topL')
+    }
+    if (as.value === 'combine') {
+      if (!partner.value) return { field: 'partner', reason: 'Say into which lot it goes.' }
+      return tooMuch(l, ours.value, combineL.value ?? 0, 'combineL')
+    }
+    const bad = rows.value.findIndex((r) => !r.vesselId)
+    if (bad >= 0) return { field: `row${bad}`, reason: 'Say into which vessel.' }
+    const brim = rows.value.findIndex((r) => (r.litres.value ?? 0) > (vesselOf(r.vesselId)?.capacityL ?? 1e6) * BY_EYE)
+    if (brim >= 0) {
+      const vessel = vesselOf(rows.value[brim]!.vesselId)!
+      return { field: `row${brim}`, reason: `${vessel.name} holds ${f.words(f.volume(vessel.capacityL))}: no more goes in.` }
+    }
+    if (as.value === 'split' && ownLot.value && !ownName.value.trim()) return { field: 'ownName', reason: 'The new lot needs a name.' }
+    return tooMuch(l, ours.value, inAll.value, `row${rows.value.length - 1}`)
+  }
+  function tooMuch(of: LotView | undefined, vesselId: string, litres: number, field: string) {
+    const there = of?.contents.get(vesselId) ?? 0
+    const most = there * (of?.volume.origin === 'measured' ? BY_EYE : EXPECTED_SLACK) + 0.1
+    if (litres <= most) return undefined
+    return { field, reason: `${nameOf(vesselId)} holds ${f.words(f.volume(there))}. If there is more, log its volume first.` }
+  }
+
+  const from = computed(() => ({ lotId, ...(ours.value && { vesselId: ours.value }) }))
+  /** What it comes to: the last move takes the lees along, where what is left is lees. */
+  const drafts = computed<Draft<Fact>[]>(() => {
+    const l = lot.value
+    if (!l || wrongAt()) return []
+    if (as.value === 'top-up') {
+      const [id, vesselId] = topper.value.split('/')
+      if (!topL.value) return []
+      return [
+        transfer({ purpose: 'top-up', from: { lotId: id!, ...(vesselId && { vesselId }) }, to: from.value, outL: topL.value, air: air.value })
+      ]
+    }
+    if (as.value === 'combine') {
+      const [id, vesselId] = partner.value.split('/')
+      const litres = combineL.value
+      if (!litres) return []
+      const rest = isLees.value ? Math.max(0, held.value - litres) : 0
+      const to = { lotId: id!, ...(vesselId && { vesselId }) }
+      return [transfer({ purpose: 'blend', from: from.value, to, outL: litres + rest, leesL: rest, air: air.value })]
+    }
+    const own = as.value === 'split' && ownLot.value ? newId() : undefined
+    const last = rows.value.length - 1
+    if (rows.value.some((r) => !r.litres.value)) return []
+    const moves = rows.value.map((r, i) => {
+      const litres = r.litres.value!
+      const rest = i === last && isLees.value ? leftL.value : 0
+      return transfer({
+        purpose: as.value === 'split' ? 'split' : 'rack',
+        from: from.value,
+        to: { lotId: own ?? lotId, vesselId: r.vesselId },
+        outL: litres + rest,
+        leesL: rest,
+        air: air.value
+      })
+    })
+    const grams = sulphite.value
+    return [
+      ...(own ? [startOfPart(l, own, ownName.value.trim())] : []),
+      ...moves,
+      ...(dose.value && grams
+        ? [addition({ lotId, material: salt.value, planned: doseG.value, actual: grams, byStock: byStock.value, purpose: 'at racking' }, cellar.state.cards)]
+        : [])
+    ]
+  })
+
+  /** How it would be, by the ledger itself. */
+  const preview = shallowRef<Preview>()
+  let timer: ReturnType<typeof setTimeout> | undefined
+  watch(
+    () => JSON.stringify(drafts.value.map((d) => ({ ...d, lotId: 'lotId' in d ? d.lotId : undefined }))),
+    () => {
+      clearTimeout(timer)
+      const asked = drafts.value
+      timer = setTimeout(() => {
+        if (asked.length === 0) preview.value = undefined
+        else void cellar.preview(asked).then((told) => (preview.value = told))
+      }, PREVIEW_MS)
+    },
+    { immediate: true }
+  )
+  onScopeDispose(() => clearTimeout(timer))
+  /** Vessels that differ, before and after. */
+  const shelf = computed(() => {
+    const told = preview.value
+    if (!told || drafts.value.length === 0) return []
+    const before = (v: VesselState) => vesselOf(v.id)
+    return told.vessels
+      .filter((v) => (before(v)?.lotId ?? '') !== (v.lotId ?? '') || Math.abs((before(v)?.litres ?? 0) - v.litres) > 0.05)
+      .map((after) => ({ before: before(after)!, after, lotBefore: lotIn(before(after)?.lotId), lotAfter: lotIn(after.lotId, told) }))
+  })
+  const lotIn = (id: string | undefined, told?: Preview) => {
+    const state = id === undefined ? undefined : (told?.lots.find((l) => l.id === id) ?? cellar.state.lots.get(id))
+    return state && lotAt(state, now.value)
+  }
+  /** The lot that takes another in, as it would be. */
+  const blended = computed(() => {
+    const other = receiver.value
+    const state = other && preview.value?.lots.find((l) => l.id === other.id)
+    const giver = as.value === 'combine' ? lot.value : topperLot.value
+    return state && other && giver && giver.id !== other.id ? { before: other, after: lotAt(state, now.value) } : undefined
+  })
+  const refused = computed(() => preview.value?.refused.map(sayLedgerProblem) ?? [])
+
+  const wrong = ref<{ field: string, reason: string }>()
+  watch(drafts, () => (wrong.value = undefined))
+  async function log(): Promise<boolean> {
+    const fields = as.value === 'top-up' ? [topL] : as.value === 'combine' ? [combineL] : rows.value.map((r) => r.litres)
+    fields.forEach((field) => field.touch())
+    sulphite.touch()
+    wrong.value = wrongAt()
+    if (wrong.value || fields.some((field) => !field.ok) || !sulphite.ok) return false
+    problem.value = undefined
+    return (await cellar.log(drafts.value)) !== undefined
+  }
+  return {
+    lot, as, ours, ourItems, held, expectedL, rows, addRow, dropRow, placesOf, choose, leftL, isLees, ownLot, ownName, toppers, topper, topL,
+    topRoom, partners, partner, combineL, advice, air, dose, doseG, weighed, byStock, doseShown, sulphite, salt, shelf, blended, refused, wrong,
+    log, drafts, nameOf, kept: computed(() => lot.value !== undefined && isKept(lot.value)), inAll
+  }
+}
+
+/** A part goes on as a lot of its own, of the same fruit; what is known of the wine comes with it. */
+const startOfPart = (l: LotView, lotId: string, name: string): Draft<Fact> =>
+  fact('lot-started', {
+    lotId,
+    name: name.slice(0, 80),
+    stream: l.stream === 'kit' ? 'kit' : 'blend',
+    style: l.style,
+    varieties: [...l.varieties],
+    vintage: l.vintage,
+    origin: l.origin,
+    massKg: undefined,
+    volumeL: 0,
+    volumeIs: 'measured',
+    onSkins: undefined,
+    vesselId: undefined,
+    kit: l.kit && { ...l.kit, packets: [] },
+    arrivalId: undefined
+  })

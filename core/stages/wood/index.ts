@@ -1,0 +1,2 @@
+export { woodStage } from './wood-stage'
+export type { WoodSays } from './wood-stage'
