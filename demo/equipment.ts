@@ -14,13 +14,15 @@ const VESSELS = [
   ['vessel-steel-25', 'Steel 25', 'tank', 25, 'steel'],
   ['vessel-jug', 'Jug', 'demijohn', 3, 'glass'],
   ['vessel-green-glass', 'Green glass', 'demijohn', 23, 'glass'],
-  ['vessel-ten', 'Ten', 'demijohn', 10, 'glass']
+  ['vessel-ten', 'Ten', 'demijohn', 10, 'glass'],
+  ['vessel-little-oak', 'Little oak', 'barrel', 20, 'oak']
 ] as const
 
 /** Vessels and instruments of the Larkrise cellar. */
 export function equipment(put: Put): void {
   for (const [vesselId, name, kind, capacityL, material] of VESSELS) {
-    put(110, 9, { type: 'vessel-added', vesselId, name, kind, capacityL, material })
+    const wood = kind === 'barrel' && { fillsBefore: 0 }
+    put(110, 9, { type: 'vessel-added', vesselId, name, kind, capacityL, material, ...wood })
   }
   put(110, 10, {
     type: 'instrument-added',

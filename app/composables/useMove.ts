@@ -42,7 +42,9 @@ export function useMove(lotId: string) {
   /** Where it comes from: of a top-up the vessel that is filled up, else the one that is emptied. */
   const ours = ref('')
   const ourVessels = computed(() => [...(lot.value?.contents ?? [])].map(([id, litres]) => ({ id, litres })))
-  const ourItems = computed(() => ourVessels.value.map(({ id, litres }) => ({ value: id, label: `${nameOf(id)}, ${f.words(f.volume(litres))}` })))
+  const ourItems = computed(() =>
+    ourVessels.value.map(({ id, litres }) => ({ value: id, label: `${nameOf(id)}, ${f.words(f.volume(litres))}` }))
+  )
   const held = computed(() => lot.value?.contents.get(ours.value) ?? 0)
   const airOf = (id: string, litres: number) => Math.max(0, (vesselOf(id)?.capacityL ?? litres) - litres)
   watch(
@@ -74,12 +76,8 @@ export function useMove(lotId: string) {
       .map((p) => {
         const v = vesselOf(p.vesselId)!
         const fit =
-          p.fits === 'full'
-            ? 'full'
-            : p.fits === 'air'
-              ? `${f.words(f.volume(p.airL))} of air`
-              : `takes ${f.words(f.volume(v.capacityL))}`
-        const said = [fit, p.wide && lot.value && isWine(lot.value) ? 'wide, for a day only' : '', ...p.first.map((x) => PLACE_FIRST[x])]
+          p.fits === 'full' ? 'full' : p.fits === 'air' ? `${f.words(f.volume(p.airL))} of air` : `takes ${f.words(f.volume(v.capacityL))}`
+        const said = [fit, p.wide && lot.value && isWine(lot.value) ? 'wide, for a day only' : '', p.wood ? 'it tastes of wood after' : '', ...p.first.map((x) => PLACE_FIRST[x])]
         return { value: v.id, label: `${v.name}: ${said.filter(Boolean).join(', ')}` }
       })
   }
@@ -124,9 +122,13 @@ export function useMove(lotId: string) {
   const topperLot = computed(() => (as.value === 'top-up' ? cellar.lotOf(topper.value.split('/')[0] ?? '') : undefined))
   const topL = useVolumeField({ required: true })
   const topRoom = computed(() => airOf(ours.value, held.value))
-  watch([as, ours], () => {
-    if (as.value === 'top-up' && topRoom.value > 0.05) topL.text = asTyped(topRoom.value)
-  }, { immediate: true })
+  watch(
+    [as, ours],
+    () => {
+      if (as.value === 'top-up' && topRoom.value > 0.05) topL.text = asTyped(topRoom.value)
+    },
+    { immediate: true }
+  )
 
   // Combining: into which vessel of another lot.
   const partners = computed(() =>
@@ -173,7 +175,8 @@ export function useMove(lotId: string) {
     if (as.value === 'top-up') {
       if (!topper.value) return { field: 'topper', reason: 'Say which wine it is topped up with.' }
       const room = (vesselOf(ours.value)?.capacityL ?? 1e6) * BY_EYE - held.value
-      if ((topL.value ?? 0) > room) return { field: 'topL', reason: `${nameOf(ours.value)} has room for ${f.words(f.volume(Math.max(0, room)))}.` }
+      if ((topL.value ?? 0) > room)
+        return { field: 'topL', reason: `${nameOf(ours.value)} has room for ${f.words(f.volume(Math.max(0, room)))}.` }
       return tooMuch(topperLot.value, topper.value.split('/')[1] ?? '', topL.value ?? 0, 'topL')
     }
     if (as.value === 'combine') {
@@ -206,7 +209,13 @@ export function useMove(lotId: string) {
       const [id, vesselId] = topper.value.split('/')
       if (!topL.value) return []
       return [
-        transfer({ purpose: 'top-up', from: { lotId: id!, ...(vesselId && { vesselId }) }, to: from.value, outL: topL.value, air: air.value })
+        transfer({
+          purpose: 'top-up',
+          from: { lotId: id!, ...(vesselId && { vesselId }) },
+          to: from.value,
+          outL: topL.value,
+          air: air.value
+        })
       ]
     }
     if (as.value === 'combine') {
@@ -237,7 +246,12 @@ export function useMove(lotId: string) {
       ...(own ? [startOfPart(l, own, ownName.value.trim())] : []),
       ...moves,
       ...(dose.value && grams
-        ? [addition({ lotId, material: salt.value, planned: doseG.value, actual: grams, byStock: byStock.value, purpose: 'at racking' }, cellar.state.cards)]
+        ? [
+            addition(
+              { lotId, material: salt.value, planned: doseG.value, actual: grams, byStock: byStock.value, purpose: 'at racking' },
+              cellar.state.cards
+            )
+          ]
         : [])
     ]
   })
@@ -292,9 +306,46 @@ export function useMove(lotId: string) {
     return (await cellar.log(drafts.value)) !== undefined
   }
   return {
-    lot, as, ours, ourItems, held, expectedL, rows, addRow, dropRow, placesOf, choose, leftL, isLees, ownLot, ownName, toppers, topper, topL,
-    topRoom, partners, partner, combineL, advice, air, dose, doseG, weighed, byStock, doseShown, sulphite, salt, shelf, blended, refused, wrong,
-    log, drafts, nameOf, kept: computed(() => lot.value !== undefined && isKept(lot.value)), inAll
+    lot,
+    as,
+    ours,
+    ourItems,
+    held,
+    expectedL,
+    rows,
+    addRow,
+    dropRow,
+    placesOf,
+    choose,
+    leftL,
+    isLees,
+    ownLot,
+    ownName,
+    toppers,
+    topper,
+    topL,
+    topRoom,
+    partners,
+    partner,
+    combineL,
+    advice,
+    air,
+    dose,
+    doseG,
+    weighed,
+    byStock,
+    doseShown,
+    sulphite,
+    salt,
+    shelf,
+    blended,
+    refused,
+    wrong,
+    log,
+    drafts,
+    nameOf,
+    kept: computed(() => lot.value !== undefined && isKept(lot.value)),
+    inAll
   }
 }
 

@@ -1,7 +1,7 @@
 import { fact, transfer } from '~~/core/drafts'
 import { type Draft, type Fact, type LotView, isHeld, isWine } from '~~/core/ledger'
 import type { RackingMove, RackingPlan } from '~~/core/racking'
-import { WIDE, askRacking, leesShareOf, lotOfWine } from '~~/core/stages'
+import { askRacking, isAskedFor, leesShareOf, lotOfWine, toppingWines } from '~~/core/stages'
 import { startRacking } from '~/workers/start'
 
 /** A move that brought so much more or less than was planned makes another plan, as a share. */
@@ -24,7 +24,10 @@ export function useRackingDay() {
   const route = useRoute()
   const now = useNow()
   const logged = useLogged()
-  const list = (key: string) => String(route.query[key] ?? '').split(',').filter(Boolean)
+  const list = (key: string) =>
+    String(route.query[key] ?? '')
+      .split(',')
+      .filter(Boolean)
   const change = (to: Record<string, string | undefined>) => navigateTo({ query: { ...route.query, ...to } }, { replace: true })
   const wines = computed(() => cellar.lots.filter((l) => isHeld(l) && isWine(l) && l.stream !== 'test'))
   const chosen = computed(() => wines.value.filter((l) => list('lots').includes(l.id)))
@@ -34,12 +37,14 @@ export function useRackingDay() {
 
   /** Vessels that this day may use: the chosen wines' own, and the free ones. */
   const vessels = computed(() =>
-    [...cellar.state.vessels.values()].filter((v) => !v.retiredAt).filter((v) => !v.lotId || v.litres <= 0.05 || chosen.value.some((l) => l.id === v.lotId))
+    [...cellar.state.vessels.values()]
+      .filter((v) => !v.retiredAt)
+      .filter((v) => !v.lotId || v.litres <= 0.05 || chosen.value.some((l) => l.id === v.lotId))
   )
   const holds = (id: string) => chosen.value.some((l) => l.contents.has(id))
   const barredByUse = (id: string) => {
     const vessel = cellar.state.vessels.get(id)
-    return vessel !== undefined && WIDE.has(vessel.kind) && !holds(id)
+    return vessel !== undefined && isAskedFor(vessel.kind) && !holds(id)
   }
   /** Switched the other way than is usual for such a vessel. */
   const switched = computed(() => new Set(list('not')))
@@ -60,14 +65,34 @@ export function useRackingDay() {
     return found
   })
   const begun = computed(() => chosen.value.some((l) => moved.value.has(l.id)))
-  const lees = reactive(new Map<string, number>())
-  const leesOf = (lot: LotView) => lees.get(lot.id) ?? leesShareOf(lot)
+  /** What is said of it in the address: by lot, in hundredths. */
+  const lees = computed(() => new Map(list('lees').map((part) => part.split('~') as [string, string])))
+  const leesOf = (lot: LotView) => {
+    const said = Number(lees.value.get(lot.id))
+    return said > 0 && said <= 50 ? said / 100 : leesShareOf(lot)
+  }
+  const setLees = (lotId: string, share: number) => {
+    const after = new Map(lees.value).set(lotId, String(Math.round(share * 100)))
+    void change({ lees: [...after].map((part) => part.join('~')).join(',') })
+  }
+  /** Pairs that could come together without harm, and those that may. */
+  const pairs = computed(() =>
+    chosen.value.flatMap((a, i) =>
+      chosen.value.slice(i + 1).flatMap((b) => {
+        const [like] = toppingWines(a, [b], cellar.state.vessels, now.value)
+        return like && !like.barred ? [{ key: `${a.id}~${b.id}`, a, b, likeness: like.likeness }] : []
+      })
+    )
+  )
+  const mixed = computed(() => pairs.value.filter((p) => list('mix').includes(p.key)))
+  const setMixed = (keys: readonly string[]) => change({ mix: keys.join(',') || undefined })
   const asked = computed(() =>
     askRacking({
       lots: chosen.value,
       vessels: cellar.state.vessels,
       moved: moved.value,
       lees: leesOf,
+      mayMix: mixed.value.map((p) => [p.a.id, p.b.id] as const),
       barred: new Set(vessels.value.filter((v) => !mayUse(v.id)).map((v) => v.id))
     })
   )
@@ -112,10 +137,12 @@ export function useRackingDay() {
     const held = line.lot.contents.get(line.fromVesselId ?? '') ?? litres
     // The last of it: what does not arrive is lees.
     const outL = line.empties ? Math.max(litres, held) : litres
+    // Into a vessel that another lot came to first: it becomes a part of that.
+    const into = cellar.state.vessels.get(line.toVesselId)?.lotId ?? line.lot.id
     const drafts: Draft<Fact>[] = [
       transfer({
         from: { lotId: line.lot.id, ...(line.fromVesselId !== null && { vesselId: line.fromVesselId }) },
-        to: { lotId: line.lot.id, vesselId: line.toVesselId },
+        to: { lotId: into, vesselId: line.toVesselId },
         outL,
         leesL: outL - litres
       })
@@ -134,7 +161,7 @@ export function useRackingDay() {
   /** Something has changed since it was made. */
   const stale = computed(() => plan.value !== undefined && madeFor.value !== key.value)
   return {
-    wines, chosen, choose, vessels, mayUse, toggle, lees, leesOf,
+    wines, chosen, choose, vessels, mayUse, toggle, leesOf, setLees, pairs, mixed, setMixed,
     plan, oneMore, working, work, lines, done, washed, stale, begun
   }
 }

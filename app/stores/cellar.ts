@@ -137,7 +137,10 @@ export const useCellarStore = defineStore('cellar', () => {
     const { demoCellar } = await import('~~/demo')
     const e = await theEngine()
     const opened = await e.replaceAll(demoCellar(new Date()).entries)
-    await takeOpened({ ...opened, ...(problem.value && { trouble: { operation: problem.value.operation, problem: problem.value.problem } }) })
+    await takeOpened({
+      ...opened,
+      ...(problem.value && { trouble: { operation: problem.value.operation, problem: problem.value.problem } })
+    })
   }
 
   /** What was to be written last, for when it is refused and can be helped. */
@@ -155,7 +158,16 @@ export const useCellarStore = defineStore('cellar', () => {
     }
     const moved = [...starts].flatMap(([lotId, at]): Draft[] => {
       const start = facts.value.find((f) => f.fact.type === 'lot-started' && f.fact.lotId === lotId)?.fact
-      return start ? [{ type: 'correction', targetId: start.id, reason: 'It began earlier', replacement: { ...start, at: new Date(Date.parse(at) - 60_000).toISOString() } }] : []
+      return start
+        ? [
+            {
+              type: 'correction',
+              targetId: start.id,
+              reason: 'It began earlier',
+              replacement: { ...start, at: new Date(Date.parse(at) - 60_000).toISOString() }
+            }
+          ]
+        : []
     })
     return log([...moved, ...lastAsked.value])
   }
@@ -175,8 +187,8 @@ export const useCellarStore = defineStore('cellar', () => {
     const asked = (JSON.parse(key) as Draft[]).map((draft) => ({ at, ...draft }))
     lastAsked.value = asked
     // Its own drafts, not those of whatever is asked next while the engine starts.
-    const work = commit(() => theEngine().then((e) => e.commit(JSON.parse(JSON.stringify(asked)) as Draft[], device()))).finally(
-      () => pending.delete(key)
+    const work = commit(() => theEngine().then((e) => e.commit(JSON.parse(JSON.stringify(asked)) as Draft[], device()))).finally(() =>
+      pending.delete(key)
     )
     pending.set(key, work)
     return work

@@ -142,6 +142,8 @@ const TASK: Record<string, string> = {
   'rack-again': 'Racking again',
   'look-at-clarity': 'Looking at its clarity',
   'top-barrel': 'Level of a barrel',
+  'shake-for-gas': 'Shaking a sample for gas',
+  degas: 'Degassing',
   'taste-wood': 'Tasting for wood',
   'out-of-wood': 'Taking it out of the wood',
   'free-above-total': 'Free SO₂ above the total'

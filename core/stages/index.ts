@@ -3,6 +3,7 @@ import type { LotView } from '../ledger'
 import { type ClearingSays, clearingStage } from './clearing'
 import { type EverySays, everyStage } from './every'
 import { type FermentSays, fermentStage } from './ferment'
+import { type GasSays, gasStage } from './gas'
 import { type KeepingSays, keepingStage } from './keeping'
 import { type KitSays, kitStage } from './kit'
 import { type LeesSays, leesStage } from './lees'
@@ -49,7 +50,7 @@ export {
 export type { CorrectPhase, CrushStatus, CrushStep, CrushStepCode, Judgement } from './must'
 export { conditionsOf, malolacticCourseOf, malolacticEndedAt } from './malolactic'
 export type { LotConditions, LotCourse } from './malolactic'
-export { airAdvice, WIDE, placesFor, toppingWines } from './moving'
+export { airAdvice, isAskedFor, placesFor, toppingWines } from './moving'
 export type { AirAdvice, Place, ToppingDoubt, ToppingWine } from './moving'
 export { airOver } from './topping'
 export { vesselTasksOf, wantsSwelling, wantsWashing } from './vessels'
@@ -65,10 +66,12 @@ export type { LimitNear } from './every'
 export { reasonsForBlock } from './harvest'
 export type { HarvestReason } from './harvest'
 
-export type { ClearingSays, EverySays, FermentSays, KeepingSays, KitSays, LeesSays, MalolacticSays, MustSays, ToppingSays, WoodSays }
+export type { ClearingSays, EverySays, FermentSays, GasSays, KeepingSays, KitSays, LeesSays, MalolacticSays, MustSays }
+export type { ToppingSays, WoodSays }
 
 /** Everything that any stage can say. */
-export type StageSays = MustSays | FermentSays | MalolacticSays | KeepingSays | KitSays | LeesSays | ToppingSays | WoodSays | ClearingSays | EverySays
+export type StageSays =
+  MustSays | FermentSays | MalolacticSays | KeepingSays | KitSays | LeesSays | ToppingSays | WoodSays | GasSays | ClearingSays | EverySays
 export type StageFinding = Finding<StageSays>
 
 /** In the order of the work. A new stage is one more line. */
@@ -82,6 +85,7 @@ export const STAGES: readonly Stage<StageSays>[] = [
   leesStage,
   toppingStage,
   woodStage,
+  gasStage,
   clearingStage,
   everyStage
 ] as unknown as readonly Stage<StageSays>[]

@@ -17,6 +17,8 @@ export interface RackingDay {
   lees: (lot: LotView) => number
   /** Not to be used. */
   barred: ReadonlySet<string>
+  /** Pairs of lots that may come into one vessel. */
+  mayMix?: readonly (readonly [string, string])[]
 }
 
 /** The part of a lot that has been moved counts as a wine of its own, that may be mixed with the rest and need not move again. */
@@ -28,7 +30,7 @@ export const lotOfWine = (wineId: string): string => (wineId.endsWith(MOVED) ? w
  * The puzzle of a racking day from the ledger as it stands: what is to come off its lees, net of them, the vessels that it may use, and
  * what has been moved already. Asked again after each move it plans the rest anew.
  */
-export function askRacking({ lots, vessels, moved, lees, barred }: RackingDay): RackingAsked {
+export function askRacking({ lots, vessels, moved, lees, barred, mayMix: pairs = [] }: RackingDay): RackingAsked {
   const wines: { id: string, litres: number, offLees: boolean }[] = []
   const stands = new Map<string, { wineId: string, litres: number }>()
   const mayMix: [string, string][] = []
@@ -46,8 +48,13 @@ export function askRacking({ lots, vessels, moved, lees, barred }: RackingDay): 
     if (over > 0) wines.push({ id: lot.id + MOVED, litres: over, offLees: false })
     if (net > 0 && over > 0) mayMix.push([lot.id, lot.id + MOVED])
   }
+  // What of either has been moved already may be mixed like the rest.
+  const parts = (id: string) => wines.filter((w) => lotOfWine(w.id) === id).map((w) => w.id)
+  for (const [a, b] of pairs) for (const x of parts(a)) for (const y of parts(b)) mayMix.push([x, y])
   const chosen = new Set(lots.map((l) => l.id))
-  const floor = [...vessels.values()].filter((v) => !v.retiredAt).filter((v) => v.lotId === undefined || v.litres <= 0.05 || chosen.has(v.lotId))
+  const floor = [...vessels.values()]
+    .filter((v) => !v.retiredAt)
+    .filter((v) => v.lotId === undefined || v.litres <= 0.05 || chosen.has(v.lotId))
   return {
     wines,
     mayMix,

@@ -156,7 +156,7 @@ test('a vessel is cleaned, then sanitised', async ({ page }) => {
   await openDemo(page, '/cellar')
   await page.getByRole('button', { name: 'Spare glass was cleaned' }).click()
   await page.getByRole('button', { name: 'Spare glass was sanitised' }).click()
-  await expect(page.getByText(/^sanitised today/)).toBeVisible()
+  await expect(page.getByText(/^Sanitised today/)).toBeVisible()
   await page.getByRole('button', { name: 'Take Spare glass off the shelf' }).click()
   await expect(page.getByRole('link', { name: 'Spare glass, empty' })).toBeHidden()
 })

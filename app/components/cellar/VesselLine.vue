@@ -16,12 +16,20 @@ const now = useNow()
 const v = computed(() => props.vessel)
 const lot = computed(() => (v.value.lotId ? cellar.lotOf(v.value.lotId) : undefined))
 const isBarrel = computed(() => v.value.kind === 'barrel')
-const made = computed(() => `${VESSEL[v.value.kind]}${v.value.material && !isBarrel.value ? `, ${VESSEL_OF[v.value.material].toLowerCase()}` : ''}`)
+const made = computed(
+  () => `${VESSEL[v.value.kind]}${v.value.material && !isBarrel.value ? `, ${VESSEL_OF[v.value.material].toLowerCase()}` : ''}`
+)
 const clean = computed(() => {
   const { sanitisedAt, cleanedAt, used } = v.value
   if (sanitisedAt) return `Sanitised ${sayWhen(sanitisedAt, now.value)}`
   if (cleanedAt) return `Cleaned ${sayWhen(cleanedAt, now.value)}, not sanitised`
-  return used ? 'Not cleaned since' : 'Not used yet'
+  return used ? 'Not cleaned' : 'Not used yet'
+})
+/** What stood in it last, and how clean it is since. */
+const past = computed(() => {
+  const { lastHeld, sulphuredAt } = v.value
+  const held = lastHeld ? [`Held ${lastHeld.name} until ${sayWhen(lastHeld.until, now.value)}`] : []
+  return [...held, clean.value, ...(sulphuredAt ? [`Sulphured ${sayWhen(sulphuredAt, now.value)}`] : [])].map((s) => `${s}.`).join(' ')
 })
 /** How often it was filled, and how long its next wine may stay. */
 const wood = computed(() => {
@@ -29,7 +37,9 @@ const wood = computed(() => {
   const fills = (v.value.fillsBefore ?? 0) + (v.value.fills ?? 0) - (v.value.lotId ? 1 : 0)
   const time = woodTime(Math.max(1, v.value.capacityL), fills)
   const held = fills === 0 ? 'New wood' : fills >= NEUTRAL_FILLS ? 'Old wood' : fills === 1 ? 'Held one wine' : `Held ${fills} wines`
-  return time ? `${held}: ${v.value.lotId ? 'about' : 'a wine stays about'} ${weeks(time.weeks)} at most` : `${held}: it gives hardly any taste`
+  return time
+    ? `${held}: ${v.value.lotId ? 'about' : 'a wine stays about'} ${weeks(time.weeks)} at most`
+    : `${held}: it gives hardly any taste`
 })
 const swell = computed(() =>
   wantsSwelling(v.value, now.value)
@@ -63,17 +73,21 @@ const swell = computed(() =>
       <span v-if="v.filledAt" class="soft small">since {{ sayWhen(v.filledAt, now) }}</span>
     </span>
     <span v-else class="care">
-      <span class="soft small">
-        {{ clean }}<template v-if="v.lastHeld">. Last held {{ v.lastHeld.name }}, until {{ sayWhen(v.lastHeld.until, now) }}</template>.
-        <template v-if="v.sulphuredAt">Sulphured {{ sayWhen(v.sulphuredAt, now) }}.</template>
-      </span>
-      <span v-if="swell && !v.retiredAt" class="small">{{ swell.title }}. <span class="soft">{{ swell.reason }}</span></span>
+      <span class="soft small">{{ past }}</span>
+      <span v-if="swell && !v.retiredAt" class="small"
+      >{{ swell.title }}. <span class="soft">{{ swell.reason }}</span></span
+      >
       <span class="acts">
         <template v-if="v.retiredAt">
           <UButton variant="link" :aria-label="`${v.name} is in use again`" @click="emit('retire', false)">Bring it back</UButton>
         </template>
         <template v-else>
-          <UButton v-if="!v.cleanedAt && !v.sanitisedAt && v.used" variant="link" :aria-label="`${v.name} was cleaned`" @click="emit('care', 'cleaned')">
+          <UButton
+            v-if="!v.cleanedAt && !v.sanitisedAt"
+            variant="link"
+            :aria-label="`${v.name} was cleaned`"
+            @click="emit('care', 'cleaned')"
+          >
             Cleaned
           </UButton>
           <UButton v-else-if="!v.sanitisedAt" variant="link" :aria-label="`${v.name} was sanitised`" @click="emit('care', 'sanitised')">
@@ -81,7 +95,9 @@ const swell = computed(() =>
           </UButton>
           <template v-if="isBarrel">
             <UButton v-if="swell" variant="link" :aria-label="`${v.name} was swelled`" @click="emit('care', 'swelled')">Swelled</UButton>
-            <UButton v-if="v.used" variant="link" :aria-label="`${v.name} was sulphured`" @click="emit('care', 'sulphured')">Sulphured</UButton>
+            <UButton v-if="v.used" variant="link" :aria-label="`${v.name} was sulphured`" @click="emit('care', 'sulphured')"
+            >Sulphured</UButton
+            >
           </template>
           <UButton v-if="v.used" variant="link" :aria-label="`Put ${v.name} out of use`" @click="emit('retire', true)">Out of use</UButton>
           <UButton v-else variant="link" :aria-label="`Take ${v.name} off the shelf`" @click="emit('remove')">Take off the shelf</UButton>

@@ -4,10 +4,12 @@ import type { useRackingDay } from '~/composables/useRackingDay'
 
 /** What is to be racked, what is expected to stay behind, and what it may go into. */
 const props = defineProps<{ day: ReturnType<typeof useRackingDay> }>()
-const { wines, chosen, choose, vessels, mayUse, toggle, lees, leesOf } = props.day
+const { wines, chosen, choose, vessels, mayUse, toggle, leesOf, setLees, pairs, mixed, setMixed } = props.day
 const f = useFormat()
 const picked = computed({ get: () => chosen.value.map((l) => l.id), set: (ids) => void choose(ids) })
 const items = computed(() => wines.value.map((l) => ({ value: l.id, label: l.name })))
+const mixing = computed({ get: () => mixed.value.map((p) => p.key), set: (keys) => void setMixed(keys) })
+const pairItems = computed(() => pairs.value.map((p) => ({ value: p.key, label: `${p.a.name} with ${p.b.name}` })))
 const SHARES = [0.01, 0.02, 0.03, 0.04, 0.06, 0.1, 0.15].map((value) => ({ value, label: `${Math.round(value * 100)} %` }))
 const net = (id: string) => {
   const lot = chosen.value.find((l) => l.id === id)!
@@ -32,13 +34,17 @@ const state = (v: (typeof vessels.value)[number]) =>
             :label="`Left behind of ${l.name}`"
             quiet
             :items="SHARES"
-            @update:model-value="lees.set(l.id, $event)"
+            @update:model-value="setLees(l.id, $event)"
           />
           <span><span class="figure">{{ f.words(f.volume(net(l.id))) }}</span> <span class="soft small">± {{ spread(l.id) }}</span></span>
         </li>
       </ul>
       <p class="soft small">Lees take 2 to 5 %, the first time more (common practice). The real volume is told move by move.</p>
     </section>
+    <div v-if="pairs.length" class="grid gap-2">
+      <TapMany v-model="mixing" legend="May come together, if it saves air" :items="pairItems" />
+      <p class="soft small">What comes into a vessel where another lot came first becomes a part of that lot.</p>
+    </div>
     <section v-if="chosen.length" class="grid gap-2">
       <h2>Vessels that may be used</h2>
       <ul class="vessels">

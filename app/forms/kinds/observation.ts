@@ -22,7 +22,15 @@ export const observationForm: EntryForm<'observation'> = {
     { as: 'picture', key: 'photo', label: 'A picture' }
   ],
   blank: () => ({ what: 'note', text: '' }),
-  from: (e) => ({ what: e.what, text: e.text, photo: e.photo, clarity: e.clarity, gas: e.gas, malic: e.spots?.malic, lactic: e.spots?.lactic }),
+  from: (e) => ({
+    what: e.what,
+    text: e.text,
+    photo: e.photo,
+    clarity: e.clarity,
+    gas: e.gas,
+    malic: e.spots?.malic,
+    lactic: e.spots?.lactic
+  }),
   draft(values, context, before) {
     const [words, photo] = [text(values, 'text'), orNone(text(values, 'photo'))]
     const said = seen(values as Chosen)

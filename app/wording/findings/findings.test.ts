@@ -112,6 +112,8 @@ describe('findings in words, and the way to act on them', () => {
     [{ code: 'look-at-clarity', urgency: 'soon', weeksSince: 5.4 }, 'Look through it with a torch', /^Racked 5 weeks ago/],
     [{ code: 'top-barrel', urgency: 'soon', vessel: 'Oak', daysSince: 16, airL: 1.83 }, 'Top up Oak', /about 2 L are missing, 16 days after/],
     [{ code: 'taste-wood', urgency: 'soon', vessel: 'Oak', weeksIn: 5.2, outInWeeks: 6.1 }, 'Taste it for wood: Oak', /5 weeks in it.*out in about 6 weeks/],
+    [{ code: 'shake-for-gas', because: 'kit' }, 'Shake a sample for gas', /clearing packets/],
+    [{ code: 'degas', gas: 'puff' }, 'Degas it: it puffs', /without drawing air in/],
     [{ code: 'out-of-wood', vessel: 'Oak', weeksIn: 15, weeks: 14.1 }, 'Take it out of Oak', /15 weeks in it.*after 14 weeks/],
     [{ code: 'stuck', sg: 1.021, hours: 60 }, 'It has stopped with sugar left', /1\.021 and no lower for 2 days/],
     [

@@ -4,6 +4,7 @@ import type { StageFinding, StageSays } from '~~/core/stages'
 import { CLEARING } from './clearing'
 import { EVERY } from './every'
 import { FERMENT } from './ferment'
+import { GAS_SAYS } from './gas'
 import { KEEPING } from './keeping'
 import { KIT } from './kit'
 import { LEES } from './lees'
@@ -26,6 +27,7 @@ const WORDS: WordsFor<StageSays> = {
   ...LEES,
   ...TOPPING,
   ...WOOD,
+  ...GAS_SAYS,
   ...CLEARING,
   ...EVERY
 }

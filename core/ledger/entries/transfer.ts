@@ -79,7 +79,11 @@ export function fill(vessel: VesselState, lot: LotState, at: string): void {
   }
   vessel.lotId = lot.id
   vessel.used = true
-  for (const care of ['cleanedAt', 'sanitisedAt', 'swelledAt', 'sulphuredAt', 'retiredAt'] as const) delete vessel[care]
+  delete vessel.cleanedAt
+  delete vessel.sanitisedAt
+  delete vessel.swelledAt
+  delete vessel.sulphuredAt
+  delete vessel.retiredAt
 }
 
 function take(folding: Folding, lot: LotState, vesselId: string, litres: number, at: string): void {

@@ -28,7 +28,15 @@ export function headerOf(facts: readonly Fact[]): CellarState {
     else if (fact.type === 'instrument-checked') checks.push(fact)
     else if (fact.type === 'vessel-added') {
       const { vesselId: id, name, kind, capacityL, material, fillsBefore } = fact
-      cellar.vessels.set(id, { id, name, kind, capacityL, litres: 0, ...(material !== undefined && { material }), ...(fillsBefore !== undefined && { fillsBefore }) })
+      cellar.vessels.set(id, {
+        id,
+        name,
+        kind,
+        capacityL,
+        litres: 0,
+        ...(material !== undefined && { material }),
+        ...(fillsBefore !== undefined && { fillsBefore })
+      })
     }
     else if (fact.type === 'card-made') cellar.cards.set(fact.cardId, ownCard(fact))
     else if (fact.type === 'lot-started' && !cellar.starts.has(fact.lotId)) cellar.starts.set(fact.lotId, fact.at)

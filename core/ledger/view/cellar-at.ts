@@ -13,7 +13,8 @@ export function cellarAt(cellar: CellarState, now: string): CellarState {
     const after = afterWood(lot, now)
     if (!after) continue
     changed = true
-    for (const vesselId of lot.inWood!.keys()) vessels.set(vesselId, { ...vessels.get(vesselId)!, litres: after.contents.get(vesselId) ?? 0 })
+    for (const vesselId of lot.inWood!.keys())
+      vessels.set(vesselId, { ...vessels.get(vesselId)!, litres: after.contents.get(vesselId) ?? 0 })
   }
   return changed ? { ...cellar, vessels } : cellar
 }

@@ -1,6 +1,6 @@
 export { airAdvice } from './air'
 export type { AirAdvice } from './air'
-export { WIDE, placesFor } from './places'
+export { isAskedFor, placesFor } from './places'
 export type { Place } from './places'
 export { toppingWines } from './topping-wines'
 export type { ToppingDoubt, ToppingWine } from './topping-wines'

@@ -10,15 +10,41 @@ const NOW = Date.UTC(2026, 10, 26, 12)
 const { entry, now, read } = ledgerBefore(NOW, DAY, 'lot-moving')
 
 /** A wine, or what becomes one, with more said of it. */
-function lots(...told: { id: string, sg?: number, style?: 'red' | 'white', variety?: string, vintage?: number, malic?: number, ph?: number, smells?: 'rotten-egg' | 'vinegar' }[]): LotView[] {
+function lots(
+  ...told: {
+    id: string
+    sg?: number
+    style?: 'red' | 'white'
+    variety?: string
+    vintage?: number
+    malic?: number
+    ph?: number
+    smells?: 'rotten-egg' | 'vinegar'
+  }[]
+): LotView[] {
   const cellar = foldCellar(
     told.flatMap(({ id, sg = 0.994, style = 'red', variety = 'Tempranillo', vintage = 2026, malic, ph = 3.5, smells }) => [
-      entry(60, { type: 'lot-started', lotId: id, name: id, stream: 'juice', style, varieties: [{ name: variety, share: 1 }], vintage, volumeL: 20, volumeIs: 'measured' }),
+      entry(60, {
+        type: 'lot-started',
+        lotId: id,
+        name: id,
+        stream: 'juice',
+        style,
+        varieties: [{ name: variety, share: 1 }],
+        vintage,
+        volumeL: 20,
+        volumeIs: 'measured'
+      }),
       read(59, 'sg', 1.09, id),
       entry(58, { type: 'inoculation', lotId: id, organism: 'yeast', culture: 'Y', grams: 5 }),
       read(20, 'sg', sg, id),
       read(16, 'ph', ph, id),
-      ...(malic === undefined ? [] : [entry(19, { type: 'inoculation', lotId: id, organism: 'bacteria', culture: 'B', grams: 1 } as Draft<Fact>), read(2, 'malic', malic, id)]),
+      ...(malic === undefined
+        ? []
+        : [
+            entry(19, { type: 'inoculation', lotId: id, organism: 'bacteria', culture: 'B', grams: 1 } as Draft<Fact>),
+            read(2, 'malic', malic, id)
+          ]),
       ...(smells ? [entry(2, { type: 'observation', lotId: id, what: 'smell', text: 'x', smells: [smells] })] : [])
     ])
   )
@@ -60,8 +86,15 @@ describe('wines to top up with', () => {
   it('what ferments or is must is none', () => expect(likest({ id: 'lot-moving-x', sg: 1.05 })).toEqual([]))
 })
 
-const vessel = (id: string, capacityL: number, more: Partial<VesselState> = {}): VesselState =>
-  ({ id, name: id, kind: 'demijohn', capacityL, litres: 0, sanitisedAt: now, ...more })
+const vessel = (id: string, capacityL: number, more: Partial<VesselState> = {}): VesselState => ({
+  id,
+  name: id,
+  kind: 'demijohn',
+  capacityL,
+  litres: 0,
+  sanitisedAt: now,
+  ...more
+})
 
 describe('where it can go', () => {
   it('what it fills best first, then what takes a part, wide ones last; nothing that holds wine or is out of use', () => {
@@ -89,10 +122,18 @@ describe('where it can go', () => {
   ])('%s', (_name, more, first) => expect(placesFor(10, [vessel('v', 20, more as Partial<VesselState>)], now)[0]!.first).toEqual(first))
   it('of two clean vessels the one with less air stands first, whatever the volume', () => {
     fc.assert(
-      fc.property(fc.double({ min: 1, max: 50, noNaN: true }), fc.array(fc.integer({ min: 1, max: 60 }), { minLength: 2, maxLength: 8 }), (litres, sizes) => {
-        const places = placesFor(litres, sizes.map((s, i) => vessel(`v${i}`, s)), now).filter((p) => p.fits !== 'too-small')
-        for (let i = 1; i < places.length; i++) expect(places[i]!.airL).toBeGreaterThanOrEqual(places[i - 1]!.airL)
-      })
+      fc.property(
+        fc.double({ min: 1, max: 50, noNaN: true }),
+        fc.array(fc.integer({ min: 1, max: 60 }), { minLength: 2, maxLength: 8 }),
+        (litres, sizes) => {
+          const places = placesFor(
+            litres,
+            sizes.map((s, i) => vessel(`v${i}`, s)),
+            now
+          ).filter((p) => p.fits !== 'too-small')
+          for (let i = 1; i < places.length; i++) expect(places[i]!.airL).toBeGreaterThanOrEqual(places[i - 1]!.airL)
+        }
+      )
     )
   })
 })
@@ -109,8 +150,16 @@ describe('what empty vessels ask for', () => {
     ['out of use', { used: true, retiredAt: ago(1) }, []],
     ['a new barrel is kept dry', { kind: 'barrel' as const }, []],
     ['a barrel washed and not sulphured', { kind: 'barrel' as const, used: true, cleanedAt: ago(1) }, ['sulphur-barrel soon']],
-    ['a barrel sulphured a week ago', { kind: 'barrel' as const, used: true, cleanedAt: ago(8), sulphuredAt: ago(7) }, ['sulphur-barrel wait']],
-    ['a barrel sulphured two months ago', { kind: 'barrel' as const, used: true, cleanedAt: ago(70), sulphuredAt: ago(60) }, ['sulphur-barrel soon']]
+    [
+      'a barrel sulphured a week ago',
+      { kind: 'barrel' as const, used: true, cleanedAt: ago(8), sulphuredAt: ago(7) },
+      ['sulphur-barrel wait']
+    ],
+    [
+      'a barrel sulphured two months ago',
+      { kind: 'barrel' as const, used: true, cleanedAt: ago(70), sulphuredAt: ago(60) },
+      ['sulphur-barrel soon']
+    ]
   ])('%s', (_name, more, wanted) => expect(codes(more as Partial<VesselState>)).toEqual(wanted))
 })
 
@@ -119,7 +168,16 @@ describe('a wine in wood', () => {
     const id = 'lot-moving-oak'
     const cellar = foldCellar([
       entry(400, { type: 'vessel-added', vesselId: 'vessel-oak', name: 'Oak', kind: 'barrel', capacityL: 28, fillsBefore }),
-      entry(390, { type: 'lot-started', lotId: id, name: 'W', stream: 'juice', style: 'red', varieties: [], volumeL: 28, volumeIs: 'measured' }),
+      entry(390, {
+        type: 'lot-started',
+        lotId: id,
+        name: 'W',
+        stream: 'juice',
+        style: 'red',
+        varieties: [],
+        volumeL: 28,
+        volumeIs: 'measured'
+      }),
       read(380, 'sg', 0.994, id),
       entry(days, { type: 'transfer', purpose: 'rack', from: { lotId: id }, to: { lotId: id, vesselId: 'vessel-oak' }, outL: 28, inL: 28 }),
       ...(tastedAgo === undefined ? [] : [entry(tastedAgo, { type: 'observation', lotId: id, what: 'taste', text: 'vanilla' })])

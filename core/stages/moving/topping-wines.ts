@@ -9,6 +9,8 @@ export interface ToppingWine {
   /** 0 to 1: how like the two are. */
   likeness: number
   doubts: ToppingDoubt[]
+  /** It would carry something in that the other is rid of: sugar, malic acid, a fault. */
+  barred: boolean
   /** Litres of it that stand in vessels which it does not fill, so that taking from them harms nobody. */
   looseL: number
 }
@@ -27,17 +29,21 @@ const BARS: readonly ToppingDoubt[] = ['malolactic-unlike', 'sweet', 'smells']
  * Wines to top another up with, the likest first: same fruit, same style, pH and alcohol near; and none that brings malic acid, sugar or
  * a fault along, which stand last and say so.
  */
-export function toppingWines(lot: LotView, lots: readonly LotView[], vessels: ReadonlyMap<string, VesselState>, now: string): ToppingWine[] {
+export function toppingWines(
+  lot: LotView,
+  lots: readonly LotView[],
+  vessels: ReadonlyMap<string, VesselState>,
+  now: string
+): ToppingWine[] {
   return lots
     .filter((other) => other.id !== lot.id && isHeld(other) && isWine(other) && other.stream !== 'test')
     .map((other): ToppingWine => {
       const doubts = doubtsOf(lot, other, now)
-      return { lotId: other.id, likeness: likeness(lot, other, doubts), doubts, looseL: looseOf(other, vessels) }
+      const barred = doubts.some((d) => BARS.includes(d))
+      return { lotId: other.id, likeness: likeness(lot, other, doubts), doubts, barred, looseL: looseOf(other, vessels) }
     })
-    .sort((a, b) => barred(a) - barred(b) || b.likeness - a.likeness || b.looseL - a.looseL)
+    .sort((a, b) => Number(a.barred) - Number(b.barred) || b.likeness - a.likeness || b.looseL - a.looseL)
 }
-
-const barred = (wine: ToppingWine): number => Number(wine.doubts.some((d) => BARS.includes(d)))
 
 function doubtsOf(lot: LotView, other: LotView, now: string): ToppingDoubt[] {
   const far = (a: number | undefined, b: number | undefined, most: number) => a !== undefined && b !== undefined && Math.abs(a - b) > most
@@ -58,7 +64,15 @@ const FAULTS: ReadonlySet<string> = new Set(['rotten-egg', 'vinegar', 'nail-varn
 /** The shares of their fruit that are the same, less what they differ in. */
 function likeness(lot: LotView, other: LotView, doubts: readonly ToppingDoubt[]): number {
   const shared = (key: 'key' | 'variety') =>
-    lot.sources.reduce((sum, s) => sum + Math.min(s.share, other.sources.filter((o) => o[key] === s[key]).reduce((all, o) => all + o.share, 0)), 0)
+    lot.sources.reduce(
+      (sum, s) =>
+        sum +
+        Math.min(
+          s.share,
+          other.sources.filter((o) => o[key] === s[key]).reduce((all, o) => all + o.share, 0)
+        ),
+      0
+    )
   const fruit = 0.5 * shared('key') + 0.25 * shared('variety')
   const near = (a: number | undefined, b: number | undefined, most: number) =>
     a === undefined || b === undefined ? 0.5 : Math.max(0, 1 - Math.abs(a - b) / (2 * most))

@@ -16,7 +16,9 @@ export function inWoodOf(lot: LotView, cellar: Pick<CellarView, 'vessels'>, now:
     if (!vessel?.filledAt) return []
     // Not said how often it was used: taken as new, for which the wine comes out soonest.
     const time = woodTime(Math.max(1, vessel.capacityL), (vessel.fillsBefore ?? 0) + (vessel.fills ?? 1) - 1)
-    return time ? [{ ...time, vesselId, vessel: vessel.name, since: vessel.filledAt, weeksIn: hoursSince(vessel.filledAt, now) / WEEK }] : []
+    return time
+      ? [{ ...time, vesselId, vessel: vessel.name, since: vessel.filledAt, weeksIn: hoursSince(vessel.filledAt, now) / WEEK }]
+      : []
   })
 }
 

@@ -39,7 +39,9 @@ useHead({ title: () => `${MOVE_AS[as.value].label} ${lot.value?.name ?? ''} · P
   <form v-else class="beside" novalidate @submit.prevent="log">
     <section class="grid gap-6 content-start">
       <div>
-        <p class="soft"><NuxtLink :to="`/lots/${lot.id}`" class="textlink">{{ lot.name }}</NuxtLink></p>
+        <p class="soft">
+          <NuxtLink :to="`/lots/${lot.id}`" class="textlink">{{ lot.name }}</NuxtLink>
+        </p>
         <h1>{{ MOVE_TITLE[as](lot.name) }}</h1>
       </div>
       <p v-if="!isHeld(lot)" class="soft">Nothing is held of it any more.</p>
@@ -53,8 +55,10 @@ useHead({ title: () => `${MOVE_AS[as.value].label} ${lot.value?.name ?? ''} · P
         <template v-if="as === 'rack' || as === 'split'">
           <SelectField v-if="ourItems.length > 1" v-model="ours" label="Out of" :items="ourItems" />
           <p>
-            {{ f.words(f.volume(held)) }} in {{ nameOf(ours) }}<template v-if="as === 'rack'">; about
-              <b class="figure">{{ f.words(f.volume(expectedL)) }}</b> to expect net of lees</template>.
+            {{ f.words(f.volume(held)) }} in {{ nameOf(ours)
+            }}<template v-if="as === 'rack'"
+            >; about <b class="figure">{{ f.words(f.volume(expectedL)) }}</b> to expect net of lees</template
+            >.
           </p>
           <MoveRows :move="move" />
           <ChoiceTiles
@@ -71,7 +75,10 @@ useHead({ title: () => `${MOVE_AS[as.value].label} ${lot.value?.name ?? ''} · P
 
         <template v-else-if="as === 'top-up'">
           <SelectField v-if="ourItems.length > 1" v-model="ours" label="Which vessel is filled up" :items="ourItems" />
-          <p><b class="figure">{{ f.words(f.volume(move.topRoom.value)) }}</b> of air over {{ f.words(f.volume(held)) }} in {{ nameOf(ours) }}.</p>
+          <p>
+            <b class="figure">{{ f.words(f.volume(move.topRoom.value)) }}</b> of air over {{ f.words(f.volume(held)) }} in
+            {{ nameOf(ours) }}.
+          </p>
           <p v-if="move.toppers.value.length === 0" class="soft">
             No other wine lies here. A sound bought wine like it does as well: start a lot of it. Or marbles, or a smaller vessel.
           </p>

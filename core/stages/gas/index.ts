@@ -1,0 +1,2 @@
+export { gasStage } from './gas-stage'
+export type { GasSays } from './gas-stage'
