@@ -50,6 +50,14 @@ describe('the calculations over HTTP', () => {
     // 2200 kJ a day over 86.4 ks; see core/fermentation.
     ['ice-for-cooling', { volumeL: 100, sugarGPerLDay: 40, celsius: 24, targetC: 22, roomC: 18, lossWPerK: 5 }, { madeW: 25.5, lostW: 20 }],
     ['stuck-restart', { volumeL: 40, sg: 1.02, abv: 11 }, { yeastG: 20, waterMl: 200 }],
+    ['priming', { volumeL: 10, targetBar: 0, abv: 11, residualSugarGPerL: 12, bottleRatedBar: 0 }, { sugarGPerL: 0, grams: 0 }],
+    [
+      'sorbate-dose',
+      { volumeL: 20, abv: 12, ph: 3.5, freeSo2MgPerL: 40, malolacticDone: false, fermenting: false },
+      { sorbicMgPerL: 150, grams: 4.02 }
+    ],
+    ['pasteurise', { celsius: 60, minutes: 30 }, { units: 30 }],
+    ['bottles', { volumeL: 5, sizes: [{ ml: 750 }, { ml: 375 }] }, { leftMl: 125 }],
     ['malolactic-conditions', { ph: 3.5, abv: 13, freeSo2MgPerL: 2, totalSo2MgPerL: 20, celsius: 20 }, { score: 1 }],
     // One reading says nothing of the decay: the usual 0.5 % a day stands.
     [
@@ -75,6 +83,15 @@ describe('the calculations over HTTP', () => {
     ['potential-alcohol', { brix: 20 }, { abv: 11.66 }]
   ])('%s %j', (name, body, wanted) => {
     for (const [field, value] of Object.entries(wanted)) expect(answer(name, body)[field], field).toBeCloseTo(value, value > 100 ? 0 : 1)
+  })
+  it('finishing answers lists: glasses, parts of a blend, and what the cold does', () => {
+    expect(answer('fining-trial', { rates: [0, 0.5], stockGPerL: 50, glassMl: 100 }).glasses![1]).toEqual({ rate: 0.5, stockMl: 1 })
+    const parts = [{ id: 'a', availableL: 20, abv: 11 }, { id: 'b', availableL: 20, abv: 14 }]
+    const blend = answer('blend-target', { parts, target: { volumeL: 15, abv: 12 } })
+    expect(blend.parts).toEqual([{ id: 'a', litres: expect.closeTo(10, 6) }, { id: 'b', litres: expect.closeTo(5, 6) }])
+    const cold = answer('cold-stability', { ph: 3.4, taGPerL: 6.8, abv: 12, celsius: -4 })
+    expect(cold.after!.taGPerL).toBeLessThan(6.6)
+    expect(cold.stableAtCelsius).toBeGreaterThan(5)
   })
   it('acids answers before, after and findings', () => {
     const a = answer('acids', {
@@ -124,7 +141,13 @@ describe('the calculations over HTTP', () => {
     ['alcohol', null, 'body'],
     ['kit-water', { volumeL: 16, sg: 1.122, targetSg: 1.2 }, 'targetSg'],
     ['clock', { kind: 'settle', begunAt: 'noon', now: 'now' }, 'begunAt'],
-    ['test-ferment', { massKg: 90 }, 'massKg']
+    ['test-ferment', { massKg: 90 }, 'massKg'],
+    ['priming', { volumeL: 10, targetBar: 30, abv: 11 }, 'targetBar'],
+    ['bottles', { volumeL: 10, sizes: [] }, 'sizes'],
+    ['bottles', { volumeL: 1, sizes: [{ ml: 750 }], lossL: 2 }, 'lossL'],
+    ['fining-trial', { rates: [-1], stockGPerL: 50, glassMl: 100 }, 'rates.0'],
+    ['blend-target', { parts: [{ id: 'a', availableL: 5 }, { id: 'b', availableL: 5 }], target: { volumeL: 5, ph: 3.5 } }, 'parts.0.ph'],
+    ['blend-target', { parts: [{ id: 'a', availableL: 5 }, { id: 'b', availableL: 5 }], target: { volumeL: 50 } }, 'target.volumeL']
   ])('%s %j is refused at %s', (name, body, field) => {
     const result = run(name, body)
     expect(result.ok ? 'taken' : result.refusal.field).toBe(field)

@@ -1,0 +1,75 @@
+import { LEAST_FREE, MOLECULAR_TARGET, freeSo2For } from '../sulphite'
+import { within } from '../units'
+
+/** Sorbic acid in potassium sorbate (112.13 / 150.22). */
+export const SORBIC_SHARE = 0.746
+/** Most that may be in a wine, mg/L as sorbic acid: OIV and EU. */
+export const SORBIC_LIMIT = 200
+/** Least that stops yeast in any wine of ordinary strength, mg/L: craft 3.12, common practice. */
+const SORBIC_LEAST = 100
+/** From 200 at 10 % vol to 100 at 14: alcohol helps. Common practice, no source. */
+const BY_ABV = { from: 10, to: 14 } as const
+const PKA = 4.76
+/** What the doses are told for. */
+const USUAL_PH = 3.5
+/** Less molecular SO₂ than this lets bacteria at the sorbate, and yeast at the sugar: that of a red, mg/L. */
+const LEAST_MOLECULAR = MOLECULAR_TARGET.red
+
+export interface SorbateAsked {
+  volumeL: number
+  abv: number
+  ph: number
+  freeSo2MgPerL: number
+  malolacticDone: boolean
+  fermenting: boolean
+}
+
+export type SorbateFinding =
+  /** Bacteria turn sorbate into the smell of geraniums, and nothing takes it out. */
+  | { code: 'after-malolactic' }
+  /** It stops no ferment: it keeps a few yeasts from becoming many. */
+  | { code: 'still-fermenting' }
+  | { code: 'without-sulphite', freeMgPerL: number, neededMgPerL: number }
+  /** So much alcohol or so high a pH that the limit is less than would be needed. */
+  | { code: 'over-limit', neededMgPerL: number }
+
+export interface SorbateDose {
+  sorbicMgPerL: number
+  /** Of potassium sorbate; 0 where it must not go in. */
+  grams: number
+  allowed: boolean
+  findings: SorbateFinding[]
+}
+
+/**
+ * Potassium sorbate by alcohol and pH, and the three things that it must not be given with.
+ * @throws LimitError
+ * @example sorbateDose({ volumeL: 20, abv: 12, ph: 3.3, freeSo2MgPerL: 30, malolacticDone: false, fermenting: false }).sorbicMgPerL // 147
+ */
+export function sorbateDose(asked: SorbateAsked): SorbateDose {
+  const { volumeL, abv, ph, freeSo2MgPerL, malolacticDone, fermenting } = asked
+  within('volumeL', volumeL, 0.001, 100_000)
+  within('abv', abv, 0, 18)
+  within('ph', ph, 2.5, 4.5)
+  within('freeSo2MgPerL', freeSo2MgPerL, 0, 500)
+  const gone = Math.min(1, Math.max(0, (abv - BY_ABV.from) / (BY_ABV.to - BY_ABV.from)))
+  // Only what is not dissociated works.
+  const works = (at: number) => 1 / (1 + 10 ** (at - PKA))
+  const needed = ((SORBIC_LIMIT - gone * (SORBIC_LIMIT - SORBIC_LEAST)) * works(USUAL_PH)) / works(ph)
+  const sorbicMgPerL = Math.min(SORBIC_LIMIT, Math.max(SORBIC_LEAST, needed))
+  const neededFree = Math.max(LEAST_FREE, freeSo2For(LEAST_MOLECULAR, ph))
+  const stops: SorbateFinding[] = [
+    ...(malolacticDone ? [{ code: 'after-malolactic' as const }] : []),
+    ...(fermenting ? [{ code: 'still-fermenting' as const }] : []),
+    ...(freeSo2MgPerL < neededFree
+      ? [{ code: 'without-sulphite' as const, freeMgPerL: freeSo2MgPerL, neededMgPerL: neededFree }]
+      : [])
+  ]
+  const allowed = stops.length === 0
+  return {
+    sorbicMgPerL,
+    grams: allowed ? (sorbicMgPerL * volumeL) / 1000 / SORBIC_SHARE : 0,
+    allowed,
+    findings: [...stops, ...(needed > SORBIC_LIMIT * 1.001 ? [{ code: 'over-limit' as const, neededMgPerL: needed }] : [])]
+  }
+}
