@@ -24,6 +24,12 @@ export const GAS: Record<Gas, string> = {
   puff: 'Much: a puff, and it foams'
 }
 
+/** What a heat or a cold test says. */
+export const TESTED = {
+  'heat-test': { true: 'Stayed clear: stable', false: 'Haze or flakes: not stable' },
+  'cold-test': { true: 'No crystals: stable', false: 'Crystals: not stable' }
+} as const
+
 /** A spot on the paper, beside its standard. */
 export const SPOT: Record<Spot, string> = { none: 'Not to be seen', faint: 'Fainter than the standard', clear: 'As strong as the standard' }
 

@@ -1,10 +1,11 @@
 import type { Fact } from '~~/core/ledger'
 import type { Shown } from '~/composables/useFormat'
-import type { CrushStepCode } from '~~/core/stages'
+import type { CrushStepCode, Gate } from '~~/core/stages'
 import type { TestStep } from '~~/core/must'
 import { STEP } from './crush'
 import { sayDay } from './days'
 import { sayPlan } from './plan'
+import { GATE } from './readiness'
 import { TEST_STEP } from './test-ferment'
 import { MATERIAL_KIND } from './materials'
 import { ALCOHOLIC_WORD, CARE, OBSERVATION, OPERATION, QUANTITY, STREAM } from './terms'
@@ -153,6 +154,7 @@ const TASK: Record<string, string> = {
  * test ferment.
  */
 function sayTask(task: string): string {
+  if (task.startsWith('gate:')) return `${GATE[task.slice(5) as Gate]?.label ?? task} against what is open`
   if (task.startsWith('packet:')) return `Packet ${Number(task.slice(7)) + 1}`
   if (task.startsWith('test:')) return TEST_STEP[task.slice(5) as TestStep]?.title ?? task
   return /^(crush|crush-step|clock):/.test(task)

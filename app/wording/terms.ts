@@ -71,7 +71,8 @@ export const OPERATION: Record<EntryOf<'operation'>['what'], string> = {
   'malolactic-over': 'Malolactic over, as far as was seen',
   thaw: 'Set to thaw',
   rehydrate: 'Yeast set to rehydrate',
-  restart: 'Restart begun'
+  restart: 'Restart begun',
+  pasteurise: 'Pasteurised'
 }
 export const OBSERVATION: Record<EntryOf<'observation'>['what'], string> = {
   smell: 'Smell',
@@ -80,6 +81,8 @@ export const OBSERVATION: Record<EntryOf<'observation'>['what'], string> = {
   taste: 'Taste',
   cap: 'Cap',
   gas: 'Gas',
+  'heat-test': 'Heat test for protein',
+  'cold-test': 'Cold test for crystals',
   chromatogram: 'Paper chromatogram',
   note: 'Note'
 }

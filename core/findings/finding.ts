@@ -4,7 +4,27 @@ export type Urgency = (typeof URGENCIES)[number]
 
 /** Where the person goes to act on it: a place of the interface, by a code that the app knows the address of. */
 export type Action =
-  | { to: 'measure' | 'sulphite' | 'correct' | 'crush' | 'yeast' | 'lot' | 'press' | 'round' | 'restart' | 'heat' | 'feed' | 'malolactic' | 'racking' | 'move', lotId: string, log?: string, /** How it is moved. */ as?: 'rack' | 'top-up' }
+  | {
+    to:
+        | 'measure'
+        | 'sulphite'
+        | 'correct'
+        | 'crush'
+        | 'yeast'
+        | 'lot'
+        | 'press'
+        | 'round'
+        | 'restart'
+        | 'heat'
+        | 'feed'
+        | 'malolactic'
+        | 'racking'
+        | 'move'
+        | 'sweeten'
+    lotId: string
+    log?: string
+    /** How it is moved. */ as?: 'rack' | 'top-up'
+  }
   | { to: 'supplies' | 'cellar' }
 
 /**

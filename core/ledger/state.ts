@@ -126,6 +126,9 @@ export interface LotState {
   clarity?: { at: string, is: Clarity, entryId: string }
   /** Gas in it when it was last shaken. */
   gas?: { at: string, is: Gas, entryId: string }
+  /** Whether it stayed clear in its last heat test, and free of crystals in its last cold test. */
+  heatTest?: { at: string, stable: boolean, entryId: string }
+  coldTest?: { at: string, stable: boolean, entryId: string }
   /** Its last paper chromatogram. */
   paper?: { at: string, malic: Spot, lactic: Spot, entryId: string }
   /** When bubbles were last written down. */

@@ -52,6 +52,8 @@ export { conditionsOf, malolacticCourseOf, malolacticEndedAt } from './malolacti
 export type { LotConditions, LotCourse } from './malolactic'
 export { airAdvice, isAskedFor, placesFor, toppingWines } from './moving'
 export type { AirAdvice, Place, ToppingDoubt, ToppingWine } from './moving'
+export { BOTTLING_RESERVE, CONDITIONS, GATES, HARD, gateTask, readinessOf } from './finishing'
+export type { Condition, ConditionCode, Gate, Readiness } from './finishing'
 export { airOver } from './topping'
 export { vesselTasksOf, wantsSwelling, wantsWashing } from './vessels'
 export type { VesselSays } from './vessels'

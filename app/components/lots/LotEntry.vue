@@ -7,6 +7,7 @@ const props = defineProps<{ lot: LotView }>()
 
 const route = useRoute()
 const logged = useLogged()
+const cellar = useCellarStore()
 const KINDS = {
   note: 'observation',
   reading: 'reading',
@@ -27,13 +28,25 @@ watch(
     kind.value = asked() ?? kind.value
   }
 )
+/** Bottles of a wine that is not ready are logged only knowingly, and that stands in the ledger. */
+const knows = ref(false)
+const { readiness, draft } = useReadiness(() => props.lot, () => 'bottling-still')
+const barred = computed(() => kind.value === 'bottles' && !readiness.value.ready && !knows.value)
+let against: ReturnType<typeof draft> | undefined
+watch(knows, (is) => (against = is ? draft() : undefined))
+async function done() {
+  logged('Logged')
+  // What was open is what was open before the bottling.
+  if (kind.value === 'bottles' && against && (await cellar.log([against]))) knows.value = false
+}
 const items = computed(() => (Object.keys(KINDS) as Kind[]).map((value) => ({ value, label: FORMS[KINDS[value]].title })))
 </script>
 
 <template>
   <section id="log" class="log" aria-label="Log something">
     <UTabs v-model="kind" :items="items" variant="link" :content="false" aria-label="What to log" />
-    <EntryForm :key="kind" :type="KINDS[kind]" :lot="props.lot" dated @done="logged('Logged')" />
+    <GateBefore v-if="kind === 'bottles'" v-model="knows" :lot="props.lot" gate="bottling-still" />
+    <EntryForm v-if="!barred" :key="kind" :type="KINDS[kind]" :lot="props.lot" dated @done="done" />
   </section>
 </template>
 

@@ -1,7 +1,7 @@
 import { fact } from '~~/core/drafts'
 import type { Clarity, EntryOf, Gas } from '~~/core/ledger'
 import type { Spot } from '~~/core/malolactic'
-import { CLARITY, GAS, SPOT, sayPaper } from '~/wording/looks'
+import { CLARITY, GAS, SPOT, TESTED, sayPaper } from '~/wording/looks'
 import { OBSERVATION } from '~/wording/terms'
 import { type EntryForm, choices, lotOf, orNone, text, wanting } from '../spec'
 
@@ -12,6 +12,16 @@ export const observationForm: EntryForm<'observation'> = {
     { as: 'choice', key: 'what', label: 'What', items: choices(OBSERVATION) },
     ...(what === 'clarity' ? [{ as: 'choice', key: 'clarity', label: 'How clear', items: choices(CLARITY) } as const] : []),
     ...(what === 'gas' ? [{ as: 'choice', key: 'gas', label: 'Shaken in half a jar', items: choices(GAS) } as const] : []),
+    ...(what === 'heat-test' || what === 'cold-test'
+      ? [
+          {
+            as: 'choice',
+            key: 'stable',
+            label: 'It',
+            items: [true, false].map((value) => ({ value, label: TESTED[what][`${value}`] }))
+          } as const
+        ]
+      : []),
     ...(what === 'chromatogram'
       ? ([
           { as: 'choice', key: 'malic', label: 'Malic spot', items: choices(SPOT) },
@@ -28,6 +38,7 @@ export const observationForm: EntryForm<'observation'> = {
     photo: e.photo,
     clarity: e.clarity,
     gas: e.gas,
+    stable: e.stable,
     malic: e.spots?.malic,
     lactic: e.spots?.lactic
   }),
@@ -43,6 +54,7 @@ export const observationForm: EntryForm<'observation'> = {
       smells: values.what === 'smell' ? before?.smells : undefined,
       clarity: said.clarity,
       gas: said.gas,
+      stable: said.stable,
       spots: said.spots,
       photo
     })
@@ -53,15 +65,17 @@ interface Chosen {
   what?: string
   clarity?: Clarity
   gas?: Gas
+  stable?: boolean
   malic?: Spot
   lactic?: Spot
 }
-const NOTHING = { clarity: undefined, gas: undefined, spots: undefined, text: '' }
+const NOTHING = { clarity: undefined, gas: undefined, stable: undefined, spots: undefined, text: '' }
 
 /** What was chosen from the scales, and its words where none were written. */
-function seen({ what, clarity, gas, malic, lactic }: Chosen) {
+function seen({ what, clarity, gas, stable, malic, lactic }: Chosen) {
   if (what === 'clarity' && clarity) return { ...NOTHING, clarity, text: CLARITY[clarity] }
   if (what === 'gas' && gas) return { ...NOTHING, gas, text: GAS[gas] }
+  if ((what === 'heat-test' || what === 'cold-test') && stable !== undefined) return { ...NOTHING, stable, text: TESTED[what][`${stable}`] }
   if (what === 'chromatogram' && malic && lactic) return { ...NOTHING, spots: { malic, lactic }, text: sayPaper({ malic, lactic }) }
   return NOTHING
 }

@@ -51,6 +51,8 @@ export function addressOf(action: Action): string {
     case 'sulphite':
     case 'correct':
       return `/bench/${action.to}?lot=${action.lotId}`
+    case 'sweeten':
+      return `/bench/sweet?lot=${action.lotId}`
     case 'crush':
       return `/crush/${action.lotId}`
     case 'yeast':

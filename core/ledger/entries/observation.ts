@@ -13,6 +13,8 @@ export const observation: EntryKind<'observation'> = {
     if (seen.what === 'chromatogram' && seen.spots) lot.paper = { ...by, ...seen.spots }
     if (seen.what === 'gas' && seen.gas) lot.gas = { ...by, is: seen.gas }
     if (seen.what === 'taste') lot.tastedAt = seen.at
+    if (seen.what === 'heat-test' && seen.stable !== undefined) lot.heatTest = { ...by, stable: seen.stable }
+    if (seen.what === 'cold-test' && seen.stable !== undefined) lot.coldTest = { ...by, stable: seen.stable }
     if (seen.what === 'bubbles') lot.bubbled = by
   }
 }

@@ -22,7 +22,8 @@ export const operationSchema = z.strictObject({
     'thaw',
     'rehydrate',
     'restart',
-    'malolactic-over'
+    'malolactic-over',
+    'pasteurise'
   ]),
   note: text.optional(),
   plan: z

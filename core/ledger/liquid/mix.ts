@@ -57,6 +57,8 @@ export function mixInto(into: LotState, from: LotState, litres: number, at: stri
     delete into.paper
     delete into.clarity
     delete into.gas
+    delete into.heatTest
+    delete into.coldTest
   }
   mixLiving(into, from)
   into.sources = mixSources(into.sources, from.sources, share)
@@ -108,7 +110,7 @@ function takeOver(into: LotState, from: LotState): void {
   into.boundShare = from.boundShare
   into.doses = from.doses
   into.sulphited = from.sulphited
-  for (const key of ['bacteria', 'rackedAt', 'paper', 'clarity', 'gas', 'freeMixed', 'bubbled'] as const) if (from[key] !== undefined) Object.assign(into, { [key]: from[key] })
+  for (const key of ['bacteria', 'rackedAt', 'paper', 'clarity', 'gas', 'heatTest', 'coldTest', 'freeMixed', 'bubbled'] as const) if (from[key] !== undefined) Object.assign(into, { [key]: from[key] })
   mixLiving(into, from)
 }
 

@@ -50,6 +50,7 @@ const benches = computed(() => {
           { to: `/bench/yeast?lot=${l.id}`, label: 'Yeast' }
         ]
       : []),
+    ...(!must.value && !isFermenting(l) && l.stream !== 'test' ? [{ to: `/lots/${l.id}/ready`, label: 'Ready?' }] : []),
     { to: `/bench?lot=${l.id}`, label: 'All of the bench' }
   ].filter((b) => b.to !== item.value?.next.to)
 })

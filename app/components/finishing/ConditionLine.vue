@@ -1,0 +1,70 @@
+<script setup lang="ts">
+import type { Condition } from '~~/core/stages'
+import { sayWhen } from '~/composables/useStory'
+import { addressOf } from '~/wording/findings'
+import { sayCondition, settleLabel } from '~/wording/readiness'
+
+/** A condition: met, not met or not known, with what it rests on and the way to settle it. */
+const props = defineProps<{ condition: Condition, hard: boolean }>()
+const now = useNow()
+const STATE = {
+  'met': { icon: 'i-lucide-check', word: 'Met' },
+  'not-met': { icon: 'i-lucide-x', word: 'Not met' },
+  'unknown': { icon: 'i-lucide-circle-help', word: 'Not known' }
+} as const
+const state = computed(() => STATE[props.condition.state])
+const way = computed(() => (props.condition.state !== 'met' && props.condition.settle ? addressOf(props.condition.settle) : undefined))
+</script>
+
+<template>
+  <li :class="condition.state">
+    <span class="mark"><UIcon :name="state.icon" :aria-label="state.word" /></span>
+    <span>
+      {{ sayCondition(condition) }}
+      <b v-if="hard && condition.state !== 'met'" class="stop">It stops here.</b>
+      <span v-if="condition.at" class="soft small block">seen {{ sayWhen(condition.at, now) }}</span>
+    </span>
+    <UButton v-if="way" :to="way" variant="outline" size="lg">{{ settleLabel(condition) }}</UButton>
+  </li>
+</template>
+
+<style scoped>
+li {
+  display: grid;
+  grid-template-columns: 34px minmax(0, 1fr) auto;
+  gap: 6px 14px;
+  align-items: center;
+  padding: 10px 0;
+  border-top: 1.5px solid var(--line);
+}
+.mark {
+  display: grid;
+  place-items: center;
+  width: 32px;
+  height: 32px;
+  border-radius: 50%;
+  border: 1.5px solid currentColor;
+}
+.met .mark {
+  color: var(--good);
+}
+.not-met .mark {
+  color: var(--stop);
+}
+.unknown .mark {
+  color: var(--caution);
+  border-style: dashed;
+}
+.stop {
+  color: var(--stop);
+}
+@media (max-width: 560px) {
+  li {
+    grid-template-columns: 34px minmax(0, 1fr);
+  }
+  li > :nth-child(3) {
+    grid-column: 2;
+    justify-self: start;
+  }
+}
+</style>
