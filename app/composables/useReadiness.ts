@@ -3,27 +3,38 @@ import type { LotView } from '~~/core/ledger'
 import { type Gate, HARD, gateTask, readinessOf } from '~~/core/stages'
 import { CONDITION_SHORT, GATE } from '~/wording/readiness'
 
-/** Whether a lot is ready for a step, and going on against it: knowingly, and written down. */
-export function useReadiness(lot: () => LotView, gate: () => Gate) {
+/**
+ * Whether a lot is ready for a step, and going on against it: knowingly, and written down. Without a lot nothing is asked: the bench is
+ * then arithmetic alone.
+ */
+export function useReadiness(lot: () => LotView | undefined, gate: () => Gate) {
   const cellar = useCellarStore()
   const now = useNow()
   const logged = useLogged()
-  const readiness = computed(() => readinessOf(lot(), gate(), now.value))
+  const told = computed(() => {
+    const l = lot()
+    return l && readinessOf(l, gate(), now.value)
+  })
+  const conditions = computed(() => told.value?.conditions ?? [])
+  const open = computed(() => told.value?.open ?? [])
+  const ready = computed(() => open.value.length === 0)
   const isHard = (code: string) => (HARD[gate()] as readonly string[]).includes(code)
-  /** What is open, in words, as it stands in the ledger. */
-  const openWords = computed(() => readiness.value.open.map((c) => CONDITION_SHORT[c.code]).join(', '))
-  /** Said before and still so: the last time that somebody went on against it. */
-  const knowingly = computed(() => lot().endedTasks.get(gateTask(gate())))
-  const draft = () =>
-    fact('task-ended', {
-      lotId: lot().id,
-      task: gateTask(gate()),
-      outcome: 'seen',
-      until: undefined,
-      note: `without: ${openWords.value}`.slice(0, 2000)
-    })
-  async function goOn() {
-    if (await cellar.log([draft()])) logged(`${GATE[gate()].label}: gone on with knowingly`)
+  /** The last time that somebody went on against it. */
+  const knowingly = computed(() => lot()?.endedTasks.get(gateTask(gate())))
+  /** Of this wine and this step; another lot is asked about anew. */
+  const knows = ref(false)
+  watch([() => lot()?.id, gate], () => (knows.value = false))
+  const mayGoOn = computed(() => ready.value || knows.value)
+  /** What stands in the ledger when it is gone on with: nothing where nothing is open. */
+  const against = () => {
+    const l = lot()
+    if (!l || ready.value) return []
+    const without = open.value.map((c) => CONDITION_SHORT[c.code]).join(', ')
+    const note = `without: ${without}`.slice(0, 2000)
+    return [fact('task-ended', { lotId: l.id, task: gateTask(gate()), outcome: 'seen', until: undefined, note })]
   }
-  return { readiness, isHard, openWords, knowingly, draft, goOn }
+  async function goOn() {
+    if (await cellar.log(against())) logged(`${GATE[gate()].label}: gone on with knowingly`)
+  }
+  return { conditions, open, ready, isHard, knowingly, knows, mayGoOn, against, goOn }
 }

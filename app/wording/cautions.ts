@@ -13,6 +13,12 @@ export const CAUTIONS = {
     'A crusher or a press takes fingers as readily as grapes: off and unplugged before a hand goes in. Full glass weighs more than it looks and breaks without warning: lift in pairs, or move the wine and not the glass.',
   fullGlass:
     'Full glass weighs more than it looks and breaks without warning: move the wine and not the glass, lift in pairs, no cracked neck. A cellar that a ferment was in is aired first.',
+  pressure:
+    'A bottle under pressure is a small bomb: only bottles that their maker rates for it, goggles and gloves when one is handled, warm or cold shocks never. Never strike a closure into a filled bottle. When in doubt open them all and begin again.',
+  heatBottles:
+    'Hot bottles scald and burst: warm them slowly in a bath with a cloth under them, room for the wine to grow or the closure loose, a lid over the pot, goggles on. Nothing sparkling is ever heated.',
+  allergens:
+    'Fining agents of egg, milk, fish and shellfish can harm those who are allergic, and traces stay: name them to everybody who drinks it. Dust of bentonite and charcoal is not to be breathed in. The packet and local rules come first.',
   enzymes: 'Enzyme powder can cause allergies when breathed in: no dust, and the packet’s own advice first.',
   hotFruit:
     'Must at 70 °C scalds, and so does its steam: no full pot carried alone, no child near it, a lid that opens away from you. Only food-grade steel or enamel on the flame, and never a closed vessel.',

@@ -6,18 +6,18 @@ import { GATE, sayCondition } from '~/wording/readiness'
 /** Stands before a step that cannot be taken back: what is wanting, and going on only knowingly, which is written down. */
 const props = defineProps<{ lot: LotView, gate: Gate }>()
 const knows = defineModel<boolean>({ required: true })
-const { readiness, isHard } = useReadiness(() => props.lot, () => props.gate)
-const hard = computed(() => readiness.value.open.filter((c) => isHard(c.code)))
-const shown = computed(() => (hard.value.length ? hard.value : readiness.value.open.slice(0, 3)))
+const { open, ready, isHard } = useReadiness(() => props.lot, () => props.gate)
+const hard = computed(() => open.value.filter((c) => isHard(c.code)))
+const shown = computed(() => (hard.value.length ? hard.value : open.value.slice(0, 3)))
 </script>
 
 <template>
-  <FindingNote v-if="!readiness.ready" :tone="hard.length ? 'stop' : 'ask'">
+  <FindingNote v-if="!ready" :tone="hard.length ? 'stop' : 'ask'">
     <b>{{ lot.name }} is not ready: {{ GATE[gate].label.toLowerCase() }}.</b>
     <ul class="list-disc ps-5 my-1">
       <li v-for="c in shown" :key="c.code">{{ sayCondition(c) }}</li>
     </ul>
-    <NuxtLink :to="`/lots/${lot.id}/ready?for=${gate}`" class="textlink">All {{ readiness.open.length }} that are open</NuxtLink>
+    <NuxtLink :to="`/lots/${lot.id}/ready?for=${gate}`" class="textlink">All {{ open.length }} that are open</NuxtLink>
     <UCheckbox
       v-model="knows"
       class="mt-2"

@@ -29,15 +29,16 @@ watch(
   }
 )
 /** Bottles of a wine that is not ready are logged only knowingly, and that stands in the ledger. */
-const knows = ref(false)
-const { readiness, draft } = useReadiness(() => props.lot, () => 'bottling-still')
-const barred = computed(() => kind.value === 'bottles' && !readiness.value.ready && !knows.value)
-let against: ReturnType<typeof draft> | undefined
-watch(knows, (is) => (against = is ? draft() : undefined))
+const { ready, knows, against } = useReadiness(() => props.lot, () => 'bottling-still')
+const barred = computed(() => kind.value === 'bottles' && !ready.value && !knows.value)
+let written: ReturnType<typeof against> = []
+watch(knows, (is) => (written = is ? against() : []))
 async function done() {
   logged('Logged')
   // What was open is what was open before the bottling.
-  if (kind.value === 'bottles' && against && (await cellar.log([against]))) knows.value = false
+  if (kind.value !== 'bottles' || written.length === 0 || !(await cellar.log(written))) return
+  written = []
+  knows.value = false
 }
 const items = computed(() => (Object.keys(KINDS) as Kind[]).map((value) => ({ value, label: FORMS[KINDS[value]].title })))
 </script>

@@ -21,6 +21,7 @@ function fill(index: number) {
   if (!lot) return
   p.volume.text = String(Number(fromLitres(lot.volume.value, f.volumeUnit.value).toPrecision(4)))
   p.sg.text = lot.sg?.value.toFixed(3) ?? ''
+  p.abv.text = lot.abv?.value.toFixed(1) ?? ''
   p.ph.text = lot.ph?.value.toFixed(2) ?? ''
   p.ta.text = lot.ta?.value.toFixed(1) ?? ''
   p.free.text = lot.freeSo2?.value.toFixed(0) ?? ''
@@ -41,6 +42,20 @@ const blend = computed(() => {
   if (given.some((g) => g === undefined)) return undefined
   return withinLimits(() => blendOf(given as BlendPart[]))
 })
+/** The parts as what there is of each, once every one has a volume. */
+const sources = computed(() => {
+  const known = parts.value.map((p, i) => ({
+    id: String(i),
+    name: cellar.lotOf(p.lotId)?.name ?? `Part ${i + 1}`,
+    availableL: p.volume.value ?? 0,
+    ...(p.abv.value !== undefined && { abv: p.abv.value }),
+    ...(p.ph.value !== undefined && { ph: p.ph.value }),
+    ...(p.ta.value !== undefined && { taGPerL: p.ta.value })
+  }))
+  return known.every((p) => p.availableL > 0) ? known : []
+})
+const take = (litres: number[]) =>
+  litres.forEach((l, i) => (parts.value[i]!.volume.text = String(Number(fromLitres(l, f.volumeUnit.value).toPrecision(3)))))
 useHead({ title: 'Blend · Presk' })
 </script>
 
@@ -77,6 +92,7 @@ useHead({ title: 'Blend · Presk' })
     <UButton v-if="parts.length < 5" variant="outline" size="lg" icon="i-lucide-plus" class="mt-4" @click="parts.push(part())"
     >Another part</UButton
     >
+    <BlendWanted v-if="sources.length" class="mt-6" :sources="sources" @take="take" />
     <p class="soft small mt-4">pH does not average: it comes from the acids of both. A figure is shown when every part gives it.</p>
   </div>
 </template>

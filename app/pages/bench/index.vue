@@ -29,7 +29,28 @@ const BENCHES = [
   },
   { to: '/bench/heat', name: 'Ice and warmth', what: 'Frozen bottles a day to hold a ferment down, or watts to hold it up.' },
   { to: '/bench/alcohol', name: 'Alcohol', what: 'From two gravities by every school, or from a refractometer during the ferment.' },
-  { to: '/bench/blend', name: 'Blend', what: 'What two or more wines come to together, pH and all.' }
+  {
+    to: '/bench/blend',
+    name: 'Blend',
+    what: 'What two or more wines come to together, pH and all; or how much of each for what is wanted.'
+  },
+  {
+    to: '/bench/trial',
+    name: 'Bench trial',
+    what: 'Fining in glasses first: how many millilitres into each, blind, and the choice for the whole lot.'
+  },
+  { to: '/bench/cold', name: 'Cold stabilising', what: 'How cold and how long, what tartar falls, and pH and TA after it.' },
+  {
+    to: '/bench/sweet',
+    name: 'Sweeten a wine',
+    what: 'A ladder in the glass, then sorbate with sulphite, or heat; and when neither may be.'
+  },
+  {
+    to: '/bench/sparkling',
+    name: 'Sparkling on purpose',
+    what: 'Sugar for a pressure, all that is left counted, and whether the bottle holds it.'
+  },
+  { to: '/bench/bottles', name: 'Bottling day', what: 'Which bottles from the net volume, in what order, and the real numbers back.' }
 ] as const
 useHead({ title: 'Bench · Presk' })
 </script>

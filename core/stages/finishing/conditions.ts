@@ -1,4 +1,4 @@
-import { type Clarity, type LotView, DRY_PROOF_H, drynessOf, isFermenting, isWine, keptAt } from '../../ledger'
+import { type Clarity, type LotView, DRY_PROOF_H, DRY_SG, drynessOf, isFermenting, isWine, keptAt } from '../../ledger'
 import { molecularSo2 } from '../../sulphite'
 import type { Action } from '../../findings'
 import { isOnSkins } from '../skins'
@@ -41,6 +41,8 @@ export interface Condition {
 
 /** Sulphite that the air picked up at bottling takes, mg/L free: common practice, no source. */
 export const BOTTLING_RESERVE = 10
+/** What a titration cannot tell apart is no reason to wait, mg/L. */
+const TELLS = 2
 /** Sugar that yeast could take, by gravity, above which a wine is sweet. */
 const SWEET_SG = 0.998
 /** Two gravities agree within this (craft 3.7). */
@@ -69,7 +71,7 @@ export const JUDGES: Record<ConditionCode, Judge> = {
     const read = lot.series.sg ?? []
     const last = read.at(-1)
     // What was read since and is not dry counts: sugar that went in, or a ferment that began again.
-    const stands = dry?.by === 'sugar' ? !last || last.at <= dry.since : last?.entryId === dry?.agreeing.at(-1)?.entryId
+    const stands = !last || last.value <= DRY_SG || (dry?.by === 'sugar' && last.at <= dry.since)
     if (dry?.proven && stands) {
       const from = dry.agreeing.map((p) => p.entryId)
       return met(from, { because: 'dry', at: dry.since })
@@ -91,7 +93,7 @@ export const JUDGES: Record<ConditionCode, Judge> = {
     // Kept from it: by sulphite at its level. What nobody knows holds nothing.
     const free = lot.freeSo2
     if (!free || !lot.ph) return { state: 'unknown', because: 'blocked', evidence: [], settle: measure(lot) }
-    return free.value >= keptAt(lot)
+    return free.value >= keptAt(lot) - TELLS
       ? met(free.from, { because: 'blocked', at: free.at })
       : {
           state: 'not-met',
@@ -196,7 +198,6 @@ function level(lot: LotView, reserve: number): Omit<Condition, 'code'> {
   const free = lot.freeSo2
   if (!free || !lot.ph) return { state: 'unknown', evidence: [], settle: measure(lot) }
   const wanted = keptAt(lot) + reserve
-  // What a titration cannot tell apart is no reason to wait.
-  if (free.value >= wanted - 2) return met(free.from, { value: free.value, wanted, at: free.at })
+  if (free.value >= wanted - TELLS) return met(free.from, { value: free.value, wanted, at: free.at })
   return { state: 'not-met', value: free.value, wanted, at: free.at, evidence: free.from, settle: { to: 'sulphite', lotId: lot.id } }
 }

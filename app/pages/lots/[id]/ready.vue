@@ -13,7 +13,7 @@ const gate = computed<Gate>({
   get: () => (GATES.includes(String(route.query.for) as Gate) ? (String(route.query.for) as Gate) : 'bottling-still'),
   set: (to) => void navigateTo({ query: { ...route.query, for: to } }, { replace: true })
 })
-const bench = lot.value && useReadiness(() => lot.value!, () => gate.value)
+const { conditions, ready, isHard, knowingly, goOn } = useReadiness(() => lot.value, () => gate.value)
 const items = GATES.map((value) => ({ value, ...GATE[value] }))
 /** Where the work is done. */
 const NEXT: Record<Gate, { to: (id: string) => string, label: string }> = {
@@ -25,18 +25,18 @@ const NEXT: Record<Gate, { to: (id: string) => string, label: string }> = {
   'bottling-sparkling': { to: (id) => `/bench/sparkling?lot=${id}`, label: 'Work out the pressure' }
 }
 const counts = computed(() => {
-  const all = bench?.readiness.value.conditions ?? []
+  const all = conditions.value
   return { met: all.filter((c) => c.state === 'met').length, of: all.length }
 })
 useHead({ title: () => `Ready? ${lot.value?.name ?? ''} · Presk` })
 </script>
 
 <template>
-  <p v-if="!lot || !bench">This lot is not in this cellar. <NuxtLink to="/lots" class="textlink">All lots</NuxtLink></p>
+  <p v-if="!lot">This lot is not in this cellar. <NuxtLink to="/lots" class="textlink">All lots</NuxtLink></p>
   <div v-else class="grid gap-6">
     <div>
       <p class="soft"><NuxtLink :to="`/lots/${lot.id}`" class="textlink">{{ lot.name }}</NuxtLink></p>
-      <h1>{{ bench.readiness.value.ready ? 'Ready' : 'Not ready' }}: {{ GATE[gate].label.toLowerCase() }}</h1>
+      <h1>{{ ready ? 'Ready' : 'Not ready' }}: {{ GATE[gate].label.toLowerCase() }}</h1>
       <p class="soft">
         <b class="figure">{{ counts.met }} of {{ counts.of }}</b> conditions are met. What nobody looked at counts as open.
       </p>
@@ -45,16 +45,16 @@ useHead({ title: () => `Ready? ${lot.value?.name ?? ''} · Presk` })
     <template v-else>
       <ChoiceTiles v-model="gate" legend="For which step" :items="items" :least="150" />
       <ul aria-label="Conditions">
-        <ConditionLine v-for="c in bench.readiness.value.conditions" :key="c.code" :condition="c" :hard="bench.isHard(c.code)" />
+        <ConditionLine v-for="c in conditions" :key="c.code" :condition="c" :hard="isHard(c.code)" />
       </ul>
-      <p v-if="bench.knowingly.value" class="soft">
-        Gone on with knowingly {{ sayWhen(bench.knowingly.value.at, now) }}; it stands in the ledger.
+      <p v-if="knowingly" class="soft">
+        Gone on with knowingly {{ sayWhen(knowingly.at, now) }}; it stands in the ledger.
       </p>
       <div class="ways">
-        <UButton :to="NEXT[gate].to(lot.id)" size="xl" :variant="bench.readiness.value.ready ? 'solid' : 'outline'">
+        <UButton :to="NEXT[gate].to(lot.id)" size="xl" :variant="ready ? 'solid' : 'outline'">
           {{ NEXT[gate].label }}
         </UButton>
-        <UButton v-if="!bench.readiness.value.ready && !bench.knowingly.value" variant="link" @click="bench.goOn()">
+        <UButton v-if="!ready && !knowingly" variant="link" @click="goOn()">
           Go on knowingly, and write it down
         </UButton>
       </div>

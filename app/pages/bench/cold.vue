@@ -1,0 +1,123 @@
+<script setup lang="ts">
+import { COLD_WEEKS, coldFor, coldStability } from '~~/core/finishing'
+
+/** Cold stabilising: how cold, how long, and what pH and TA will be after it. */
+const { lot } = useLotFromAddress()
+const f = useFormat()
+const ph = useQuantityField({ kind: 'plain', unit: '', required: true, quantity: () => 'ph' })
+const ta = useQuantityField({ kind: 'concentration', unit: 'g/L', required: true, quantity: () => 'ta' })
+const abv = useQuantityField({ kind: 'plain', unit: '', required: true, limits: { min: 0, max: 18, words: 'Between 0 and 18 % vol.' } })
+const cold = useQuantityField({
+  kind: 'temperature',
+  unit: f.temperatureUnit.value,
+  units: ['°C', '°F'],
+  required: true,
+  limits: { min: -10, max: 20, words: f.degrees('Between −10 and 20 °C.') }
+})
+watch(
+  () => lot.value?.id,
+  () => {
+    ph.text = lot.value?.ph?.value.toFixed(2) ?? ''
+    ta.text = lot.value?.ta?.value.toFixed(1) ?? ''
+    abv.text = lot.value?.abv?.value.toFixed(1) ?? ''
+  },
+  { immediate: true }
+)
+const advised = computed(() => (abv.value === undefined ? undefined : withinLimits(() => Math.round(coldFor(abv.value!)))))
+watch(
+  advised,
+  (c) => {
+    if (c !== undefined && cold.text === '') cold.text = f.typed(c, 'temperature', f.temperatureUnit.value)
+  },
+  { immediate: true }
+)
+const told = computed(() =>
+  ph.value === undefined || ta.value === undefined || abv.value === undefined || cold.value === undefined
+    ? undefined
+    : withinLimits(() => {
+        const malic = lot.value?.others.malic?.value
+        return coldStability(
+          { ph: ph.value!, taGPerL: ta.value!, abv: abv.value!, ...(malic !== undefined && { malicGPerL: Math.min(15, malic) }) },
+          cold.value!
+        )
+      })
+)
+const band = (b: { low: number, high: number }, digits: number) => `${b.low.toFixed(digits)} to ${b.high.toFixed(digits)}`
+useHead({ title: 'Cold · Presk' })
+</script>
+
+<template>
+  <BenchFrame title="Cold stabilising" :lot="lot">
+    <template #answer>
+      <template v-if="told">
+        <FigureNumber
+          label="Tartar that falls"
+          :shown="{ text: told.bitartrateFallsGPerL.toFixed(1), unit: 'g/L' }"
+          origin="forecast"
+          size="hero"
+        />
+        <dl class="pairs">
+          <div>
+            <dt>pH after it</dt>
+            <dd>
+              <b class="figure">{{ told.after.ph.toFixed(2) }}</b>
+              <span class="soft small block">{{ band(told.after.bands.ph, 2) }}</span>
+            </dd>
+          </div>
+          <div>
+            <dt>TA after it</dt>
+            <dd>
+              <b class="figure">{{ told.after.taGPerL.toFixed(1) }}</b> g/L
+              <span class="soft small block">{{ band(told.after.bands.taGPerL, 1) }}</span>
+            </dd>
+          </div>
+          <div>
+            <dt>Nothing can fall above, now</dt>
+            <dd>{{ f.words(f.temperature(told.stableAtCelsius)) }}</dd>
+          </div>
+          <div>
+            <dt>The same, after the cold</dt>
+            <dd>{{ f.words(f.temperature(told.stableAfterCelsius)) }}</dd>
+          </div>
+        </dl>
+      </template>
+      <p v-else class="soft">Say pH, TA and alcohol: what the cold takes follows.</p>
+    </template>
+    <template #inputs>
+      <QuantityField label="pH" :field="ph" />
+      <QuantityField label="TA" :field="ta" unit-label="g/L" />
+      <QuantityField label="Alcohol" :field="abv" unit-label="% vol" />
+      <QuantityField
+        label="Kept at"
+        :field="cold"
+        :hint="advised === undefined ? undefined : `${f.words(f.temperature(advised))}: a degree above freezing`"
+      />
+    </template>
+    <template #results>
+      <p class="soft">
+        {{ COLD_WEEKS }} weeks of it. Colloids keep much of the tartar up, so this is what usually falls, not all that could; the band
+        holds four of five such wines. Measure pH and TA after it, and compare.
+      </p>
+      <section class="grid gap-2">
+        <h2>The tests</h2>
+        <ol class="timed">
+          <li>
+            <b class="figure">2 h</b
+            ><span
+            >Heat: a filtered sample at {{ f.degrees('80 °C') }} in a bath, then cooled for an hour. Haze or flakes: bentonite, by a
+              bench trial.</span
+            >
+          </li>
+          <li>
+            <b class="figure">3 days</b
+            ><span>Cold: a filtered sample at {{ f.degrees('−4 °C') }}. Crystals: more cold, or accept them: they are harmless.</span>
+          </li>
+        </ol>
+        <p v-if="lot"><NuxtLink :to="`/lots/${lot.id}?log=note`" class="textlink">Log what a test said</NuxtLink></p>
+      </section>
+      <p class="soft small">
+        Source: bitartrate solubility after Berg and Keefer, 1958, from memory; the acid model. −abv ÷ 2 + 1 °C: common practice.
+      </p>
+    </template>
+  </BenchFrame>
+</template>
