@@ -22,9 +22,14 @@ import { tempranillo } from './tempranillo'
  */
 export function demoCellar(now: Date): CellarFile {
   const entries: Entry[] = []
+  const slots = new Map<string, number>()
   const put = (daysAgo: number, hour: number, draft: Draft<Fact>): void => {
     const day = new Date(now)
-    day.setHours(hour, (entries.length * 7) % 60, 0, 0)
+    // Within an hour in the order in which they are told.
+    const slot = `${daysAgo}|${hour}`
+    const told = slots.get(slot) ?? 0
+    slots.set(slot, told + 1)
+    day.setHours(hour, Math.min(59, told * 3), told < 20 ? 0 : told - 20, 0)
     day.setTime(day.getTime() - daysAgo * 86_400_000)
     // Nothing in the demo lies ahead of the clock, however early it is opened.
     const at = new Date(Math.min(day.getTime(), now.getTime() - 60_000)).toISOString()

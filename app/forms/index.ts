@@ -1,6 +1,6 @@
 import type { EntryOf, Fact } from '~~/core/ledger'
 import { additionForm } from './kinds/addition'
-import { bottlingForm } from './kinds/bottling'
+import { bottleTakenForm, bottlingForm, tastingForm } from './kinds/bottling'
 import { cardMadeForm } from './kinds/card'
 import { arrivalExpectedForm, blockAddedForm, blockNotedForm, blockSampledForm } from './kinds/harvest'
 import { inoculationForm } from './kinds/inoculation'
@@ -32,6 +32,8 @@ export const FORMS: { [T in Fact['type']]: EntryForm<T> } = {
   'air-read': airReadForm,
   transfer: transferForm,
   bottling: bottlingForm,
+  'bottle-taken': bottleTakenForm,
+  tasting: tastingForm,
   'instrument-added': instrumentAddedForm,
   'instrument-checked': instrumentCheckedForm,
   'arrival-expected': arrivalExpectedForm,

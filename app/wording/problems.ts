@@ -89,6 +89,8 @@ export function sayLedgerProblem(problem: LedgerProblem): string {
       return `${QUANTITY[problem.quantity] === 'pH' ? 'pH' : QUANTITY[problem.quantity].replace(/^./, (c) => c.toUpperCase())} read as ${shown(problem.quantity, problem.measured)}, where ${shown(problem.quantity, problem.estimated)} was expected. The reading is taken; check the instrument, or what went in.`
     case 'sulphite-in-malolactic':
       return 'Sulphite went in while malolactic was at work. It may stop: stir up the lees, keep the wine at 20 °C, and measure malic acid in a week.'
+    case 'more-bottles-than-there':
+      return `${problem.count} bottles cannot leave the store: ${problem.there} of that size are there.`
     case 'started-twice':
       return 'A lot that is in the cellar is started a second time. The first start stands.'
     case 'before-start':

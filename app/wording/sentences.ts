@@ -8,7 +8,7 @@ import { sayPlan } from './plan'
 import { GATE } from './readiness'
 import { TEST_STEP } from './test-ferment'
 import { MATERIAL_KIND } from './materials'
-import { ALCOHOLIC_WORD, CARE, OBSERVATION, OPERATION, QUANTITY, STREAM } from './terms'
+import { ALCOHOLIC_WORD, CARE, CLOSURE, OBSERVATION, OPERATION, QUANTITY, STREAM, TAKEN } from './terms'
 
 interface Format {
   volume: (l: number) => Shown
@@ -50,7 +50,11 @@ export function sayFact(fact: Fact, f: Format, names: Names): string {
       if (fact.from.lotId !== fact.to.lotId) return sayBlend(fact, f, names)
       return `${f.words(f.volume(fact.inL))} moved${fact.from.vesselId ? ` from ${names.vessel(fact.from.vesselId)}` : ''}${fact.to.vesselId ? ` to ${names.vessel(fact.to.vesselId)}` : ''}${fact.outL - fact.inL > 0.05 ? `, ${f.words(f.volume(fact.outL - fact.inL))} left behind` : ''}${fact.air === 'splashed' ? ', with splashing' : ''}.`
     case 'bottling':
-      return `Bottled: ${fact.bottles.map((b) => `${b.count} of ${b.sizeMl} mL`).join(', ')}.`
+      return `Bottled: ${fact.bottles.map((b) => `${b.count} of ${b.sizeMl} mL`).join(', ')}${fact.closure ? `, ${CLOSURE[fact.closure].toLowerCase()}` : ''}${fact.place ? `; ${fact.place}` : ''}.`
+    case 'bottle-taken':
+      return `${fact.count} of ${fact.sizeMl} mL ${TAKEN[fact.what].toLowerCase()}${fact.note ? `: ${fact.note}` : ''}.`
+    case 'tasting':
+      return `Tasted, ${fact.rating} of 10: ${[fact.sight, fact.nose, fact.palate, fact.verdict].filter(Boolean).join('; ') || 'no words'}.`
     case 'vessel-cared':
       return `${names.vessel(fact.vesselId)} ${CARE[fact.what].toLowerCase()}${fact.note ? `: ${fact.note}` : ''}.`
     case 'vessel-amended':
@@ -143,6 +147,8 @@ const TASK: Record<string, string> = {
   'rack-again': 'Racking again',
   'look-at-clarity': 'Looking at its clarity',
   'top-barrel': 'Level of a barrel',
+  'taste-bottle': 'Tasting a bottle',
+  'drink-up': 'Drinking it up',
   'shake-for-gas': 'Shaking a sample for gas',
   degas: 'Degassing',
   'taste-wood': 'Tasting for wood',

@@ -1,5 +1,5 @@
 import { QUANTITIES, QUANTITY_NAMES } from '~~/core/quantities'
-import type { Alcoholic, Care, EntryOf, ReadingQuantity, Standing, Stream, Style } from '~~/core/ledger'
+import type { Alcoholic, Care, Closure, EntryOf, ReadingQuantity, Standing, Stream, Style } from '~~/core/ledger'
 
 /** The words for the codes of the core, in one place and always the same. */
 export const STYLE: Record<Style, string> = { red: 'Red', rose: 'Rosé', white: 'White' }
@@ -83,6 +83,7 @@ export const OBSERVATION: Record<EntryOf<'observation'>['what'], string> = {
   gas: 'Gas',
   'heat-test': 'Heat test for protein',
   'cold-test': 'Cold test for crystals',
+  'next-time': 'Next time',
   chromatogram: 'Paper chromatogram',
   note: 'Note'
 }
@@ -100,4 +101,6 @@ export const VESSEL_OF: Record<NonNullable<EntryOf<'vessel-added'>['material']>,
   steel: 'Steel',
   oak: 'Oak'
 }
+export const CLOSURE: Record<Closure, string> = { cork: 'Cork', screw: 'Screw cap', crown: 'Crown cap', wired: 'Wired cork', swing: 'Swing top' }
+export const TAKEN: Record<EntryOf<'bottle-taken'>['what'], string> = { drunk: 'Drunk', given: 'Given away', lost: 'Lost or broken' }
 export const CARE: Record<Care, string> = { cleaned: 'Cleaned', sanitised: 'Sanitised', swelled: 'Swelled', sulphured: 'Sulphured' }

@@ -1,3 +1,5 @@
+export { drinkWindow } from './ageing'
+export type { DrinkWindow } from './ageing'
 export { CO2_PER_G, bottlePressure, co2Left, co2Solubility, priming } from './pressure'
 export type { Priming, PrimingAsked, PrimingFinding } from './pressure'
 export { SORBIC_LIMIT, SORBIC_SHARE, sorbateDose } from './sorbate'

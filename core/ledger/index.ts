@@ -5,6 +5,8 @@ export { applyFact, touchedBy } from './entries/kinds'
 export type { EntryKind, Touched } from './entries/kind'
 export { CLARITIES } from './entries/clarity'
 export type { Clarity } from './entries/clarity'
+export { CLOSURES } from './entries/closures'
+export type { Closure } from './entries/closures'
 export { CARES } from './entries/cares'
 export type { Care } from './entries/cares'
 export { GASES } from './entries/gases'
@@ -25,6 +27,7 @@ export type { Standard } from './instrument-check'
 export { abvOf, balanceOfMust, fermentedTo, sgOf, sugarOf } from './balance'
 export type {
   Balance,
+  Bottled,
   BlockState,
   CellarState,
   Figure,

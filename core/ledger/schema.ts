@@ -3,6 +3,7 @@ import { additionSchema } from './entries/addition.schema'
 import { airReadSchema } from './entries/air-read.schema'
 import { arrivalExpectedSchema } from './entries/arrival-expected.schema'
 import { blockAddedSchema, blockNotedSchema, blockSampledSchema } from './entries/block.schema'
+import { bottleTakenSchema } from './entries/bottle-taken.schema'
 import { bottlingSchema } from './entries/bottling.schema'
 import { cardMadeSchema } from './entries/card-made.schema'
 import { common, id, instant, text } from './entries/fields.schema'
@@ -17,6 +18,7 @@ import { operationSchema } from './entries/operation.schema'
 import { readingSchema } from './entries/reading.schema'
 import { supplyCountedSchema, supplyStockedSchema } from './entries/supply.schema'
 import { taskEndedSchema } from './entries/task-ended.schema'
+import { tastingSchema } from './entries/tasting.schema'
 import { transferSchema } from './entries/transfer.schema'
 import { vesselAddedSchema } from './entries/vessel-added.schema'
 import { vesselAmendedSchema } from './entries/vessel-amended.schema'
@@ -40,6 +42,8 @@ export const factSchema = z.discriminatedUnion('type', [
   airReadSchema,
   transferSchema,
   bottlingSchema,
+  bottleTakenSchema,
+  tastingSchema,
   instrumentAddedSchema,
   instrumentCheckedSchema,
   taskEndedSchema,

@@ -4,6 +4,7 @@ import type { DosePair } from '../sulphite'
 import type { EntryOf, ReadingQuantity, Stream, Style } from './entry'
 import type { Spot } from '../malolactic'
 import type { Clarity } from './entries/clarity'
+import type { Closure } from './entries/closures'
 import type { Gas } from './entries/gases'
 import type { Smell } from './entries/smells'
 import type { Alcoholic } from './facets'
@@ -162,6 +163,18 @@ export interface LotState {
   /** Bottles filled from it, and the wine in them, L. */
   bottles: number
   bottledL: number
+  /** What of them is left, by bottling and size, oldest first. */
+  bottled: readonly Bottled[]
+  /** How it was rated, 1 to 10, oldest first. */
+  tastings: readonly { at: string, rating: number, entryId: string }[]
+}
+
+export interface Bottled {
+  at: string
+  sizeMl: number
+  left: number
+  closure?: Closure
+  place?: string
 }
 
 export interface EndedTask {
@@ -258,6 +271,7 @@ export type LedgerProblem =
   | { code: 'more-out-than-in', entryId: string, lotId: string, outL: number, heldL: number }
   | { code: 'contradicts', entryId: string, lotId: string, quantity: ReadingQuantity, measured: number, estimated: number, band: number }
   | { code: 'sulphite-in-malolactic', entryId: string, lotId: string }
+  | { code: 'more-bottles-than-there', entryId: string, lotId: string, count: number, there: number }
   | { code: 'started-twice', entryId: string, lotId: string }
   | { code: 'before-start', entryId: string, lotId: string, startedAt: string }
   /** °Brix of a ferment with nothing said of the instrument: by refractometer it needs correcting. */

@@ -1,5 +1,6 @@
 import { type Finding, byUrgency, isEnded } from '../findings'
 import type { LotView } from '../ledger'
+import { type BottledSays, bottledStage } from './bottled'
 import { type ClearingSays, clearingStage } from './clearing'
 import { type EverySays, everyStage } from './every'
 import { type FermentSays, fermentStage } from './ferment'
@@ -54,6 +55,7 @@ export { airAdvice, isAskedFor, placesFor, toppingWines } from './moving'
 export type { AirAdvice, Place, ToppingDoubt, ToppingWine } from './moving'
 export { BOTTLING_RESERVE, CONDITIONS, GATES, HARD, gateTask, readinessOf } from './finishing'
 export type { Condition, ConditionCode, Gate, Readiness } from './finishing'
+export { bottlesLeft, drinkWindowOf } from './bottled'
 export { airOver } from './topping'
 export { vesselTasksOf, wantsSwelling, wantsWashing } from './vessels'
 export type { VesselSays } from './vessels'
@@ -68,12 +70,23 @@ export type { LimitNear } from './every'
 export { reasonsForBlock } from './harvest'
 export type { HarvestReason } from './harvest'
 
-export type { ClearingSays, EverySays, FermentSays, GasSays, KeepingSays, KitSays, LeesSays, MalolacticSays, MustSays }
+export type { BottledSays, ClearingSays, EverySays, FermentSays, GasSays, KeepingSays, KitSays, LeesSays, MalolacticSays, MustSays }
 export type { ToppingSays, WoodSays }
 
 /** Everything that any stage can say. */
 export type StageSays =
-  MustSays | FermentSays | MalolacticSays | KeepingSays | KitSays | LeesSays | ToppingSays | WoodSays | GasSays | ClearingSays | EverySays
+  | MustSays
+  | FermentSays
+  | MalolacticSays
+  | KeepingSays
+  | KitSays
+  | LeesSays
+  | ToppingSays
+  | WoodSays
+  | GasSays
+  | BottledSays
+  | ClearingSays
+  | EverySays
 export type StageFinding = Finding<StageSays>
 
 /** In the order of the work. A new stage is one more line. */
@@ -89,6 +102,7 @@ export const STAGES: readonly Stage<StageSays>[] = [
   woodStage,
   gasStage,
   clearingStage,
+  bottledStage,
   everyStage
 ] as unknown as readonly Stage<StageSays>[]
 

@@ -42,7 +42,15 @@ const PAGES = [
   '/lots/lot-mencia/restart',
   '/lots/lot-treixadura/feed',
   '/lots/lot-blaufrankisch/press',
-  '/bench/heat?lot=lot-blaufrankisch'
+  '/bench/heat?lot=lot-blaufrankisch',
+  '/lots/lot-grenache/move?as=top-up',
+  '/lots/lot-godello/ready',
+  '/bench/trial?lot=lot-godello',
+  '/bench/cold?lot=lot-godello',
+  '/bench/sweet?lot=lot-godello',
+  '/bench/sparkling?lot=lot-godello',
+  '/bench/bottles?lot=lot-godello',
+  '/cellar/bottles'
 ]
 
 const [LAPTOP, PHONE] = [

@@ -46,6 +46,15 @@ test('a white is tested, settled and bottled once all of its conditions are met'
   await button(page, 'Log it').click()
   await expect(page.getByText('Godello: bottled', { exact: true })).toBeVisible()
   await expect(page.getByText('Bottled: 29 of 750 mL.')).toBeVisible()
+  // They lie in the store, are counted down, and one is tasted.
+  await goWithin(page, '/cellar/bottles')
+  await button(page, 'One of Godello, 750 mL, was drunk').click()
+  await expect(page.getByText('28', { exact: true }).first()).toBeVisible()
+  await page.getByRole('link', { name: 'Taste it' }).click()
+  await box(page, 'Nose').fill('pear and hay')
+  await choose(page, 'Of ten', '7')
+  await button(page, 'Log').click()
+  await expect(page.getByText('Tasted, 7 of 10: pear and hay.')).toBeVisible()
 })
 
 test('against an open gate only knowingly, and it stands in the ledger', async ({ page }) => {
@@ -116,4 +125,18 @@ test('a bench trial, what the cold does, and how much of each for a wanted alcoh
   await expect(each.getByText('10 L', { exact: true })).toHaveCount(2)
   await each.getByRole('textbox', { name: 'Alcohol wanted' }).fill('15')
   await expect(each.getByText(/No mixture of these comes to alcohol 15\.0 % vol; the nearest has 14\.0/)).toBeVisible()
+})
+
+test('what was noted for next time is offered when the next of its kind is started', async ({ page }) => {
+  await openDemo(page, '/lots/lot-grenache?log=note')
+  await choose(page, 'What', 'Next time')
+  await box(page, 'In a few words').fill('Less oak, and press by taste')
+  await button(page, 'Log').click()
+  await expect(page.getByText('Next time: Less oak, and press by taste').first()).toBeVisible()
+  await goWithin(page, '/lots/new')
+  await box(page, 'Name').fill('Grenache')
+  const noted = page.getByRole('region', { name: 'Noted last time' })
+  await expect(noted.getByText('Less oak, and press by taste')).toBeVisible()
+  await box(page, 'Name').fill('Godello')
+  await expect(noted.getByText(/^Pick three days sooner/)).toBeVisible()
 })

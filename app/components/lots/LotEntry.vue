@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { Fact, LotView } from '~~/core/ledger'
+import { bottlesLeft } from '~~/core/stages'
 import { FORMS } from '~/forms'
 
 /** What can be logged of a lot, by kind; the one that the address asks for stands open. */
@@ -16,6 +17,8 @@ const KINDS = {
   operation: 'operation',
   move: 'transfer',
   bottles: 'bottling',
+  store: 'bottle-taken',
+  tasting: 'tasting',
   stage: 'lot-amended'
 } as const satisfies Record<string, Fact['type']>
 type Kind = keyof typeof KINDS
@@ -40,7 +43,9 @@ async function done() {
   written = []
   knows.value = false
 }
-const items = computed(() => (Object.keys(KINDS) as Kind[]).map((value) => ({ value, label: FORMS[KINDS[value]].title })))
+/** Bottles are taken only where there are some. */
+const kinds = computed(() => (Object.keys(KINDS) as Kind[]).filter((k) => k !== 'store' || bottlesLeft(props.lot) > 0))
+const items = computed(() => kinds.value.map((value) => ({ value, label: FORMS[KINDS[value]].title })))
 </script>
 
 <template>

@@ -53,6 +53,7 @@ useHead({ title: 'Cellar · Presk' })
       <div class="ways">
         <h1>Cellar</h1>
         <UButton v-if="vessels.length" to="/cellar/racking" size="lg" variant="outline">Racking day</UButton>
+        <UButton v-if="vessels.length" to="/cellar/bottles" size="lg" variant="outline">Bottles</UButton>
       </div>
       <p v-if="vessels.length === 0" class="soft">No vessel yet. Add the ones you have: they appear on the shelf, to scale.</p>
       <section v-for="g in groups" :key="g.title" :aria-label="g.title">

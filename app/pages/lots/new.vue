@@ -58,6 +58,7 @@ useHead({ title: 'Start a lot · Presk' })
         :hint="stream === 'kit' ? 'what is in the pail now, before any water' : 'all pails together'"
       />
     </div>
+    <LastTime :name="name" :stream="stream" :style="style" />
     <NewLotExpect :lot="lot" />
     <KitFields v-if="stream === 'kit'" v-model="packets" :target="kitTarget" :line="kitLine" />
     <NewLotVessel :lot="lot" />

@@ -114,6 +114,8 @@ describe('findings in words, and the way to act on them', () => {
     [{ code: 'taste-wood', urgency: 'soon', vessel: 'Oak', weeksIn: 5.2, outInWeeks: 6.1 }, 'Taste it for wood: Oak', /5 weeks in it.*out in about 6 weeks/],
     [{ code: 'shake-for-gas', because: 'kit' }, 'Shake a sample for gas', /clearing packets/],
     [{ code: 'degas', gas: 'puff' }, 'Degas it: it puffs', /without drawing air in/],
+    [{ code: 'taste-bottle', urgency: 'soon', left: 12, monthsIn: 5.1, lastRating: 7 }, 'Open a bottle and taste it', /7 of 10.*12 bottles left/],
+    [{ code: 'drink-up', urgency: 'soon', left: 1, monthsIn: 30, untilMonths: 24 }, 'Drink it up', /The last one is kept/],
     [{ code: 'out-of-wood', vessel: 'Oak', weeksIn: 15, weeks: 14.1 }, 'Take it out of Oak', /15 weeks in it.*after 14 weeks/],
     [{ code: 'stuck', sg: 1.021, hours: 60 }, 'It has stopped with sugar left', /1\.021 and no lower for 2 days/],
     [

@@ -1,6 +1,7 @@
 import type { Action } from '~~/core/findings'
 import type { LotView } from '~~/core/ledger'
 import type { StageFinding, StageSays } from '~~/core/stages'
+import { BOTTLED } from './bottled'
 import { CLEARING } from './clearing'
 import { EVERY } from './every'
 import { FERMENT } from './ferment'
@@ -29,6 +30,7 @@ const WORDS: WordsFor<StageSays> = {
   ...WOOD,
   ...GAS_SAYS,
   ...CLEARING,
+  ...BOTTLED,
   ...EVERY
 }
 

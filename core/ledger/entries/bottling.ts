@@ -29,6 +29,8 @@ export const bottling: EntryKind<'bottling'> = {
     }
     lot.bottles += bottled.bottles.reduce((sum, b) => sum + b.count, 0)
     lot.bottledL += litres
+    const about = { at: bottled.at, ...(bottled.closure && { closure: bottled.closure }), ...(bottled.place && { place: bottled.place }) }
+    lot.bottled = [...lot.bottled, ...bottled.bottles.map((b) => ({ ...about, sizeMl: b.sizeMl, left: b.count }))]
     if (held - litres <= Math.max(DREGS.litres, held * DREGS.share)) emptyOut(folding, lot, bottled.at)
     else {
       let toTake = litres

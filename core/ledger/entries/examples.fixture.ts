@@ -28,6 +28,8 @@ export const EXAMPLES = {
   'air-read': { vesselId: 'vessel-01', celsius: 13.5 },
   transfer: { purpose: 'rack', from: { lotId }, to: { lotId }, outL: 5, inL: 4.8 },
   bottling: { lotId, bottles: [{ sizeMl: 750, count: 30 }] },
+  'bottle-taken': { lotId, sizeMl: 750, count: 1, what: 'given', note: 'to the neighbours' },
+  tasting: { lotId, sight: 'bright', nose: 'cherry', palate: 'round', verdict: 'keep some', rating: 7 },
   'instrument-added': { instrumentId: 'instr-01', name: 'I', kind: 'ph-meter' },
   'instrument-checked': {
     instrumentId: 'instr-01',

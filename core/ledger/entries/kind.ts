@@ -34,6 +34,7 @@ export const IMPOSSIBLE: ReadonlySet<LedgerProblem['code']> = new Set([
   'vessel-taken',
   'overfull',
   'more-out-than-in',
+  'more-bottles-than-there',
   'started-twice',
   'before-start'
 ])

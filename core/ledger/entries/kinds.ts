@@ -4,6 +4,7 @@ import { addition } from './addition'
 import { airRead } from './air-read'
 import { arrivalExpected } from './arrival-expected'
 import { blockAdded, blockNoted, blockSampled } from './block'
+import { bottleTaken, tasting } from './bottle-store'
 import { bottling } from './bottling'
 import { cardMade } from './card-made'
 import { inoculation } from './inoculation'
@@ -38,6 +39,8 @@ export const ENTRY_KINDS: { [T in Fact['type']]: EntryKind<T> } = {
   'air-read': airRead,
   transfer: transfer,
   bottling: bottling,
+  'bottle-taken': bottleTaken,
+  tasting: tasting,
   'instrument-added': instrumentAdded,
   'instrument-checked': instrumentChecked,
   'arrival-expected': arrivalExpected,

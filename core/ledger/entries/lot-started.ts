@@ -59,6 +59,8 @@ function newLot(start: EntryOf<'lot-started'>): LotState {
     worked: new Map(),
     bottles: 0,
     bottledL: 0,
+    bottled: [],
+    tastings: [],
     ...(start.vintage !== undefined && { vintage: start.vintage }),
     ...(start.origin !== undefined && { origin: start.origin }),
     ...(start.massKg !== undefined && { massKg: start.massKg }),

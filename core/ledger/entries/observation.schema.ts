@@ -9,7 +9,7 @@ export const observationSchema = z.strictObject({
   ...common,
   type: z.literal('observation'),
   lotId: id,
-  what: z.enum(['smell', 'clarity', 'bubbles', 'taste', 'cap', 'chromatogram', 'gas', 'heat-test', 'cold-test', 'note']),
+  what: z.enum(['smell', 'clarity', 'bubbles', 'taste', 'cap', 'chromatogram', 'gas', 'heat-test', 'cold-test', 'next-time', 'note']),
   text: text.min(1),
   smells: z.array(z.enum(SMELLS)).max(SMELLS.length).optional().describe('of a smell: what was tapped'),
   clarity: z.enum(CLARITIES).optional().describe('of a look at its clarity'),

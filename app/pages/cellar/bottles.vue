@@ -1,0 +1,121 @@
+<script setup lang="ts">
+import { fact } from '~~/core/drafts'
+import type { LotView } from '~~/core/ledger'
+import { bottlesLeft, drinkWindowOf } from '~~/core/stages'
+import { sayDay } from '~/wording/days'
+import { CLOSURE } from '~/wording/terms'
+
+/** The bottle store: what lies there, where, how it was rated, and from when to when it is likely good. */
+const cellar = useCellarStore()
+const now = useNow()
+const logged = useLogged()
+const day = (at: string) => sayDay(at.slice(0, 10))
+const MONTH_MS = 30.4 * 86_400_000
+const monthOf = (at: string, months: number) =>
+  new Date(Date.parse(at) + months * MONTH_MS).toLocaleDateString('en-GB', { month: 'long', year: 'numeric' })
+const rows = computed(() =>
+  cellar.lots
+    .filter((l) => l.bottles > 0)
+    .map((lot) => ({ lot, left: bottlesLeft(lot), window: drinkWindowOf(lot, now.value), last: lot.tastings.at(-1) }))
+    .sort((a, b) => Number(b.left > 0) - Number(a.left > 0))
+)
+const all = computed(() => rows.value.reduce((sum, r) => sum + r.left, 0))
+async function drank(lot: LotView, sizeMl: number) {
+  if (await cellar.log([fact('bottle-taken', { lotId: lot.id, sizeMl, count: 1, what: 'drunk', note: undefined })]))
+    logged(`${lot.name}: one drunk`)
+}
+useHead({ title: 'Bottles · Presk' })
+</script>
+
+<template>
+  <div class="grid gap-4">
+    <header>
+      <p class="soft"><NuxtLink to="/cellar" class="textlink">Cellar</NuxtLink></p>
+      <h1>Bottles</h1>
+      <p class="soft">
+        <b class="figure">{{ all }}</b> in the store.
+      </p>
+    </header>
+    <p v-if="rows.length === 0" class="soft">No bottle yet. What is bottled comes here, and is counted down as it is drunk.</p>
+    <ul v-else>
+      <li v-for="r in rows" :key="r.lot.id">
+        <div class="who">
+          <span class="swatch" :style="{ background: wineColour(r.lot) }" aria-hidden="true" />
+          <div>
+            <NuxtLink :to="`/lots/${r.lot.id}`" class="display name">{{ r.lot.name }}</NuxtLink>
+            <span v-if="r.lot.vintage" class="soft"> {{ r.lot.vintage }}</span>
+            <p v-if="r.window" class="soft small">
+              Likely good from {{ monthOf(r.window.bottledAt, r.window.fromMonths) }} to
+              {{ monthOf(r.window.bottledAt, r.window.untilMonths.mid) }}, give or take a third.
+            </p>
+            <p class="small">
+              <template v-if="r.last">{{ r.last.rating }} of 10, tasted {{ day(r.last.at) }}. </template>
+              <NuxtLink :to="`/lots/${r.lot.id}?log=tasting`" class="textlink">Taste it</NuxtLink>
+            </p>
+          </div>
+        </div>
+        <div class="lying">
+          <p v-if="r.left === 0" class="soft">None left of {{ r.lot.bottles }}.</p>
+          <div v-for="(b, i) in r.lot.bottled.filter((x) => x.left > 0)" :key="i" class="lie">
+            <b class="figure">{{ b.left }}</b>
+            <span>
+              of {{ b.sizeMl }} mL
+              <span class="soft small block">{{
+                [`bottled ${day(b.at)}`, b.closure && CLOSURE[b.closure].toLowerCase(), b.place].filter(Boolean).join(', ')
+              }}</span>
+            </span>
+            <UButton
+              variant="outline"
+              size="lg"
+              :aria-label="`One of ${r.lot.name}, ${b.sizeMl} mL, was drunk`"
+              @click="drank(r.lot, b.sizeMl)"
+            >Drank one</UButton
+            >
+          </div>
+          <p v-if="r.left === 1" class="small">The last one: keep it a year, and compare it with the next.</p>
+          <NuxtLink v-if="r.left > 0" :to="`/lots/${r.lot.id}?log=store`" class="textlink small">Given away or lost</NuxtLink>
+        </div>
+      </li>
+    </ul>
+  </div>
+</template>
+
+<style scoped>
+li {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
+  gap: 12px 40px;
+  padding: 16px 0;
+  border-top: 1.5px solid var(--line);
+}
+.who {
+  display: grid;
+  grid-template-columns: 10px minmax(0, 1fr);
+  gap: 14px;
+}
+.name {
+  font-size: 1.3rem;
+  font-weight: 600;
+  overflow-wrap: anywhere;
+}
+.lie {
+  display: grid;
+  grid-template-columns: 4rem minmax(0, 1fr) auto;
+  gap: 12px;
+  align-items: center;
+}
+.lie .figure {
+  font-size: 2.2rem;
+  line-height: 1.1;
+}
+.lying {
+  display: grid;
+  gap: 10px;
+  align-content: start;
+}
+@media (max-width: 720px) {
+  li {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>

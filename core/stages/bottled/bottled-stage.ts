@@ -1,0 +1,71 @@
+import type { Finding } from '../../findings'
+import { drinkWindow } from '../../finishing'
+import type { LotView } from '../../ledger'
+import { type Stage, hoursSince, later } from '../stage'
+
+export type BottledSays =
+  /** A bottle is opened now and then, to know how it goes. */
+  | { code: 'taste-bottle', left: number, monthsIn: number, lastRating?: number }
+  | { code: 'drink-up', left: number, untilMonths: number, monthsIn: number }
+
+const MONTH_H = 30.4 * 24
+/** A bottle is opened every so many months: common practice, no source. */
+const TASTE_MONTHS = 4
+
+export const bottlesLeft = (lot: Pick<LotView, 'bottled'>): number => lot.bottled.reduce((sum, b) => sum + b.left, 0)
+
+/** When a bottled wine is likely good, by its last bottling; undefined while none is left. */
+export function drinkWindowOf(lot: LotView, now: string) {
+  const last = lot.bottled.findLast((b) => b.left > 0)
+  if (!last) return undefined
+  const ph = lot.ph && Math.min(4.5, Math.max(2.5, lot.ph.value))
+  // What was read or given before the bottle counts, not what is left of it by now.
+  const read = lot.series.freeSo2?.at(-1)?.value ?? 0
+  const sulphited = lot.plan.sulphite !== 'none' && (lot.lastSulphiteAt !== undefined || read > 5)
+  const window = drinkWindow({ style: lot.style, ph, sulphited, closure: last.closure })
+  return { ...window, bottledAt: last.at, monthsIn: Math.max(0, hoursSince(last.at, now) / MONTH_H) }
+}
+
+/** Bottles in the store: one is opened now and then, and none is forgotten. */
+export const bottledStage: Stage<BottledSays> = {
+  code: 'bottled',
+  beside: true,
+  appliesTo: (lot) => bottlesLeft(lot) > 0,
+  tasks(lot, _cellar, now): Finding<BottledSays>[] {
+    const window = drinkWindowOf(lot, now)!
+    const { monthsIn, untilMonths, fromMonths, bottledAt } = window
+    const left = bottlesLeft(lot)
+    const about = { task: true, lotId: lot.id, evidence: lot.tastings.slice(-2).map((t) => t.entryId), minutes: 15 } as const
+    const action = { to: 'lot', lotId: lot.id, log: 'tasting' } as const
+    if (monthsIn >= untilMonths.low)
+      return [
+        {
+          code: 'drink-up',
+          key: 'drink-up',
+          left,
+          monthsIn,
+          untilMonths: untilMonths.mid,
+          urgency: monthsIn >= untilMonths.mid ? 'soon' : 'wait',
+          window: { due: later(bottledAt, untilMonths.mid * MONTH_H) },
+          ...about,
+          action
+        }
+      ]
+    const last = lot.tastings.findLast((t) => t.at > bottledAt)
+    const due = last ? later(last.at, TASTE_MONTHS * MONTH_H) : later(bottledAt, fromMonths * MONTH_H)
+    return [
+      {
+        code: 'taste-bottle',
+        key: 'taste-bottle',
+        left,
+        monthsIn,
+        ...(last && { lastRating: last.rating }),
+        urgency: now >= due ? 'soon' : 'wait',
+        window: { due },
+        ...about,
+        action
+      }
+    ]
+  },
+  findings: () => []
+}

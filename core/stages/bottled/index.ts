@@ -1,0 +1,2 @@
+export { bottledStage, bottlesLeft, drinkWindowOf } from './bottled-stage'
+export type { BottledSays } from './bottled-stage'
