@@ -23,6 +23,7 @@ const shown = computed(() => (hard.value.length ? hard.value : open.value.slice(
       class="mt-2"
       label="I know, and go on all the same"
       description="It stands in the ledger, with what was open."
+      :ui="{ description: 'text-(--ink)' }"
     />
   </FindingNote>
 </template>
