@@ -35,6 +35,27 @@ describe('wine in wood', () => {
       expect(litres).toBeCloseTo(drunk(drunk(50, 60) + 2, 40), 6)
     }
   })
+  it('takes more than was thought to be missing: it had drunk more; far more is a slip, and refused', () => {
+    const fill = (litres: number) =>
+      entry(40, {
+        type: 'transfer',
+        purpose: 'top-up',
+        from: { lotId, vesselId: 'vessel-glass' },
+        to: { lotId, vesselId: 'vessel-oak' },
+        outL: litres,
+        inL: litres
+      })
+    const missing = 50 - drunk(50, 60)
+    const lot = foldCellar([...start, fill(missing + 1)]).lots.get(lotId)!
+    expect(lot.contents.get('vessel-oak')).toBeCloseTo(50, 9)
+    expect(lot.volume.value).toBeCloseTo(50 + 4 - missing - 1, 9)
+    const refusedOf = (litres: number) => {
+      const glass = [read(90, 'volume', 54), fill(litres)]
+      return propose(historyOf(start), glass).refused.map((p) => p.code)
+    }
+    expect(refusedOf(missing + 1)).toEqual([])
+    expect(refusedOf(missing + 6)).not.toEqual([])
+  })
   it('all that is thought to be left can be racked out, and a measured volume is believed', () => {
     const measured = [...start, topUp, read(10, 'volume', 51)]
     const cellar = foldCellar(measured)

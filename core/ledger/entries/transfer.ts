@@ -37,6 +37,7 @@ export const transfer: EntryKind<'transfer'> = {
       return
     }
     if (!thereIsEnough(folding, from, move)) return
+    if (vessel) drankMore(to, vessel, move.inL)
     const held = from.volume.value
     moveGiven(from, to, move.outL, move.inL, held)
     take(folding, from, move.from.vesselId ?? '', move.outL, move.at)
@@ -54,6 +55,18 @@ export const transfer: EntryKind<'transfer'> = {
     // What was poured out to the last drop was measured by it.
     if (!isHeld(from)) from.volume = { ...from.volume, origin: 'measured', uncertainty: 0 }
   }
+}
+
+/** How much more than was reckoned a barrel may have drunk by when it is filled up, as a share of it: common practice, no source. */
+const DRANK_MORE = 0.05
+
+/** A barrel that takes more than there was thought to be room for has drunk more than was reckoned: what was filled in is believed. */
+function drankMore(lot: LotState, vessel: VesselState, inL: number): void {
+  const held = lot.contents.get(vessel.id) ?? 0
+  const over = Math.min(held, held + inL - vessel.capacityL)
+  if (over <= 0 || over > vessel.capacityL * DRANK_MORE || !lot.inWood?.has(vessel.id)) return
+  lot.contents.set(vessel.id, held - over)
+  lot.volume = { ...lot.volume, value: lot.volume.value - over }
 }
 
 /** More than was *expected* is taken: the expectation was wrong. More than was measured is not. */
