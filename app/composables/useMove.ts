@@ -1,20 +1,15 @@
 import { addition, fact, transfer } from '~~/core/drafts'
-import { type Draft, type Fact, type LotView, type VesselState, isWine, lotAt } from '~~/core/ledger'
+import { type Draft, type Fact, type LotView, isWine } from '~~/core/ledger'
 import { SO2_SHARE } from '~~/core/sulphite'
 import { airAdvice, isKept, leesShareOf, placesFor, roundDose, toppingWines } from '~~/core/stages'
 import { fromLitres } from '~~/core/units'
 import { newId } from '~/data/ids'
-import type { Preview } from '~/data/ledger-engine'
 import { MOVE_AS, type MoveAs, PLACE_FIRST, TOPPING_DOUBT, sayLikeness } from '~/wording/moving'
-import { sayLedgerProblem } from '~/wording/problems'
 
 /** A volume that was only expected may turn out this much larger. */
 const EXPECTED_SLACK = 1.3
 /** By eye a vessel takes a little more than was noted of it, and a measured volume may be off by as much. */
 const BY_EYE = 1.02
-/** Written from then on, ms after the last key. */
-const PREVIEW_MS = 150
-
 export interface MoveRow {
   vesselId: string
   litres: ReturnType<typeof useVolumeField>
@@ -167,7 +162,6 @@ export function useMove(lotId: string) {
   const doseShown = computed(() => (byStock.value ? { text: weighed.value.stockMl!.toFixed(1), unit: 'mL' } : weighed.value.shown))
   const sulphite = useQuantityField({ kind: 'plain', unit: '', limits: { min: 0.001, max: 100_000, words: 'Say how much went in.' } })
 
-  const problem = ref<string>()
   /** Why a field cannot stand, or nothing. */
   function wrongAt(): { field: string, reason: string } | undefined {
     const l = lot.value
@@ -256,43 +250,8 @@ export function useMove(lotId: string) {
     ]
   })
 
-  /** How it would be, by the ledger itself. */
-  const preview = shallowRef<Preview>()
-  let timer: ReturnType<typeof setTimeout> | undefined
-  watch(
-    () => JSON.stringify(drafts.value.map((d) => ({ ...d, lotId: 'lotId' in d ? d.lotId : undefined }))),
-    () => {
-      clearTimeout(timer)
-      const asked = drafts.value
-      timer = setTimeout(() => {
-        if (asked.length === 0) preview.value = undefined
-        else void cellar.preview(asked).then((told) => (preview.value = told))
-      }, PREVIEW_MS)
-    },
-    { immediate: true }
-  )
-  onScopeDispose(() => clearTimeout(timer))
-  /** Vessels that differ, before and after. */
-  const shelf = computed(() => {
-    const told = preview.value
-    if (!told || drafts.value.length === 0) return []
-    const before = (v: VesselState) => vesselOf(v.id)
-    return told.vessels
-      .filter((v) => (before(v)?.lotId ?? '') !== (v.lotId ?? '') || Math.abs((before(v)?.litres ?? 0) - v.litres) > 0.05)
-      .map((after) => ({ before: before(after)!, after, lotBefore: lotIn(before(after)?.lotId), lotAfter: lotIn(after.lotId, told) }))
-  })
-  const lotIn = (id: string | undefined, told?: Preview) => {
-    const state = id === undefined ? undefined : (told?.lots.find((l) => l.id === id) ?? cellar.state.lots.get(id))
-    return state && lotAt(state, now.value)
-  }
-  /** The lot that takes another in, as it would be. */
-  const blended = computed(() => {
-    const other = receiver.value
-    const state = other && preview.value?.lots.find((l) => l.id === other.id)
-    const giver = as.value === 'combine' ? lot.value : topperLot.value
-    return state && other && giver && giver.id !== other.id ? { before: other, after: lotAt(state, now.value) } : undefined
-  })
-  const refused = computed(() => preview.value?.refused.map(sayLedgerProblem) ?? [])
+  const giver = computed(() => (as.value === 'combine' ? lot.value : topperLot.value))
+  const { shelf, blended, refused } = useMovePreview(drafts, giver, receiver)
 
   const wrong = ref<{ field: string, reason: string }>()
   watch(drafts, () => (wrong.value = undefined))
@@ -302,7 +261,6 @@ export function useMove(lotId: string) {
     sulphite.touch()
     wrong.value = wrongAt()
     if (wrong.value || fields.some((field) => !field.ok) || !sulphite.ok) return false
-    problem.value = undefined
     return (await cellar.log(drafts.value)) !== undefined
   }
   return {
