@@ -57,6 +57,8 @@ const closures = computed(() => mix.value?.bottles.reduce((sum, b) => sum + b.co
 const left = computed(() => mix.value && f.volume(mix.value.leftMl / 1000))
 const { ready, knows, mayGoOn, against } = useReadiness(() => lot.value, () => 'bottling-still')
 const wrong = ref<string>()
+/** What was typed for one wine is not logged to another. */
+watch(() => lot.value?.id, () => Object.values(filled).forEach((field) => field.clear()))
 async function log() {
   const l = lot.value
   if (!l || !mayGoOn.value) return

@@ -69,6 +69,8 @@ const actual = useQuantityField({
   required: true,
   limits: { min: 0.1, max: 1e6, words: 'Say how much went in.' }
 })
+/** What was typed for one wine is not logged to another. */
+watch(() => lot.value?.id, () => actual.clear())
 async function log() {
   actual.touch()
   if (!lot.value || !told.value?.allowed || !mayGoOn.value || actual.value === undefined) return focusWrong()

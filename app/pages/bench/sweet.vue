@@ -71,6 +71,8 @@ const { ready, knows, mayGoOn, against } = useReadiness(() => lot.value, () => '
 const sugarIn = useQuantityField({ kind: 'plain', unit: '', limits: { min: 0.1, max: 1e6, words: 'Say how much went in.' } })
 const sorbateIn = useQuantityField({ kind: 'plain', unit: '', limits: { min: 0.01, max: 1e5, words: 'Say how much went in.' } })
 const heldFor = useQuantityField({ kind: 'plain', unit: '', limits: { min: 1, max: 600, words: 'Between 1 and 600 minutes.' } })
+/** What was typed for one wine is not logged to another. */
+watch(() => lot.value?.id, () => [sugarIn, sorbateIn, heldFor, chosen].forEach((field) => field.clear()))
 async function log() {
   const l = lot.value
   ;[sugarIn, sorbateIn, heldFor].forEach((field) => field.touch())

@@ -90,6 +90,11 @@ watch(
 const grams = computed(() => (chosen.value === '' || volume.value === undefined ? undefined : Number(chosen.value) * volume.value))
 const actual = useQuantityField({ kind: 'plain', unit: '', limits: { min: 0.01, max: 1e5, words: 'Say how much went in.' } })
 const { ready, knows, mayGoOn, against } = useReadiness(() => lot.value, () => 'fining')
+/** What was typed for one wine is not logged to another. */
+watch(() => lot.value?.id, () => {
+  actual.clear()
+  ;[chosen.value, notes.value] = ['', '']
+})
 async function log() {
   const l = lot.value
   actual.touch()
