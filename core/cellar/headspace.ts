@@ -8,7 +8,7 @@ const NECK_SHARE = 0.015
 const WANTS = { some: 0.03, high: 0.12 } as const
 
 export interface Headspace {
-  /** L of air over the wine, a neck not counted. */
+  /** L of air over the wine, its neck too. */
   airL: number
   /** Air as a share of the vessel, by months, in a cellar of 13 °C. */
   exposure: number
@@ -27,5 +27,5 @@ export function headspace(capacityL: number, litres: number, days: number, celsi
   within('capacityL', capacityL, 0.1, 100_000)
   const share = Math.max(0, 1 - within('litres', litres, 0, 100_000) / capacityL - NECK_SHARE)
   const exposure = share * (within('days', days, 0, 10_000) / 30.4) * 2 ** ((within('celsius', celsius, -5, 45) - CELLAR_C) / DOUBLES_C)
-  return { airL: share * capacityL, exposure, risk: exposure >= WANTS.high ? 'high' : exposure >= WANTS.some ? 'some' : 'none' }
+  return { airL: Math.max(0, capacityL - litres), exposure, risk: exposure >= WANTS.high ? 'high' : exposure >= WANTS.some ? 'some' : 'none' }
 }

@@ -20,13 +20,6 @@ export function woodShare(capacityL: number, days: number): number {
   return 1 - (1 - share) ** (within('days', days, 0, 10_000) / MONTH_DAYS)
 }
 
-/**
- * What wood lets go in so many days of a full barrel, L.
- * @throws LimitError
- * @example barrelLoss(225, 30.4) // 3.4
- */
-export const barrelLoss = (capacityL: number, days: number): number => capacityL * woodShare(capacityL, days)
-
 /** A new barrel of 225 L may hold a wine for about so many weeks; its second wine twice as long. Common practice, no source. */
 const NEW_WEEKS = 40
 /** From so many wines on it gives hardly any taste of wood: common practice, no source. */

@@ -34,6 +34,9 @@ describe('wine in wood', () => {
       const litres = lotAt(cellar.lots.get(lotId)!, now).contents.get('vessel-oak')
       expect(litres).toBeCloseTo(drunk(drunk(50, 60) + 2, 40), 6)
     }
+    const bands = [whole, foldCellar([...start, topUp])].map((c) => lotAt(c.lots.get(lotId)!, now).volume)
+    expect(bands[0]!.uncertainty).toBeCloseTo(bands[1]!.uncertainty, 9)
+    expect(bands[0]!.origin).toBe('estimated')
   })
   it('takes more than was thought to be missing: it had drunk more; far more is a slip, and refused', () => {
     const fill = (litres: number) =>
@@ -55,6 +58,17 @@ describe('wine in wood', () => {
     }
     expect(refusedOf(missing + 1)).toEqual([])
     expect(refusedOf(missing + 6)).not.toEqual([])
+  })
+  it('a day after it was filled its volume is as measured as before, and a cup more than was reckoned comes out of it', () => {
+    const day = new Date(NOW - 99 * DAY).toISOString()
+    expect(lotAt(foldCellar(start).lots.get(lotId)!, day).volume.origin).toBe('measured')
+    const out = (litres: number) => {
+      const to = { lotId, vesselId: 'vessel-steel' }
+      const steel = entry(210, { type: 'vessel-added', vesselId: 'vessel-steel', name: 'Steel', kind: 'tank', capacityL: 100 })
+      const racked = entry(99, { type: 'transfer', purpose: 'rack', from: { lotId, vesselId: 'vessel-oak' }, to, outL: litres, inL: litres })
+      return propose(historyOf([...start, steel]), [racked]).refused.map((p) => p.code)
+    }
+    expect([out(50.4), out(58)]).toEqual([[], ['more-out-than-in']])
   })
   it('all that is thought to be left can be racked out, and a measured volume is believed', () => {
     const measured = [...start, topUp, read(10, 'volume', 51)]

@@ -8,6 +8,8 @@ export type InWood = ReadonlyMap<string, { capacityL: number, since: string }>
 const DAY = 86_400_000
 /** Of what wood has taken nobody knows more than this: half of it either way, common practice, no source. */
 const UNSURE = 0.5
+/** A volume known to this part of it still counts as measured: what a scale on a vessel tells, and a little. Ours. */
+const STILL_MEASURED = 0.03
 
 /**
  * A lot less what wood has drunk of it up to an instant. What is dissolved stays as strong as it was: water and alcohol both go, and which
@@ -29,7 +31,9 @@ export function afterWood(lot: Pick<LotState, 'contents' | 'inWood' | 'volume'>,
   if (lost === 0) return undefined
   const { volume } = lot
   const value = [...contents.values()].reduce((sum, litres) => sum + litres, 0)
-  return { contents, volume: { ...volume, value, origin: 'estimated', uncertainty: Math.hypot(volume.uncertainty, UNSURE * lost) } }
+  // What is not known of one stretch is not known of the next in the same direction: so it adds up, however the time is cut.
+  const uncertainty = volume.uncertainty + UNSURE * lost
+  return { contents, volume: { ...volume, value, uncertainty, origin: uncertainty > STILL_MEASURED * value ? 'estimated' : volume.origin } }
 }
 
 /** Takes off what wood has drunk of lots before something happens to them. */

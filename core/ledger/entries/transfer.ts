@@ -9,6 +9,9 @@ import { type EntryKind, NOTHING_TOUCHED } from './kind'
 /** From this share of a vessel on it counts as full: the air over it is new, and little. Common practice, no source. */
 const FULL = 0.96
 
+/** How far what a barrel drank may be off what was reckoned, as a share of it: common practice, no source. */
+const DRANK_MORE = 0.05
+
 /**
  * Moves wine between vessels and lots. A move that cannot be (more out than is in, another lot in the vessel) is reported
  * and left out, so that the volumes stay sound. A volume that was only expected gives way to what was really moved.
@@ -57,9 +60,6 @@ export const transfer: EntryKind<'transfer'> = {
   }
 }
 
-/** How much more than was reckoned a barrel may have drunk by when it is filled up, as a share of it: common practice, no source. */
-const DRANK_MORE = 0.05
-
 /** A barrel that takes more than there was thought to be room for has drunk more than was reckoned: what was filled in is believed. */
 function drankMore(lot: LotState, vessel: VesselState, inL: number): void {
   const held = lot.contents.get(vessel.id) ?? 0
@@ -74,7 +74,10 @@ function thereIsEnough(folding: Folding, from: LotState, move: EntryOf<'transfer
   const source = move.from.vesselId ?? ''
   const held = from.contents.get(source) ?? 0
   if (move.outL <= held + HELD_L) return true
-  if (from.volume.origin === 'measured' || !from.contents.has(source)) {
+  // Of what wood drank nobody knows to the litre: as much more than was reckoned may come out of it as may go in.
+  const slack = from.inWood?.has(source) ? from.inWood.get(source)!.capacityL * DRANK_MORE : 0
+  const sure = from.volume.origin === 'measured' && move.outL > held + slack
+  if (sure || !from.contents.has(source)) {
     folding.problem({ code: 'more-out-than-in', entryId: move.id, lotId: from.id, outL: move.outL, heldL: held })
     return false
   }
