@@ -3,7 +3,7 @@ import { NEUTRAL_FILLS, woodTime } from '~~/core/cellar'
 import type { Care, VesselState } from '~~/core/ledger'
 import { wantsSwelling } from '~~/core/stages'
 import { sayWhen } from '~/composables/useStory'
-import { sayVessel } from '~/wording/findings'
+import { saySwelling } from '~/wording/findings'
 import { weeks } from '~/wording/findings/say'
 import { VESSEL, VESSEL_OF } from '~/wording/terms'
 
@@ -41,11 +41,7 @@ const wood = computed(() => {
     ? `${held}: ${v.value.lotId ? 'about' : 'a wine stays about'} ${weeks(time.weeks)} at most`
     : `${held}: it gives hardly any taste`
 })
-const swell = computed(() =>
-  wantsSwelling(v.value, now.value)
-    ? sayVessel({ code: 'swell-barrel', name: v.value.name, isNew: !v.value.used, key: '', urgency: 'note', task: true, evidence: [] })
-    : undefined
-)
+const swell = computed(() => (wantsSwelling(v.value, now.value) && !v.value.retiredAt ? saySwelling(!v.value.used) : undefined))
 </script>
 
 <template>
@@ -74,9 +70,7 @@ const swell = computed(() =>
     </span>
     <span v-else class="care">
       <span class="soft small">{{ past }}</span>
-      <span v-if="swell && !v.retiredAt" class="small"
-      >{{ swell.title }}. <span class="soft">{{ swell.reason }}</span></span
-      >
+      <span v-if="swell" class="small">{{ swell }}</span>
       <span class="acts">
         <template v-if="v.retiredAt">
           <UButton variant="link" :aria-label="`${v.name} is in use again`" @click="emit('retire', false)">Bring it back</UButton>

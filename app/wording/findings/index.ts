@@ -16,7 +16,7 @@ import { WOOD } from './wood'
 import type { FindingWords, SayFormat, WordsFor } from './say'
 
 export type { FindingWords, SayFormat } from './say'
-export { sayVessel } from './vessels'
+export { saySwelling, sayVessel } from './vessels'
 
 /** All words of all stages: the compiler asks for each code. */
 const WORDS: WordsFor<StageSays> = {

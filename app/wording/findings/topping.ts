@@ -8,8 +8,8 @@ export const TOPPING: WordsFor<ToppingSays> = {
     action: 'Top it up'
   }),
   'top-barrel': ({ vessel, daysSince, airL, urgency }, _lot, f) => ({
-    title: urgency === 'wait' ? `${vessel} was filled ${days(daysSince)} ago` : `Top up ${vessel}`,
-    reason: `Wood drinks 1 to 3 % in a month: by now about ${f.words(f.volume(Number(airL.toPrecision(1))))} are missing, ${days(daysSince)} after it was filled. Every two to three weeks.`,
+    title: urgency === 'wait' ? `${vessel} was filled ${daysSince < 1 ? 'today' : `${days(daysSince)} ago`}` : `Top up ${vessel}`,
+    reason: `Wood drinks 1 to 3 % in a month: there are about ${f.words(f.volume(Number(airL.toPrecision(1))))} of air by now. It is topped up every two to three weeks.`,
     action: 'Top it up'
   })
 }

@@ -18,12 +18,11 @@ export function sayVessel(finding: Finding<VesselSays>): FindingWords {
             ? 'Empty wood turns sour. Rinsed and drained, burn a disc in it, or fill it with a holding solution of sulphite and citric acid; bung it.'
             : `Last sulphured ${days(finding.daysSince)} ago; every four to six weeks while it is empty.`
       }
-    case 'swell-barrel':
-      return {
-        title: `Swell ${finding.name} first`,
-        reason: finding.isNew
-          ? 'New wood is filled with clean water until nothing drips any more, one to three days, and drained.'
-          : 'It has stood empty: fill it with clean water until nothing drips any more, a day or two, and drain it.'
-      }
   }
 }
+
+/** Wood that has stood dry is swelled before a wine goes into it. */
+export const saySwelling = (isNew: boolean): string =>
+  isNew
+    ? 'Swell it first: new wood is filled with clean water until nothing drips any more, one to three days, and drained.'
+    : 'Swell it first: it has stood empty. Clean water until nothing drips any more, a day or two, and drain it.'

@@ -7,8 +7,6 @@ export type VesselSays =
   | { code: 'wash-vessel', name: string, held?: string, daysSince: number }
   /** Empty wood turns sour: sulphur in it, or a holding solution, again and again. */
   | { code: 'sulphur-barrel', name: string, daysSince?: number }
-  /** Before a wine goes into wood that has stood dry. */
-  | { code: 'swell-barrel', name: string, isNew: boolean }
 
 const DAY = 24
 /** A barrel that stands empty is sulphured again every 4 to 6 weeks: common practice, no source, days. */
