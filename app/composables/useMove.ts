@@ -8,6 +8,8 @@ import { MOVE_AS, type MoveAs, PLACE_FIRST, TOPPING_DOUBT, sayLikeness } from '~
 
 /** A volume that was only expected may turn out this much larger. */
 const EXPECTED_SLACK = 1.3
+/** So many times the usual lees may still be lees: a loose cap of pulp. Common practice, no source. */
+const LEES_AT_MOST = 2.5
 /** By eye a vessel takes a little more than was noted of it, and a measured volume may be off by as much. */
 const BY_EYE = 1.02
 export interface MoveRow {
@@ -89,7 +91,9 @@ export function useMove(lotId: string) {
   /** What is left where it came from. */
   const leftL = computed(() => Math.max(0, held.value - inAll.value))
   const leesChosen = ref<boolean>()
-  const isLees = computed({ get: () => leesChosen.value ?? as.value === 'rack', set: (is: boolean) => (leesChosen.value = is) })
+  /** Much more than lees usually take is wine, until somebody says otherwise: nobody pours good wine away by a default. */
+  const likeLees = computed(() => as.value === 'rack' && lot.value !== undefined && leftL.value <= held.value * leesShareOf(lot.value) * LEES_AT_MOST)
+  const isLees = computed({ get: () => leesChosen.value ?? likeLees.value, set: (is: boolean) => (leesChosen.value = is) })
   watch(as, () => (leesChosen.value = undefined))
 
   /** A part may go on as a lot of its own. */
@@ -178,14 +182,14 @@ export function useMove(lotId: string) {
       return tooMuch(l, ours.value, combineL.value ?? 0, 'combineL')
     }
     const bad = rows.value.findIndex((r) => !r.vesselId)
-    if (bad >= 0) return { field: `row${bad}`, reason: 'Say into which vessel.' }
+    if (bad >= 0) return { field: `vessel${bad}`, reason: 'Say into which vessel.' }
     const brim = rows.value.findIndex((r) => (r.litres.value ?? 0) > (vesselOf(r.vesselId)?.capacityL ?? 1e6) * BY_EYE)
     if (brim >= 0) {
       const vessel = vesselOf(rows.value[brim]!.vesselId)!
-      return { field: `row${brim}`, reason: `${vessel.name} holds ${f.words(f.volume(vessel.capacityL))}: no more goes in.` }
+      return { field: `litres${brim}`, reason: `${vessel.name} holds ${f.words(f.volume(vessel.capacityL))}: no more goes in.` }
     }
     if (as.value === 'split' && ownLot.value && !ownName.value.trim()) return { field: 'ownName', reason: 'The new lot needs a name.' }
-    return tooMuch(l, ours.value, inAll.value, `row${rows.value.length - 1}`)
+    return tooMuch(l, ours.value, inAll.value, `litres${rows.value.length - 1}`)
   }
   function tooMuch(of: LotView | undefined, vesselId: string, litres: number, field: string) {
     const there = of?.contents.get(vesselId) ?? 0

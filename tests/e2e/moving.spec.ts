@@ -40,6 +40,8 @@ test('a wine is racked into two vessels, sulphited on what arrived, and what it 
   await expect(page.getByText('Say into which vessel.').first()).toBeVisible()
   await takeFrom(page, 'Into', /^Ten/)
   await expect(box(page, 'Went over')).toHaveValue('10')
+  // Twelve litres are no lees: they are not poured away by a default.
+  await expect(page.getByRole('radio', { name: /^Wine/ })).toBeChecked()
   await button(page, 'Another vessel').click()
   await takeFrom(page, 'And into, 2', /^Spare glass/)
   await box(page, 'Went over, 2').fill('11.6')

@@ -9,18 +9,21 @@ const props = defineProps<{
   /** Stands behind the number when there is no choice of unit. */
   unitLabel?: string
   hint?: string | undefined
+  /** What speaks against it where it stands, besides what the field finds itself. */
+  error?: string | undefined
   /** Usual figures in the field's first unit, to tap. */
   usual?: readonly number[] | undefined
 }>()
 
 /** The field is shared with its page on purpose: what is typed here is read there. */
 const model = computed(() => props.field)
+const message = computed(() => props.field.message ?? props.error)
 /** Nothing stands behind the number. The group's own rounding goes by every group around it, so it is said here. */
 const alone = computed(() => props.field.units.length <= 1 && !props.unitLabel)
 </script>
 
 <template>
-  <UFormField :label="label" :name="name" :help="field.message ? undefined : hint" :error="field.message" class="min-w-0">
+  <UFormField :label="label" :name="name" :help="message ? undefined : hint" :error="message" class="min-w-0">
     <UFieldGroup class="w-full quantity">
       <UInput
         v-model="model.text"
@@ -52,8 +55,8 @@ const alone = computed(() => props.field.units.length <= 1 && !props.unitLabel)
         @click="model.text = String(n)"
       >{{ n }}</UButton>
     </span>
-    <template v-if="field.message" #error="{ error }">
-      <span role="alert">{{ error }}</span>
+    <template v-if="message" #error="{ error: said }">
+      <span role="alert">{{ said }}</span>
       <span v-if="field.question" class="answers">
         <UButton v-for="s in field.question.suggestions" :key="s.value" variant="outline" color="error" @click="field.take(s)">
           {{ `Make it ${sayNumber(s)}${s.unit === field.unit ? '' : ` ${s.unit}`}` }}

@@ -37,7 +37,7 @@ const band = (row: { figure: Figure | undefined, band?: number, key: FigureKey }
     ? undefined
     : row.key === 'volume'
       ? row.figure.origin === 'estimated'
-        ? f.volume(row.figure.uncertainty).text
+        ? f.words(f.volume(Number(row.figure.uncertainty.toPrecision(2))))
         : undefined
       : row.band === undefined
         ? undefined

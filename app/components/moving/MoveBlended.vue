@@ -23,32 +23,14 @@ const rows = computed(() => {
 </script>
 
 <template>
-  <table class="w-full columns">
-    <caption class="text-left">{{ blended.before.name }}, before and after</caption>
+  <table class="lines">
+    <caption>{{ blended.before.name }}, before and after</caption>
     <tbody>
       <tr v-for="r in rows" :key="r.what">
-        <th scope="row">{{ r.what }}</th>
+        <th scope="row" class="soft">{{ r.what }}</th>
         <td>{{ r.before }}</td>
         <td><b>{{ r.after }}</b></td>
       </tr>
     </tbody>
   </table>
 </template>
-
-<style scoped>
-th {
-  text-align: left;
-  font-weight: 400;
-  color: var(--ink-soft);
-}
-td {
-  text-align: right;
-}
-tr > * {
-  border-top: 1.5px solid var(--line);
-  padding: 6px 0 6px 8px;
-}
-tr > :first-child {
-  padding-left: 0;
-}
-</style>

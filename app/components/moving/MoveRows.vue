@@ -4,7 +4,7 @@ import type { useMove } from '~/composables/useMove'
 /** Into which vessels, and how much into each; a further one where one does not hold it. */
 const props = defineProps<{ move: ReturnType<typeof useMove> }>()
 const { rows, placesOf, choose, addRow, dropRow, wrong, leftL } = props.move
-const errorAt = (i: number) => (wrong.value?.field === `row${i}` ? wrong.value.reason : undefined)
+const errorAt = (field: string) => (wrong.value?.field === field ? wrong.value.reason : undefined)
 </script>
 
 <template>
@@ -15,10 +15,10 @@ const errorAt = (i: number) => (wrong.value?.field === `row${i}` ? wrong.value.r
         :label="i === 0 ? 'Into' : `And into, ${i + 1}`"
         :items="placesOf(row)"
         placeholder="choose a vessel"
-        :error="errorAt(i)"
+        :error="errorAt(`vessel${i}`)"
         @update:model-value="choose(row, $event)"
       />
-      <QuantityField :label="i === 0 ? 'Went over' : `Went over, ${i + 1}`" :field="row.litres" />
+      <QuantityField :label="i === 0 ? 'Went over' : `Went over, ${i + 1}`" :field="row.litres" :error="errorAt(`litres${i}`)" />
       <UButton
         v-if="rows.length > 1"
         variant="ghost"

@@ -90,7 +90,7 @@ useHead({ title: () => `${MOVE_AS[as.value].label} ${lot.value?.name ?? ''} · P
               placeholder="choose a wine, the likest first"
               :error="errorOf('topper')"
             />
-            <QuantityField label="Went in" :field="move.topL" :hint="errorOf('topL')" />
+            <QuantityField label="Went in" :field="move.topL" :error="errorOf('topL')" />
           </template>
         </template>
 
@@ -106,7 +106,7 @@ useHead({ title: () => `${MOVE_AS[as.value].label} ${lot.value?.name ?? ''} · P
               placeholder="choose a lot"
               :error="errorOf('partner')"
             />
-            <QuantityField label="Went over" :field="move.combineL" :hint="errorOf('combineL')" />
+            <QuantityField label="Went over" :field="move.combineL" :error="errorOf('combineL')" />
             <ChoiceTiles
               v-if="(move.combineL.value ?? 0) > 0 && held - (move.combineL.value ?? 0) > 0.05"
               v-model="isLees"
@@ -125,7 +125,6 @@ useHead({ title: () => `${MOVE_AS[as.value].label} ${lot.value?.name ?? ''} · P
         </div>
         <MoveSulphite v-if="as === 'rack'" :move="move" />
         <FindingNote v-for="r in refused" :key="r" tone="stop">{{ r }}</FindingNote>
-        <p v-if="wrong && !['topper', 'partner', 'ownName'].includes(wrong.field)" class="message" role="alert">{{ wrong.reason }}</p>
         <UButton type="submit" size="xl" class="justify-self-start" :loading="saving">Log it</UButton>
       </template>
     </section>
