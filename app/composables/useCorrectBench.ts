@@ -17,7 +17,6 @@ import { brixFromSg, potentialAlcohol } from '~~/core/hydrometry'
 import { type LotState, type Style, abvOf } from '~~/core/ledger'
 import { type Material, type TargetAddition, type TargetRequest, type TargetResult, FIRST_STAGE, findTargets, mixedMust, staged } from '~~/core/must'
 import { materialKey } from '~~/core/materials'
-import { fromLitres } from '~~/core/units'
 import { startReckoner, stopReckoner } from '~/workers/start'
 import type { QuantityField } from './useQuantityField'
 
@@ -93,7 +92,7 @@ export function useCorrectBench(lot: Ref<LotState | undefined>) {
       fields.abv.text = l.balance && abvOf(l.balance) > 0.5 ? abvOf(l.balance).toFixed(1) : ''
       const { malolactic, cold } = courseOfLot(l)
       Object.assign(plan, { malolactic, cold })
-      fields.volume.text = String(Number(fromLitres(l.volume.value, f.volumeUnit.value).toPrecision(4)))
+      fields.volume.text = f.typedVolume(l.volume.value)
     },
     { immediate: true }
   )

@@ -64,6 +64,8 @@ export function useFormat() {
             : value
     return unit === 'SG' ? own.toFixed(3) : String(Number(own.toPrecision(6)))
   }
+  /** Litres as one would type them, four digits. */
+  const typedVolume = (litres: number): string => String(Number(fromLitres(litres, volumeUnit.value).toPrecision(4)))
   const sugarUnit = computed(() => settings.values.sugar)
   const words = (shown: Shown): string => `${shown.text} ${shown.unit}`
 
@@ -75,6 +77,7 @@ export function useFormat() {
     temperatureUnit,
     sugarUnit,
     typed,
+    typedVolume,
     volume,
     mass,
     temperature,

@@ -15,7 +15,7 @@ import {
 } from '~~/core/sulphite'
 import { type LotView, isMust } from '~~/core/ledger'
 import { MATERIALS } from '~~/core/materials'
-import { fromLitres, inSpoons } from '~~/core/units'
+import { inSpoons } from '~~/core/units'
 
 /** Strength of the stock solution that is proposed: 10 g made up to 100 mL. */
 const STOCK_G_PER_L = MATERIALS['potassium-metabisulphite'].stockGPerL!
@@ -64,7 +64,7 @@ export function useSulphiteBench(lot: Ref<LotView | undefined>) {
       targetMolecular.value = MOLECULAR_TARGET[l.style]
       fields.ph.text = l.ph ? l.ph.value.toFixed(2) : ''
       fields.volume.unit = f.volumeUnit.value
-      fields.volume.text = String(Number(fromLitres(l.volume.value, f.volumeUnit.value).toPrecision(4)))
+      fields.volume.text = f.typedVolume(l.volume.value)
       fields.free.text = freeNow.value ? freeNow.value.value.toFixed(0) : '0'
       fields.bound.text = String(Math.round(l.boundShare * 100))
     },

@@ -15,6 +15,28 @@ export function useVolumeField(own: Pick<QuantityFieldOptions, 'limits' | 'requi
   })
 }
 
+/** A plain number within its limits, needed unless it is said that it may stay empty. */
+export const usePlainField = (min: number, max: number, words: string, own: Pick<QuantityFieldOptions, 'text' | 'required'> = {}) =>
+  useQuantityField({ kind: 'plain', unit: '', required: true, limits: { min, max, words }, ...own })
+
+/** What really went in or was filled: empty while nothing did. */
+export const useWentInField = (words = 'Say how much went in.', most = 1e6) =>
+  useQuantityField({ kind: 'plain', unit: '', limits: { min: 0.001, max: most, words } })
+
+/** Degrees in the person's unit, given in °C. */
+export function useDegreesField(min: number, max: number, celsius?: number) {
+  const f = useFormat()
+  const unit = f.temperatureUnit.value
+  return useQuantityField({
+    kind: 'temperature',
+    unit,
+    units: ['°C', '°F'],
+    required: true,
+    ...(celsius !== undefined && { text: f.typed(celsius, 'temperature', unit) }),
+    limits: { min, max, words: f.degrees(`Between ${min} and ${max} °C.`.replace('-', '−')) }
+  })
+}
+
 /** The sugar of a must or a wine, as gravity or °Brix. */
 export const useSugarField = (unit: SugarUnit, own: Pick<QuantityFieldOptions, 'required'> = {}) =>
   useQuantityField({ kind: 'sugar', unit, units: ['SG', '°Brix'], quantity: (u) => (u === 'SG' ? 'sg' : 'brix'), ...own })

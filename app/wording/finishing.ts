@@ -1,10 +1,13 @@
 import type { PrimingFinding, SorbateFinding } from '~~/core/finishing'
 
-/** Bottles and what they are usually made for, gauge pressure in bar: common practice, no source. What the maker says comes first. */
+/**
+ * Bottles and what they may be taken for, gauge pressure in bar: sparkling wine bottles are tested to about 16 and beer bottles to about
+ * 12 when new (from memory), and neither is filled to that. What the maker says comes first.
+ */
 export const BOTTLE_KINDS = [
   { value: 'still', label: 'Still wine bottle, cork or screw', bar: 0 },
   { value: 'beer', label: 'Beer or cider bottle, crown cap', bar: 4 },
-  { value: 'heavy', label: 'Sparkling wine bottle, wired', bar: 9 },
+  { value: 'heavy', label: 'Sparkling wine bottle, wired', bar: 12 },
   { value: 'own', label: 'Another, as its maker says', bar: undefined }
 ] as const
 export type BottleKind = (typeof BOTTLE_KINDS)[number]['value']
@@ -30,6 +33,11 @@ export function sayPriming(f: PrimingFinding): { tone: 'stop' | 'ask', text: str
       return {
         tone: 'ask',
         text: `The ${f.residualSugarGPerL.toFixed(0)} g/L of sugar that are left are counted to the last gram. Measure them: a gravity tells them to about 5 g/L.`
+      }
+    case 'sugar-untested':
+      return {
+        tone: 'ask',
+        text: `Nobody tested its sugar, and a gravity tells it to about ${f.spreadGPerL.toFixed(0)} g/L: up to ${f.bar.toFixed(1)} bar more than is shown. The bottle is judged with it. A sugar test settles it.`
       }
     case 'yeast-unsure':
       return {
@@ -65,3 +73,30 @@ export function saySorbate(f: SorbateFinding): { tone: 'stop' | 'ask', text: str
       }
   }
 }
+
+/** What holds a sweet wine sweet. */
+export const HELD_BY = [
+  { value: 'sorbate' as const, label: 'Sorbate and sulphite', hint: 'the usual' },
+  { value: 'heat' as const, label: 'Pasteurise', hint: 'without sulphite, in the bottle' },
+  { value: 'cold' as const, label: 'Cold alone', hint: 'does not hold' }
+]
+
+/** What is tried in glasses: what it takes along besides haze, and how it is made ready. Common practice, no source. */
+export const TRIED = {
+  'bentonite':
+    'Swell it in hot water, a day before. Takes protein, some colour and aroma; a thick layer of lees. Rack after a week or two.',
+  'gelatin': 'Dissolve it warm. Takes tannin and colour: for hard reds; in whites only with silica sol or tannin before it.',
+  'chitosan': 'The second of two: silica sol first, this an hour to a day later. Takes haze, little else.',
+  'isinglass': 'Soak it cold for a day. Polishes whites, takes a little bitterness; light lees.',
+  'casein': 'Stir it in fast: it clots at once. Takes brown colour and off-smells of whites.',
+  'egg-white': 'A pinch of salt, no froth. Rounds the tannin of reds; an egg white for 20 to 40 L.',
+  'charcoal': 'The last resort: takes colour, faults and aroma alike. Rack after a day or two.',
+  'tannin': 'Dissolve it in warm wine. Firms the body and helps gelatin; tasted again after weeks.',
+  'oak': 'Chips or cubes, boiled, toasted or straight by school; taste weekly, more often near the end.',
+  'gum-arabic': 'Just before the bottle, after all filtering. Softens, and holds colour and crystals up.'
+} as const
+export type Tried = keyof typeof TRIED
+
+/** What comes after the sugar: common practice, no source. */
+export const AFTERWARDS =
+  'Then: bottle at once, crown or wire, lie them at 12 to 16 °C for six weeks; open one in the third week and taste its pressure. Leave it on its lees, or turn it down into the neck over weeks and disgorge it. Common practice.'

@@ -26,3 +26,14 @@ export function stockFor(rates: readonly number[], glassMl: number, strengths: r
   const least = Math.min(...rates.filter((r) => r > 0))
   return strengths.find((g) => (least * glassMl) / g >= 0.5) ?? strengths.at(-1)!
 }
+
+/**
+ * Rates for so many glasses: none, and from the least that is usual to the most, evenly.
+ * @param glasses 2 or more
+ * @example trialRates({ min: 0.25, max: 1 }, 4) // 0, 0.25, 0.63 and 1 g/L
+ */
+export function trialRates({ min, max }: { min: number, max: number }, glasses: number): number[] {
+  const steps = within('glasses', glasses, 2, 24) - 1
+  const rate = (i: number) => (steps === 1 ? max : min + ((max - min) * i) / (steps - 1))
+  return [0, ...Array.from({ length: steps }, (_, i) => Number(rate(i).toPrecision(2)))]
+}

@@ -2,9 +2,11 @@ import fc from 'fast-check'
 import highs from 'highs'
 import { describe, expect, it } from 'vitest'
 import { applyChange, fitAcids, solveEquilibrium } from '../acids'
+import { sgFromBrix } from '../hydrometry'
 import { LimitError } from '../units'
 import {
   type BlendSource,
+  blindOrder,
   blendTarget,
   bottleMix,
   bottlePressure,
@@ -16,7 +18,9 @@ import {
   pasteurisationUnits,
   priming,
   sorbateDose,
-  stockFor
+  stockFor,
+  sweetLadder,
+  trialRates
 } from '.'
 
 const num = (min: number, max: number) => fc.double({ min, max, noNaN: true })
@@ -75,6 +79,13 @@ describe('pressure in a bottle', () => {
       false,
       ['bottle-not-rated', 'sugar-enough', 'still-level']
     ],
+    ['a bottle that holds it, if nothing more is in it', { targetBar: 5, bottleRatedBar: 10 }, true, []],
+    [
+      'the same, of which the sugar is not tested',
+      { targetBar: 5, bottleRatedBar: 10, residualSpreadGPerL: 5 },
+      false,
+      ['over-rated', 'sugar-untested']
+    ],
     ['strong already', { targetBar: 5, bottleRatedBar: 12, abv: 14 }, true, ['yeast-unsure']]
   ])('%s', (_name, more, allowed, codes) => {
     const told = priming({ volumeL: 10, abv: 11, ...more })
@@ -128,6 +139,11 @@ describe('sorbate', () => {
       })
     )
   })
+})
+
+describe('syrup of equal weights', () => {
+  it('holds half of its weight in sugar, by the density that the hydrometry has (ICUMSA SPS-4)', () =>
+    expect(sweetLadder(100)[2]!.syrupMl).toBeCloseTo(1 / (0.5 * sgFromBrix(50) * 0.9982), 1))
 })
 
 describe('pasteurising', () => {
@@ -214,6 +230,24 @@ describe('bottles from a volume', () => {
 })
 
 describe('a bench trial', () => {
+  it('rates from none over the least that is usual to the most', () => {
+    expect(trialRates({ min: 0.25, max: 1 }, 4)).toEqual([0, 0.25, 0.63, 1])
+    expect(trialRates({ min: 0.25, max: 1 }, 2)).toEqual([0, 1])
+    expect(() => trialRates({ min: 0.25, max: 1 }, 1)).toThrow(LimitError)
+  })
+  it('blind: every glass once, the same for the same trial, and not as they were filled for every trial', () => {
+    const trials = ['bentonite4lot-a', 'bentonite4lot-b', 'gelatin4lot-a', 'casein5', 'egg-white6', 'oak3']
+    for (const name of trials) {
+      expect([...blindOrder(6, name)].sort()).toEqual([0, 1, 2, 3, 4, 5])
+      expect(blindOrder(6, name)).toEqual(blindOrder(6, name))
+    }
+    expect(new Set(trials.map((name) => blindOrder(6, name).join())).size).toBeGreaterThan(3)
+  })
+  it('a ladder of sweetness: 10 g/L in 100 mL is a gram of sugar, 1.6 mL of syrup', () => {
+    const ladder = sweetLadder(100)
+    expect(ladder.find((g) => g.gPerL === 10)!.syrupMl).toBeCloseTo(1 / 0.615, 6)
+    expect(ladder.map((g) => g.gPerL)).toEqual([...ladder.map((g) => g.gPerL)].sort((a, b) => a - b))
+  })
   it('millilitres of stock for each glass', () =>
     expect(finingTrial([0, 0.25, 0.5, 1], 50, 100).glasses.map((g) => g.stockMl)).toEqual([0, 0.5, 1, 2]))
   it('a stock so strong that the least glass takes half a millilitre or more', () => {

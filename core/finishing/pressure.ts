@@ -55,6 +55,8 @@ export interface PrimingAsked {
   targetBar: number
   /** All that yeast could take, measured or by its gravity. */
   residualSugarGPerL?: number
+  /** How much more there may be of it, g/L: nothing by a sugar test, about 5 by a gravity. Counted against the bottle. */
+  residualSpreadGPerL?: number
   abv: number
   fermentedAtCelsius?: number
   servedAtCelsius?: number
@@ -70,6 +72,8 @@ export type PrimingFinding =
   /** What is left in it makes more than is wanted. */
   | { code: 'sugar-enough', residualSugarGPerL: number, bar: number }
   | { code: 'sugar-counted', residualSugarGPerL: number, bar: number }
+  /** It is not tested: so much more pressure there may be where it is warmest. */
+  | { code: 'sugar-untested', spreadGPerL: number, bar: number }
   | { code: 'yeast-unsure', abv: number }
   | { code: 'still-level', bar: number }
 
@@ -97,10 +101,11 @@ const RESERVE = 0.9
  * @example priming({ volumeL: 10, targetBar: 6, abv: 11, fermentedAtCelsius: 20 }).sugarGPerL // 22.7
  */
 export function priming(asked: PrimingAsked): Priming {
-  const { volumeL, targetBar, residualSugarGPerL: residual = 0, abv, bottleRatedBar: rated } = asked
+  const { volumeL, targetBar, residualSugarGPerL: residual = 0, residualSpreadGPerL: spread = 0, abv, bottleRatedBar: rated } = asked
   within('volumeL', volumeL, 0.001, 100_000)
   within('targetBar', targetBar, 0, 10)
   within('residualSugarGPerL', residual, 0, 300)
+  within('residualSpreadGPerL', spread, 0, 50)
   within('abv', abv, 0, 18)
   if (rated !== undefined) within('bottleRatedBar', rated, 0, 20)
   const [fermented, served, warmest] = [
@@ -113,7 +118,9 @@ export function priming(asked: PrimingAsked): Priming {
   const sugarGPerL = Math.max(0, (wanted - there) / CO2_PER_G.sucrose)
   const all = there + sugarGPerL * CO2_PER_G.sucrose
   const barAt = [...new Set([served, 20, warmest])].sort((a, b) => a - b).map((celsius) => ({ celsius, bar: bottlePressure(all, celsius) }))
-  const worst = barAt.reduce((most, one) => (one.bar > most.bar ? one : most))
+  // What may be in it besides is reckoned with for the bottle, and told apart.
+  const most = (celsius: number) => bottlePressure(all + spread * CO2_PER_G.hexose, celsius)
+  const worst = barAt.map(({ celsius }) => ({ celsius, bar: most(celsius) })).reduce((top, one) => (one.bar > top.bar ? one : top))
   const fromResidual = bottlePressure(there, served)
   const tooMuch = rated !== undefined && worst.bar > rated * RESERVE
   const unrated = (rated === undefined || rated === 0) && worst.bar >= STILL_BAR
@@ -123,6 +130,7 @@ export function priming(asked: PrimingAsked): Priming {
     ...(residual > 0
       ? [{ code: sugarGPerL === 0 ? ('sugar-enough' as const) : ('sugar-counted' as const), residualSugarGPerL: residual, bar: fromResidual }]
       : []),
+    ...(spread > 0 ? [{ code: 'sugar-untested' as const, spreadGPerL: spread, bar: worst.bar - bottlePressure(all, worst.celsius) }] : []),
     ...(sugarGPerL > 0 && abv > YEAST_UNSURE_ABV ? [{ code: 'yeast-unsure' as const, abv }] : []),
     ...(targetBar < STILL_BAR ? [{ code: 'still-level' as const, bar: targetBar }] : [])
   ]

@@ -1,4 +1,4 @@
-import type { Draft, Entry, Fact, ReadingQuantity } from '../ledger'
+import type { Draft, Entry, EntryOf, Fact, ReadingQuantity } from '../ledger'
 
 /**
  * Entries of one lot, laid out by how long before an instant they were made.
@@ -12,6 +12,20 @@ export function ledgerBefore(now: number, unit: number, lotId: string) {
     ({ id: `${lotId}-${String(++count).padStart(4, '0')}`, device: 't', at: at(ago), written: at(ago), ...draft }) as Entry
   const read = (ago: number, quantity: ReadingQuantity, value: number, of = lotId) =>
     entry(ago, { type: 'reading', lotId: of, quantity, typed: String(value), value })
-  return { at, now: at(0), entry, read }
+  /** A white juice of 20 L, unless something else is said of it. */
+  const start = (ago: number, more: Partial<Omit<EntryOf<'lot-started'>, 'type'>> = {}) =>
+    entry(ago, {
+      type: 'lot-started',
+      lotId,
+      name: 'W',
+      stream: 'juice',
+      style: 'white',
+      varieties: [],
+      volumeL: 20,
+      volumeIs: 'measured',
+      ...more
+    })
+  return { at, now: at(0), entry, read, start }
 }
-export const DAY = 86_400_000
+export const HOUR = 3_600_000
+export const DAY = 24 * HOUR

@@ -64,4 +64,23 @@ describe('the puzzle of racking day, from the ledger', () => {
     expect(a.mayMix).toEqual([['lot-one', 'lot-one+']])
     expect(lotOfWine('lot-one+')).toBe('lot-one')
   })
+  it('two lots that may come together: each part of either with each of the other', () => {
+    const cellar = foldCellar(entries)
+    const lots = ['lot-one', 'lot-two'].map((id) => lotAt(cellar.lots.get(id)!, at))
+    const day = {
+      lots,
+      vessels: cellar.vessels,
+      moved: new Map([['lot-one', new Set(['vessel-a25'])]]),
+      lees: leesShareOf,
+      barred: new Set<string>()
+    }
+    expect(askRacking(day).mayMix).toEqual([])
+    const mixed = askRacking({ ...day, mayMix: [['lot-one', 'lot-two']] })
+    expect(mixed.mayMix).toEqual([['lot-one+', 'lot-two']])
+    expect(() => problemOf(mixed)).not.toThrow()
+  })
+  it('a vessel out of use is not on the floor', () => {
+    const away = entry({ type: 'vessel-amended', vesselId: 'vessel-b20', retired: true })
+    expect(asked([away]).vessels.map((v) => v.id)).toEqual(['vessel-a25', 'vessel-c10'])
+  })
 })

@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { type BlendPart, blendOf } from '~~/core/must'
-import { fromLitres } from '~~/core/units'
 
 const cellar = useCellarStore()
 const f = useFormat()
@@ -19,7 +18,7 @@ function fill(index: number) {
   const p = parts.value[index]!
   const lot = cellar.lotOf(p.lotId)
   if (!lot) return
-  p.volume.text = String(Number(fromLitres(lot.volume.value, f.volumeUnit.value).toPrecision(4)))
+  p.volume.text = f.typedVolume(lot.volume.value)
   p.sg.text = lot.sg?.value.toFixed(3) ?? ''
   p.abv.text = lot.abv?.value.toFixed(1) ?? ''
   p.ph.text = lot.ph?.value.toFixed(2) ?? ''
@@ -55,7 +54,7 @@ const sources = computed(() => {
   return known.every((p) => p.availableL > 0) ? known : []
 })
 const take = (litres: number[]) =>
-  litres.forEach((l, i) => (parts.value[i]!.volume.text = String(Number(fromLitres(l, f.volumeUnit.value).toPrecision(3)))))
+  litres.forEach((l, i) => (parts.value[i]!.volume.text = f.typedVolume(l)))
 useHead({ title: 'Blend · Presk' })
 </script>
 

@@ -6,14 +6,8 @@ const { lot } = useLotFromAddress()
 const f = useFormat()
 const ph = useQuantityField({ kind: 'plain', unit: '', required: true, quantity: () => 'ph' })
 const ta = useQuantityField({ kind: 'concentration', unit: 'g/L', required: true, quantity: () => 'ta' })
-const abv = useQuantityField({ kind: 'plain', unit: '', required: true, limits: { min: 0, max: 18, words: 'Between 0 and 18 % vol.' } })
-const cold = useQuantityField({
-  kind: 'temperature',
-  unit: f.temperatureUnit.value,
-  units: ['°C', '°F'],
-  required: true,
-  limits: { min: -10, max: 20, words: f.degrees('Between −10 and 20 °C.') }
-})
+const abv = usePlainField(0, 18, 'Between 0 and 18 % vol.')
+const cold = useDegreesField(-10, 20)
 watch(
   () => lot.value?.id,
   () => {
@@ -43,6 +37,8 @@ const told = computed(() =>
       })
 )
 const band = (b: { low: number, high: number }, digits: number) => `${b.low.toFixed(digits)} to ${b.high.toFixed(digits)}`
+/** A forecast from a composition that nobody measured: whole degrees. */
+const about = (celsius: number) => `about ${f.words(f.temperature(Math.round(celsius)))}`
 useHead({ title: 'Cold · Presk' })
 </script>
 
@@ -73,11 +69,11 @@ useHead({ title: 'Cold · Presk' })
           </div>
           <div>
             <dt>Nothing can fall above, now</dt>
-            <dd>{{ f.words(f.temperature(told.stableAtCelsius)) }}</dd>
+            <dd>{{ about(told.stableAtCelsius) }}</dd>
           </div>
           <div>
             <dt>The same, after the cold</dt>
-            <dd>{{ f.words(f.temperature(told.stableAfterCelsius)) }}</dd>
+            <dd>{{ about(told.stableAfterCelsius) }}</dd>
           </div>
         </dl>
       </template>

@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { brixFromSg } from '~~/core/hydrometry'
 import { type Sweetener, addSugar, addWater } from '~~/core/must'
-import { fromLitres } from '~~/core/units'
 
 const { lot } = useLotFromAddress()
 const settings = useSettingsStore()
@@ -28,7 +27,7 @@ watch(
   () => lot.value?.id,
   () => {
     if (!lot.value) return
-    volume.text = String(Number(fromLitres(lot.value.volume.value, f.volumeUnit.value).toPrecision(4)))
+    volume.text = f.typedVolume(lot.value.volume.value)
     if (lot.value.sg) now.text = f.sugar(lot.value.sg.value).text
   },
   { immediate: true }

@@ -3,7 +3,7 @@ import { nutrientWorking } from '~/wording/workings'
 import { potentialAlcohol } from '~~/core/hydrometry'
 import type { Style } from '~~/core/ledger'
 import { ASSUMED_YAN, type Need, chooseYeast, nutrientPlan, nutrientsLeft, pitchPlan, starterPlan } from '~~/core/yeast'
-import { fromCelsius, fromLitres } from '~~/core/units'
+import { fromCelsius } from '~~/core/units'
 import { STYLE } from '~/wording/terms'
 import { FIT, sayNutrientFinding, sayPitchFinding, sayPitchStep, sayYeastReason } from '~/wording/yeast'
 
@@ -35,7 +35,7 @@ watch(
     if (!l) return
     style.value = l.style
     malolacticWanted.value = l.style === 'red' && l.stream !== 'kit'
-    volume.text = String(Number(fromLitres(l.volume.value, f.volumeUnit.value).toPrecision(4)))
+    volume.text = f.typedVolume(l.volume.value)
     const sg = l.originalSg ?? l.sg
     if (sg) sugar.text = f.sugar(sg.value).text
     if (l.style !== 'red') {

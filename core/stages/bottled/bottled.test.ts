@@ -6,18 +6,9 @@ import { DAY, ledgerBefore } from '../ledger.fixture'
 import { bottledStage, bottlesLeft } from '.'
 
 const lotId = 'lot-in-bottles'
-const { entry, now, read } = ledgerBefore(Date.UTC(2026, 10, 26, 12), DAY, lotId)
+const { entry, now, read, start } = ledgerBefore(Date.UTC(2026, 10, 26, 12), DAY, lotId)
 const ledger = (bottledAgo: number, ...more: [number, Draft<Fact>][]) => [
-  entry(900, {
-    type: 'lot-started',
-    lotId,
-    name: 'W',
-    stream: 'juice',
-    style: 'white',
-    varieties: [],
-    volumeL: 20,
-    volumeIs: 'measured'
-  }),
+  start(900),
   read(880, 'sg', 0.993),
   read(870, 'sg', 0.993),
   read(869, 'freeSo2', 30),

@@ -1,30 +1,18 @@
 import { describe, expect, it } from 'vitest'
 import { type FollowFinding, forecastFerment } from '../../fermentation'
 import { brixFromSg, potentialAlcohol } from '../../hydrometry'
-import { type Draft, type Entry, type Fact, foldCellar, lotAt } from '../../ledger'
+import { type Entry, foldCellar, lotAt } from '../../ledger'
 import { fedInSteps } from '../../must'
+import { HOUR, ledgerBefore } from '../ledger.fixture'
 import { type LotForecast, askForecast, endingOf, findingsOf, goneShare, nextFeed, tasksOf, walkingOrder, wholeOriginalSg } from '..'
 
 const NOW = Date.UTC(2026, 9, 20, 12)
-const at = (hoursAgo: number) => new Date(NOW - hoursAgo * 3_600_000).toISOString()
-const now = at(0)
 const lotId = 'lot-ferment-1'
-let n = 0
-const entry = (hoursAgo: number, draft: Draft<Fact>) =>
-  ({ id: `entry-f-${String(++n).padStart(4, '0')}`, device: 't', at: at(hoursAgo), written: at(hoursAgo), ...draft }) as Entry
+const { at, now, entry, start: startOf } = ledgerBefore(NOW, HOUR, lotId)
 const read = (hoursAgo: number, quantity: 'sg' | 'brix' | 'temperature' | 'yan' | 'sugar', value: number, more = {}) =>
   entry(hoursAgo, { type: 'reading', lotId, quantity, typed: String(value), value, ...more })
 const start = (style: 'red' | 'white' = 'red', hoursAgo = 130) =>
-  entry(hoursAgo, {
-    type: 'lot-started',
-    lotId,
-    name: 'L',
-    stream: style === 'red' ? 'fresh' : 'juice',
-    style,
-    varieties: [],
-    volumeL: 50,
-    volumeIs: 'measured'
-  })
+  startOf(hoursAgo, { stream: style === 'red' ? 'fresh' : 'juice', style, volumeL: 50 })
 const yeast = (hoursAgo = 100, cardKey = 'structured-red') =>
   entry(hoursAgo, { type: 'inoculation', lotId, organism: 'yeast', culture: cardKey, cardKey, grams: 12 })
 const air = (hoursAgo: number, celsius: number) => entry(hoursAgo, { type: 'air-read', vesselId: 'vessel-f1', celsius })

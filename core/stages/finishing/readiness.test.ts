@@ -6,7 +6,7 @@ import { DAY, ledgerBefore } from '../ledger.fixture'
 import { CONDITIONS, GATES, type Gate, HARD, readinessOf } from '.'
 
 const lotId = 'lot-ready-1'
-const { entry, now, read } = ledgerBefore(Date.UTC(2026, 10, 26, 12), DAY, lotId)
+const { entry, now, read, start } = ledgerBefore(Date.UTC(2026, 10, 26, 12), DAY, lotId)
 type More = [ago: number, draft: Draft<Fact>]
 const reading = (ago: number, quantity: Parameters<typeof read>[1], value: number): More => [
   ago,
@@ -34,16 +34,7 @@ function white(...more: More[]): LotView {
     ...more
   ]
   const cellar = foldCellar([
-    entry(200, {
-      type: 'lot-started',
-      lotId,
-      name: 'W',
-      stream: 'juice',
-      style: 'white',
-      varieties: [],
-      volumeL: 20,
-      volumeIs: 'measured'
-    }),
+    start(200),
     ...all.map(([ago, draft]) => entry(ago, draft))
   ])
   return lotAt(cellar.lots.get(lotId)!, now)
@@ -123,16 +114,7 @@ describe('ready for the next step', () => {
   })
   it('what nobody looked at is not known, and no wine is ready by that', () => {
     const cellar = foldCellar([
-      entry(200, {
-        type: 'lot-started',
-        lotId,
-        name: 'W',
-        stream: 'juice',
-        style: 'white',
-        varieties: [],
-        volumeL: 20,
-        volumeIs: 'measured'
-      }),
+      start(200),
       read(170, 'sg', 0.993),
       read(160, 'sg', 0.993)
     ])

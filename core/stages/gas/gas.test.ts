@@ -4,10 +4,10 @@ import { DAY, ledgerBefore } from '../ledger.fixture'
 import { gasStage } from '.'
 
 const lotId = 'lot-with-gas'
-const { entry, now, read } = ledgerBefore(Date.UTC(2026, 10, 26, 12), DAY, lotId)
+const { entry, now, read, start } = ledgerBefore(Date.UTC(2026, 10, 26, 12), DAY, lotId)
 const seen = (stream: 'kit' | 'juice', ...more: [number, Draft<Fact>][]) => {
   const cellar = foldCellar([
-    entry(100, { type: 'lot-started', lotId, name: 'W', stream, style: 'white', varieties: [], volumeL: 20, volumeIs: 'measured' }),
+    start(100, { stream }),
     read(99, 'sg', 1.085),
     entry(98, { type: 'inoculation', lotId, organism: 'yeast', culture: 'Y', grams: 5 }),
     read(70, 'sg', 0.993),

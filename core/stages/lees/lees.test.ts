@@ -1,30 +1,18 @@
 import { describe, expect, it } from 'vitest'
 import { findingsOf, tasksOf } from '..'
-import { type Draft, type Entry, type Fact, foldCellar, lotAt } from '../../ledger'
+import { type Entry, foldCellar, lotAt } from '../../ledger'
+import { HOUR, ledgerBefore } from '../ledger.fixture'
 
-const NOW = Date.UTC(2026, 10, 20, 12)
-const at = (hoursAgo: number) => new Date(NOW - hoursAgo * 3_600_000).toISOString()
 const lotId = 'lot-lees-01'
-let n = 0
-const entry = (hoursAgo: number, draft: Draft<Fact>) =>
-  ({ id: `entry-l-${String(++n).padStart(4, '0')}`, device: 't', at: at(hoursAgo), written: at(hoursAgo), ...draft }) as Entry
-const sg = (hoursAgo: number, value: number) => entry(hoursAgo, { type: 'reading', lotId, quantity: 'sg', typed: String(value), value })
+const { at, entry, read, start } = ledgerBefore(Date.UTC(2026, 10, 20, 12), HOUR, lotId)
+const sg = (hoursAgo: number, value: number) => read(hoursAgo, 'sg', value)
 const move = (hoursAgo: number, purpose: 'rack' | 'press') =>
   entry(hoursAgo, { type: 'transfer', purpose, from: { lotId }, to: { lotId }, outL: 40, inL: 38 })
 const plan = entry(1900, { type: 'lot-planned', lotId, lees: 'fine' })
 const stir = (hoursAgo: number) => entry(hoursAgo, { type: 'operation', lotId, what: 'stir' })
 /** A wine that was first read dry so many hours ago. */
 const wine = (style: 'red' | 'white', dryAt: number) => [
-  entry(2000, {
-    type: 'lot-started',
-    lotId,
-    name: 'L',
-    stream: style === 'red' ? 'fresh' : 'juice',
-    style,
-    varieties: [],
-    volumeL: 50,
-    volumeIs: 'measured'
-  }),
+  start(2000, { stream: style === 'red' ? 'fresh' : 'juice', style, volumeL: 50 }),
   sg(1950, 1.09),
   entry(1940, { type: 'inoculation', lotId, organism: 'yeast', culture: 'Y', grams: 12 }),
   sg(dryAt + 100, 1.02),

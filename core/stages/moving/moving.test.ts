@@ -7,7 +7,7 @@ import { woodStage } from '../wood'
 import { airAdvice, placesFor, toppingWines } from '.'
 
 const NOW = Date.UTC(2026, 10, 26, 12)
-const { entry, now, read } = ledgerBefore(NOW, DAY, 'lot-moving')
+const { entry, now, read, start } = ledgerBefore(NOW, DAY, 'lot-moving')
 
 /** A wine, or what becomes one, with more said of it. */
 function lots(
@@ -24,17 +24,7 @@ function lots(
 ): LotView[] {
   const cellar = foldCellar(
     told.flatMap(({ id, sg = 0.994, style = 'red', variety = 'Tempranillo', vintage = 2026, malic, ph = 3.5, smells }) => [
-      entry(60, {
-        type: 'lot-started',
-        lotId: id,
-        name: id,
-        stream: 'juice',
-        style,
-        varieties: [{ name: variety, share: 1 }],
-        vintage,
-        volumeL: 20,
-        volumeIs: 'measured'
-      }),
+      start(60, { lotId: id, name: id, style, varieties: [{ name: variety, share: 1 }], vintage }),
       read(59, 'sg', 1.09, id),
       entry(58, { type: 'inoculation', lotId: id, organism: 'yeast', culture: 'Y', grams: 5 }),
       read(20, 'sg', sg, id),
@@ -168,16 +158,7 @@ describe('a wine in wood', () => {
     const id = 'lot-moving-oak'
     const cellar = foldCellar([
       entry(400, { type: 'vessel-added', vesselId: 'vessel-oak', name: 'Oak', kind: 'barrel', capacityL: 28, fillsBefore }),
-      entry(390, {
-        type: 'lot-started',
-        lotId: id,
-        name: 'W',
-        stream: 'juice',
-        style: 'red',
-        varieties: [],
-        volumeL: 28,
-        volumeIs: 'measured'
-      }),
+      start(390, { lotId: id, style: 'red', volumeL: 28 }),
       read(380, 'sg', 0.994, id),
       entry(days, { type: 'transfer', purpose: 'rack', from: { lotId: id }, to: { lotId: id, vesselId: 'vessel-oak' }, outL: 28, inL: 28 }),
       ...(tastedAgo === undefined ? [] : [entry(tastedAgo, { type: 'observation', lotId: id, what: 'taste', text: 'vanilla' })])

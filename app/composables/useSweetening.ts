@@ -1,0 +1,89 @@
+import { addition, fact } from '~~/core/drafts'
+import { UNITS_WANTED, minutesFor, pasteurisationUnits, sorbateDose, sweetLadder } from '~~/core/finishing'
+import { type Draft, type Fact, type LotView, isFermenting } from '~~/core/ledger'
+import { readinessOf } from '~~/core/stages'
+
+/** What holds a sweet wine sweet; cold alone does not, and is there to say so. */
+export type HeldBy = 'sorbate' | 'heat' | 'cold'
+
+/** A sweet wine that stays so: its figures, the ladder of glasses, sorbate or heat, and the lines in the ledger. */
+export function useSweetening(lot: Ref<LotView | undefined>) {
+  const cellar = useCellarStore()
+  const now = useNow()
+  const f = useFormat()
+  const way = ref<HeldBy>('sorbate')
+  const fields = {
+    volume: useVolumeField(),
+    ph: useQuantityField({ kind: 'plain', unit: '', required: true, quantity: () => 'ph' }),
+    abv: usePlainField(0, 18, 'Between 0 and 18 % vol.'),
+    free: usePlainField(0, 300, 'Free SO₂ lies between 0 and 300 mg/L.'),
+    glassMl: usePlainField(20, 1000, 'Between 20 and 1000 mL.', { text: '100' }),
+    chosen: usePlainField(0, 200, 'Between 0 and 200 g/L.'),
+    heat: useDegreesField(50, 80, 63)
+  }
+  const [sugarIn, sorbateIn, heldFor] = [useWentInField(), useWentInField(), useWentInField('Between 0 and 600 minutes.', 600)]
+  /** What forbids sorbate, by the ledger; a person who knows better says so. */
+  const through = ref(false)
+  const ferments = ref(false)
+  watch(
+    () => lot.value?.id,
+    () => {
+      // What was typed for one wine is not logged to another.
+      for (const field of [sugarIn, sorbateIn, heldFor, fields.chosen]) field.clear()
+      const l = lot.value
+      if (!l) return
+      fields.volume.text = f.typedVolume(l.volume.value)
+      fields.ph.text = l.ph?.value.toFixed(2) ?? ''
+      fields.abv.text = l.abv?.value.toFixed(1) ?? ''
+      fields.free.text = l.freeSo2?.value.toFixed(0) ?? ''
+      through.value = l.malolactic === 'done' || l.bacteriaAt !== undefined
+      const stable = readinessOf(l, 'sweetening', now.value).conditions.find((c) => c.code === 'stable-gravity')
+      ferments.value = isFermenting(l) || stable?.state !== 'met'
+    },
+    { immediate: true }
+  )
+  const glasses = computed(() => (fields.glassMl.value === undefined ? [] : sweetLadder(fields.glassMl.value)))
+  const sugarG = computed(() => {
+    const [gPerL, litres] = [fields.chosen.value, fields.volume.value]
+    return gPerL === undefined || litres === undefined ? undefined : gPerL * litres
+  })
+  const sorbate = computed(() => {
+    const [volumeL, ph, abv, freeSo2MgPerL] = [fields.volume.value, fields.ph.value, fields.abv.value, fields.free.value]
+    if (volumeL === undefined || ph === undefined || abv === undefined || freeSo2MgPerL === undefined) return undefined
+    return withinLimits(() =>
+      sorbateDose({ volumeL, abv, ph, freeSo2MgPerL, malolacticDone: through.value, fermenting: ferments.value })
+    )
+  })
+  const minutes = computed(() => {
+    const celsius = fields.heat.value
+    return celsius === undefined ? undefined : withinLimits(() => minutesFor(UNITS_WANTED.low, celsius))
+  })
+  const { ready, knows, mayGoOn, against } = useReadiness(
+    () => lot.value,
+    () => 'sweetening'
+  )
+
+  function drafts(l: LotView): Draft<Fact>[] {
+    const [celsius, held] = [fields.heat.value, heldFor.value]
+    const sugar = sugarIn.value
+      ? [addition({ lotId: l.id, material: 'sugar', planned: sugarG.value, actual: sugarIn.value, purpose: 'to sweeten it' })]
+      : []
+    if (way.value === 'sorbate' && sorbateIn.value && sorbate.value?.allowed) {
+      const about = { planned: sorbate.value.grams, actual: sorbateIn.value, purpose: 'to hold it sweet' }
+      return [...sugar, addition({ lotId: l.id, material: 'potassium-sorbate', ...about })]
+    }
+    if (way.value === 'heat' && held && celsius !== undefined) {
+      const note = `${held} min at ${Math.round(celsius)} °C: ${pasteurisationUnits(celsius, held).toFixed(0)} units`
+      return [...sugar, fact('operation', { lotId: l.id, what: 'pasteurise', note, plan: undefined })]
+    }
+    return sugar
+  }
+  async function log(): Promise<boolean> {
+    const all = [sugarIn, sorbateIn, heldFor]
+    all.forEach((field) => field.touch())
+    if (!lot.value || !mayGoOn.value || all.some((field) => !field.ok)) return false
+    const made = drafts(lot.value)
+    return made.length > 0 && (await cellar.log([...against(), ...made])) !== undefined
+  }
+  return { way, fields, through, ferments, glasses, sugarG, sorbate, minutes, sugarIn, sorbateIn, heldFor, ready, knows, mayGoOn, log }
+}
