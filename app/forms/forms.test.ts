@@ -8,10 +8,12 @@ import { type FormContext, isProblem } from './spec'
 
 const TYPES = Object.keys(FORMS) as Fact['type'][]
 const example = (type: Fact['type']) => ({ ...COMMON, type, ...EXAMPLES[type] }) as unknown as Entry & Fact
-const cellar = foldCellar(['vessel-added', 'instrument-added', 'lot-started', 'block-added', 'supply-stocked'].map((type, i) => ({
-  ...example(type as Fact['type']),
-  id: `entry-known-${i}`
-})))
+const cellar = foldCellar(
+  ['vessel-added', 'instrument-added', 'lot-started', 'block-added', 'supply-stocked'].map((type, i) => ({
+    ...example(type as Fact['type']),
+    id: `entry-known-${i}`
+  }))
+)
 const context: FormContext = {
   lot: lotAt(cellar.lots.get('lot-schema-1')!, COMMON.at),
   cellar,
@@ -41,7 +43,10 @@ describe('a form for every kind of entry', () => {
       expect(fields.every((field) => field.label.length > 1)).toBe(true)
       for (const field of fields) {
         if (field.as === 'choice' && values[field.key] !== undefined && values[field.key] !== '') {
-          expect(field.items.map((item) => item.value), field.key).toContain(values[field.key])
+          expect(
+            field.items.map((item) => item.value),
+            field.key
+          ).toContain(values[field.key])
         }
       }
     }
@@ -56,5 +61,42 @@ describe('a form for every kind of entry', () => {
       const [first] = parsed.success ? [] : parsed.error.issues
       expect(first === undefined || first.path.length > 0).toBe(true)
     }
+  })
+})
+
+describe('forms that make more than one thing, or read a scale', () => {
+  const vessels = (values: Record<string, unknown>) =>
+    FORMS['vessel-added'].draft({ ...FORMS['vessel-added'].blank(context), capacityL: 5, ...values } as never, context)
+  it('a dozen jugs are a dozen entries with names and ids of their own', () => {
+    const made = vessels({ name: 'Jug', count: 12 })
+    expect(Array.isArray(made) && new Set(made.map((d) => d.name)).size).toBe(12)
+    expect(Array.isArray(made) && new Set(made.map((d) => d.vesselId)).size).toBe(12)
+  })
+  it.each([
+    [{ name: '', count: 1 }, 'name'],
+    [{ name: 'Jug', count: 2.5 }, 'count'],
+    [{ name: 'Jug', capacityL: undefined }, 'capacityL']
+  ])('%j is refused at %s', (values, field) => expect(vessels(values)).toMatchObject({ field }))
+  it('only wood is asked how often it was filled, and nobody twice how many there are', () => {
+    const keys = (kind: string, before?: never) => FORMS['vessel-added'].fields({ kind }, context, before).map((f) => f.key)
+    expect(keys('barrel')).toContain('fillsBefore')
+    expect(keys('pail')).not.toContain('fillsBefore')
+    expect(keys('pail', example('vessel-added') as never)).not.toContain('count')
+  })
+  it.each([
+    [{ what: 'smell', smell: 'vinegar' }, { smells: ['vinegar'] }],
+    [{ what: 'gas', gas: 'puff' }, { gas: 'puff' }],
+    [{ what: 'heat-test', stable: false }, { stable: false }],
+    [{ what: 'clarity', clarity: 'clear' }, { clarity: 'clear' }],
+    [{ what: 'chromatogram', malic: 'none', lactic: 'clear' }, { spots: { malic: 'none', lactic: 'clear' } }]
+  ])('%j has its words where none were written', (values, said) => {
+    const made = FORMS.observation.draft(values as never, context)
+    expect(made).toMatchObject(said)
+    expect((made as { text: string }).text.length).toBeGreaterThan(3)
+  })
+  it('several smells that were tapped stay when only the words are put right', () => {
+    const before = { ...example('observation'), what: 'smell', smells: ['bread', 'vinegar'], text: 'x' } as never
+    const values = { ...FORMS.observation.from(before, context), text: 'a little of both' }
+    expect(FORMS.observation.draft(values, context, before)).toMatchObject({ smells: ['bread', 'vinegar'], text: 'a little of both' })
   })
 })

@@ -53,6 +53,26 @@ describe('the ledger as a page sees it', () => {
     expect(await again.allEntries()).toHaveLength(2)
     expect(again.state.lots.get(lotId)?.ph?.value).toBe(3.5)
   })
+  it('what would be is told and not written; what could not be says why', async () => {
+    const cellar = await opened()
+    const vessel: Draft<Fact> = { type: 'vessel-added', vesselId: 'vessel-store', name: 'Glass', kind: 'demijohn', capacityL: 25 }
+    await cellar.log([vessel, start])
+    const move = (litres: number): Draft<Fact> => ({
+      type: 'transfer',
+      purpose: 'rack',
+      from: { lotId },
+      to: { lotId, vesselId: 'vessel-store' },
+      outL: litres,
+      inL: litres
+    })
+    const told = await cellar.preview([move(24)])
+    expect(told.vessels.find((v) => v.id === 'vessel-store')).toMatchObject({ litres: 24, lotId })
+    expect(told.refused).toEqual([])
+    expect((await cellar.preview([move(30)])).refused.map((p) => p.code)).toEqual(['overfull'])
+    expect((await cellar.preview([{ ...move(24), outL: -1 } as Draft<Fact>])).vessels).toEqual([])
+    expect(cellar.state.vessels.get('vessel-store')!.lotId).toBeUndefined()
+    expect(await cellar.allEntries()).toHaveLength(2)
+  })
   it('the state after many single entries is the state of all of them folded together', async () => {
     const cellar = await opened()
     await cellar.log([start])
