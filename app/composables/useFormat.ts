@@ -64,6 +64,11 @@ export function useFormat() {
             : value
     return unit === 'SG' ? own.toFixed(3) : String(Number(own.toPrecision(6)))
   }
+  /** From so much to so much, the unit once where it is one. */
+  function volumes(low: number, high: number, between = 'to'): string {
+    const [a, b] = [volume(low), volume(high)]
+    return a.unit === b.unit ? `${a.text} ${between} ${words(b)}` : `${words(a)} ${between} ${words(b)}`
+  }
   /** Litres as one would type them, four digits. */
   const typedVolume = (litres: number): string => String(Number(fromLitres(litres, volumeUnit.value).toPrecision(4)))
   const sugarUnit = computed(() => settings.values.sugar)
@@ -78,6 +83,7 @@ export function useFormat() {
     sugarUnit,
     typed,
     typedVolume,
+    volumes,
     volume,
     mass,
     temperature,

@@ -103,7 +103,7 @@ export function useNewLot() {
       {
         what: 'Wine',
         formula: `${amount} ${unit} × ${per(e.wine.low)} to ${per(e.wine.high)}`,
-        result: `${f.volume(e.wine.low).text} to ${f.words(f.volume(e.wine.high))}`
+        result: f.volumes(e.wine.low, e.wine.high)
       },
       ...(willBe.value !== undefined
         ? [

@@ -32,7 +32,7 @@ export function sayPriming(f: PrimingFinding): { tone: 'stop' | 'ask', text: str
     case 'sugar-counted':
       return {
         tone: 'ask',
-        text: `The ${f.residualSugarGPerL.toFixed(0)} g/L of sugar that are left are counted to the last gram. Measure them: a gravity tells them to about 5 g/L.`
+        text: `The ${f.residualSugarGPerL.toFixed(0)} g/L of sugar that are left are counted to the last gram: they make ${f.bar.toFixed(1)} bar of it, with the gas that is there.`
       }
     case 'sugar-untested':
       return {

@@ -15,11 +15,11 @@ type Words = Partial<Record<string, string>> & { met: string, open: string, unkn
 const SAYS: Record<ConditionCode, Words> = {
   'stable-gravity': {
     met: 'Its gravity stands: two readings, two days apart, agree.',
-    open: 'Its gravity still moves: what ferments in a bottle bursts it.',
+    open: 'Its gravity has moved since the reading before: what ferments in a bottle bursts it.',
     ferments: 'It ferments, or was never read dry: what ferments in a bottle bursts it.',
     dry: 'Dry, by two readings that agree or by a sugar test.',
     sweet: 'It stands with sugar left: two readings, two days apart, agree.',
-    unknown: 'One reading is no proof: read the gravity again, two days or more after the last.',
+    unknown: 'No two readings say that it stands: read the gravity now, and again two days or more after.',
     settle: 'Read the gravity'
   },
   'malic-settled': {
@@ -100,6 +100,12 @@ const SAYS: Record<ConditionCode, Words> = {
     unknown: '',
     settle: ''
   },
+  'sorbate-may': {
+    met: 'No malolactic bacteria in it: sorbate may hold it sweet.',
+    open: 'Malolactic bacteria have been in it: no sorbate, which they turn into the smell of geraniums. Only heat holds it sweet.',
+    unknown: '',
+    settle: ''
+  },
   'no-sorbate': {
     met: 'No sorbate in it.',
     open: 'There is sorbate in it: no second ferment will begin.',
@@ -169,6 +175,7 @@ export const CONDITION_SHORT: Record<ConditionCode, string> = {
   'sulphite-low-enough': 'little enough sulphite',
   'sweetness-held': 'sweetness held',
   'no-malolactic-with-sorbate': 'no sorbate beside bacteria',
+  'sorbate-may': 'room for sorbate',
   'no-sorbate': 'no sorbate',
   'alcohol-for-yeast': 'alcohol low enough',
   'acids-known': 'pH and TA',

@@ -41,6 +41,10 @@ export interface SorbateDose {
   findings: SorbateFinding[]
 }
 
+/** Free SO₂ that sorbate has to have beside it, mg/L; a pH outside 2.5 to 4.5 is taken at its limit. */
+export const freeBesideSorbate = (ph: number): number =>
+  Math.max(LEAST_FREE, freeSo2For(LEAST_MOLECULAR, Math.min(4.5, Math.max(2.5, ph))))
+
 /**
  * Potassium sorbate by alcohol and pH, and the three things that it must not be given with.
  * @throws LimitError
@@ -57,7 +61,7 @@ export function sorbateDose(asked: SorbateAsked): SorbateDose {
   const works = (at: number) => 1 / (1 + 10 ** (at - PKA))
   const needed = ((SORBIC_LIMIT - gone * (SORBIC_LIMIT - SORBIC_LEAST)) * works(USUAL_PH)) / works(ph)
   const sorbicMgPerL = Math.min(SORBIC_LIMIT, Math.max(SORBIC_LEAST, needed))
-  const neededFree = Math.max(LEAST_FREE, freeSo2For(LEAST_MOLECULAR, ph))
+  const neededFree = freeBesideSorbate(ph)
   const stops: SorbateFinding[] = [
     ...(malolacticDone ? [{ code: 'after-malolactic' as const }] : []),
     ...(fermenting ? [{ code: 'still-fermenting' as const }] : []),

@@ -9,10 +9,34 @@ const { entry, now, read } = ledgerBefore(NOW, DAY, lotId)
 const start = [
   entry(220, { type: 'vessel-added', vesselId: 'vessel-oak', name: 'Oak', kind: 'barrel', capacityL: 50 }),
   entry(220, { type: 'vessel-added', vesselId: 'vessel-glass', name: 'Glass', kind: 'demijohn', capacityL: 54 }),
-  entry(200, { type: 'lot-started', lotId, name: 'W', stream: 'juice', style: 'red', varieties: [], volumeL: 54, volumeIs: 'measured', vesselId: 'vessel-glass' }),
-  entry(100, { type: 'transfer', purpose: 'rack', from: { lotId, vesselId: 'vessel-glass' }, to: { lotId, vesselId: 'vessel-oak' }, outL: 50, inL: 50 })
+  entry(200, {
+    type: 'lot-started',
+    lotId,
+    name: 'W',
+    stream: 'juice',
+    style: 'red',
+    varieties: [],
+    volumeL: 54,
+    volumeIs: 'measured',
+    vesselId: 'vessel-glass'
+  }),
+  entry(100, {
+    type: 'transfer',
+    purpose: 'rack',
+    from: { lotId, vesselId: 'vessel-glass' },
+    to: { lotId, vesselId: 'vessel-oak' },
+    outL: 50,
+    inL: 50
+  })
 ]
-const topUp = entry(40, { type: 'transfer', purpose: 'top-up', from: { lotId, vesselId: 'vessel-glass' }, to: { lotId, vesselId: 'vessel-oak' }, outL: 2, inL: 2 })
+const topUp = entry(40, {
+  type: 'transfer',
+  purpose: 'top-up',
+  from: { lotId, vesselId: 'vessel-glass' },
+  to: { lotId, vesselId: 'vessel-oak' },
+  outL: 2,
+  inL: 2
+})
 const drunk = (litres: number, days: number) => litres * (1 - woodShare(50, days))
 
 describe('wine in wood', () => {
@@ -65,7 +89,14 @@ describe('wine in wood', () => {
     const out = (litres: number) => {
       const to = { lotId, vesselId: 'vessel-steel' }
       const steel = entry(210, { type: 'vessel-added', vesselId: 'vessel-steel', name: 'Steel', kind: 'tank', capacityL: 100 })
-      const racked = entry(99, { type: 'transfer', purpose: 'rack', from: { lotId, vesselId: 'vessel-oak' }, to, outL: litres, inL: litres })
+      const racked = entry(99, {
+        type: 'transfer',
+        purpose: 'rack',
+        from: { lotId, vesselId: 'vessel-oak' },
+        to,
+        outL: litres,
+        inL: litres
+      })
       return propose(historyOf([...start, steel]), [racked]).refused.map((p) => p.code)
     }
     expect([out(50.4), out(58)]).toEqual([[], ['more-out-than-in']])
@@ -75,7 +106,14 @@ describe('wine in wood', () => {
     const cellar = foldCellar(measured)
     expect(lotAt(cellar.lots.get(lotId)!, cellar.lots.get(lotId)!.volume.at).volume).toMatchObject({ value: 51, origin: 'measured' })
     const held = lotAt(cellar.lots.get(lotId)!, now).contents.get('vessel-oak')!
-    const out = entry(0, { type: 'transfer', purpose: 'rack', from: { lotId, vesselId: 'vessel-oak' }, to: { lotId, vesselId: 'vessel-glass' }, outL: held, inL: held })
+    const out = entry(0, {
+      type: 'transfer',
+      purpose: 'rack',
+      from: { lotId, vesselId: 'vessel-oak' },
+      to: { lotId, vesselId: 'vessel-glass' },
+      outL: held,
+      inL: held
+    })
     const { history, refused } = propose(historyOf(measured), [out])
     expect(refused).toEqual([])
     expect(history.cellar.vessels.get('vessel-oak')).toMatchObject({ litres: 0, lastHeld: { name: 'W', until: now } })
@@ -91,11 +129,25 @@ describe('vessels in use and out of it', () => {
   it('what wine stands in is not put away; what is empty is, and comes back when it is filled or said to', () => {
     const away = (ago: number, retired: boolean) => entry(ago, { type: 'vessel-amended', vesselId, retired })
     expect(refusedOf(away(1, true))).toEqual(['vessel-taken'])
-    const empty = entry(2, { type: 'transfer', purpose: 'top-up', from: { lotId, vesselId }, to: { lotId, vesselId: 'vessel-oak' }, outL: 4, inL: 0 })
+    const empty = entry(2, {
+      type: 'transfer',
+      purpose: 'top-up',
+      from: { lotId, vesselId },
+      to: { lotId, vesselId: 'vessel-oak' },
+      outL: 4,
+      inL: 0
+    })
     const retired = (list: typeof start) => foldCellar(list).vessels.get(vesselId)!.retiredAt
     expect(retired([...start, empty, away(1, true)])).toBeDefined()
     expect(retired([...start, empty, away(1, true), away(0.5, false)])).toBeUndefined()
-    const back = entry(0.2, { type: 'transfer', purpose: 'rack', from: { lotId, vesselId: 'vessel-oak' }, to: { lotId, vesselId }, outL: 20, inL: 20 })
+    const back = entry(0.2, {
+      type: 'transfer',
+      purpose: 'rack',
+      from: { lotId, vesselId: 'vessel-oak' },
+      to: { lotId, vesselId },
+      outL: 20,
+      inL: 20
+    })
     expect(retired([...start, empty, away(1, true), back])).toBeUndefined()
     expect(refusedOf(entry(1, { type: 'vessel-amended', vesselId: 'vessel-nobody', retired: true }))).toEqual(['unknown-vessel'])
   })

@@ -4,6 +4,7 @@ import { type BottledSays, bottledStage } from './bottled'
 import { type ClearingSays, clearingStage } from './clearing'
 import { type EverySays, everyStage } from './every'
 import { type FermentSays, fermentStage } from './ferment'
+import { type FinishingSays, finishingStage } from './finishing'
 import { type GasSays, gasStage } from './gas'
 import { type KeepingSays, keepingStage } from './keeping'
 import { type KitSays, kitStage } from './kit'
@@ -70,7 +71,7 @@ export type { LimitNear } from './every'
 export { reasonsForBlock } from './harvest'
 export type { HarvestReason } from './harvest'
 
-export type { BottledSays, ClearingSays, EverySays, FermentSays, GasSays, KeepingSays, KitSays, LeesSays, MalolacticSays, MustSays }
+export type { BottledSays, ClearingSays, EverySays, FermentSays, FinishingSays, GasSays, KeepingSays, KitSays, LeesSays, MalolacticSays, MustSays }
 export type { ToppingSays, WoodSays }
 
 /** Everything that any stage can say. */
@@ -84,6 +85,7 @@ export type StageSays =
   | ToppingSays
   | WoodSays
   | GasSays
+  | FinishingSays
   | BottledSays
   | ClearingSays
   | EverySays
@@ -102,6 +104,7 @@ export const STAGES: readonly Stage<StageSays>[] = [
   woodStage,
   gasStage,
   clearingStage,
+  finishingStage,
   bottledStage,
   everyStage
 ] as unknown as readonly Stage<StageSays>[]

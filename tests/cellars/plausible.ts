@@ -15,6 +15,7 @@ const MATERIALS = [
   ['complex-nutrient', 20],
   ['pectic-enzyme', 3],
   ['bentonite', 60],
+  ['potassium-sorbate', 8],
   ['an unknown powder', 5]
 ] as const
 
@@ -96,7 +97,14 @@ function factOf({ what, size }: MadeUp['steps'][number], lotId: string, volumeL:
         inL: (volumeL / 4) * (0.9 + size / 10)
       }
     case 'wood':
-      return { type: 'transfer', purpose: 'rack', from: { lotId }, to: { lotId, vesselId: barrelOf(lotId) }, outL: volumeL / 4, inL: volumeL / 4 }
+      return {
+        type: 'transfer',
+        purpose: 'rack',
+        from: { lotId },
+        to: { lotId, vesselId: barrelOf(lotId) },
+        outL: volumeL / 4,
+        inL: volumeL / 4
+      }
     case 'bottle':
       return { type: 'bottling', lotId, bottles: [{ sizeMl: 750, count: 1 + Math.floor((size * volumeL) / 2) }] }
     case 'smell':
@@ -124,7 +132,14 @@ function entriesOf(lots: readonly MadeUp[]): Entry[] {
     const kit = stream === 'kit' && {
       kit: { targetSg: 1.085, lineL: Math.max(1, volumeL * 1.3), packets: [{ name: 'Bentonite', step: 'before-yeast' as const }] }
     }
-    put(i, { type: 'vessel-added', vesselId: barrelOf(lotId), name: `Barrel ${i}`, kind: 'barrel', capacityL: Math.max(5, volumeL * 1.5), material: 'oak' })
+    put(i, {
+      type: 'vessel-added',
+      vesselId: barrelOf(lotId),
+      name: `Barrel ${i}`,
+      kind: 'barrel',
+      capacityL: Math.max(5, volumeL * 1.5),
+      material: 'oak'
+    })
     put(i, {
       type: 'lot-started',
       lotId,

@@ -29,12 +29,28 @@ test('a crowded shelf is pulled down, searched and shown by groups', async ({ pa
   await expect(search).toBeHidden()
 })
 
-const PAGES = ['/', '/lots', '/cellar', '/crush', '/harvest', '/stores', '/stores/supplies', '/stores/cards', '/lots/new']
+const PAGES = [
+  '/',
+  '/lots',
+  '/cellar',
+  '/cellar/bottles',
+  '/winter',
+  '/crush',
+  '/harvest',
+  '/stores',
+  '/stores/supplies',
+  '/stores/cards',
+  '/lots/new'
+]
 const OF_A_LOT = (id: string) => [
   `/lots/${id}`,
   `/crush/${id}`,
   `/crush/${id}/yeast`,
-  ...['measure', 'sulphite', 'correct', 'yeast', 'alcohol', 'free-so2'].map((bench) => `/bench/${bench}?lot=${id}`)
+  `/lots/${id}/move`,
+  `/lots/${id}/ready`,
+  ...['measure', 'sulphite', 'correct', 'yeast', 'alcohol', 'free-so2', 'sweet', 'sparkling', 'trial', 'cold', 'bottles'].map(
+    (bench) => `/bench/${bench}?lot=${id}`
+  )
 ]
 const SETS: [string, string[]][] = [
   ['the pages of all lots', PAGES],

@@ -83,6 +83,7 @@ test('an instrument found to be off shows what it changes before it is logged, a
   await expect(page.getByText(/readings change$/)).toBeVisible()
   await expect(page.getByText(/Barbera kit: gravity 1\.022 becomes 1\.020/)).toBeVisible()
   await page.getByRole('button', { name: 'Log the check' }).click()
+  await expect(page.getByText(/Barbera kit: gravity 1\.022 becomes 1\.020/)).toBeHidden()
   await page.goto('/lots/lot-barbera-kit')
   await expect(page.getByRole('button', { name: /^Gravity 1\.020/ })).toBeVisible()
   await expect(page.getByText('Gravity 1.021, sample at 23 °C (Long hydrometer).')).toBeVisible()

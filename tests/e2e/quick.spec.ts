@@ -14,6 +14,8 @@ test('the quick line logs what went in and when, keeps every word, and reaches p
   await expect(dialog.getByText('1.5 g of potassium metabisulphite went in.')).toBeVisible()
   await expect(dialog.getByText('kept as a note: “gently”')).toBeVisible()
   await page.getByRole('button', { name: 'Log for Grenache' }).click()
+  // It is stored once the line has gone; leaving before that would take it along.
+  await expect(dialog).toBeHidden()
   await page.goto('/lots/lot-grenache')
   await expect(page.getByText('1.5 g of potassium metabisulphite went in.')).toBeVisible()
   await expect(page.getByText('Note: gently')).toBeVisible()

@@ -61,7 +61,7 @@ const swell = computed(() => (wantsSwelling(v.value, now.value) && !v.value.reti
       <span v-if="wood" class="soft small">{{ wood }}</span>
     </span>
     <span class="figure">
-      {{ v.litres > 0 ? `${f.volume(v.litres).text} of ` : '' }}{{ f.words(f.volume(v.capacityL))
+      {{ v.litres > 0 ? f.volumes(v.litres, v.capacityL, 'of') : f.words(f.volume(v.capacityL))
       }}<small v-if="v.litres > 0" class="head soft">{{ f.words(f.volume(Math.max(0, v.capacityL - v.litres))) }} of air</small>
     </span>
     <span v-if="lot" class="grid gap-1">

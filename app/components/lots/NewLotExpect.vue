@@ -7,7 +7,7 @@ import type { NewLot } from '~/composables/useNewLot'
 const props = defineProps<{ lot: NewLot }>()
 const f = useFormat()
 const { expected, reckoned, grows, room, willBe, yieldWorking } = props.lot
-const range = (low: number, high: number) => `${f.volume(low).text} to ${f.words(f.volume(high))}`
+const range = (low: number, high: number) => f.volumes(low, high)
 </script>
 
 <template>

@@ -15,7 +15,7 @@ const net = (id: string) => {
   const lot = chosen.value.find((l) => l.id === id)!
   return lot.volume.value * (1 - leesOf(lot))
 }
-const spread = (id: string) => f.volume(net(id) * NET_SPREAD).text
+const spread = (id: string) => f.words(f.volume(Number((net(id) * NET_SPREAD).toPrecision(2))))
 const state = (v: (typeof vessels.value)[number]) =>
   v.litres > 0.05 ? '' : v.sanitisedAt ? 'clean' : v.used ? 'wash it first' : 'not used yet'
 </script>

@@ -43,7 +43,7 @@ useHead({ title: 'Bottles · Presk' })
           <span class="swatch" :style="{ background: wineColour(r.lot) }" aria-hidden="true" />
           <div>
             <NuxtLink :to="`/lots/${r.lot.id}`" class="display name">{{ r.lot.name }}</NuxtLink>
-            <span v-if="r.lot.vintage" class="soft"> {{ r.lot.vintage }}</span>
+            <span v-if="r.lot.vintage" class="soft">{{ ` ${r.lot.vintage}` }}</span>
             <p v-if="r.window" class="soft small">
               Likely good from {{ monthOf(r.window.bottledAt, r.window.fromMonths) }} to
               {{ monthOf(r.window.bottledAt, r.window.untilMonths.mid) }}, give or take a third.

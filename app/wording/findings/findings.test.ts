@@ -142,6 +142,9 @@ describe('findings in words, and the way to act on them', () => {
       'Over its limit',
       /Ammonium phosphate comes to 1\.05 g\/L, over the limit of 1/
     ],
+    [{ code: 'geraniums' }, 'Sorbate and malolactic bacteria have met', /nothing takes it out/],
+    [{ code: 'sorbate-unprotected', freeMgPerL: 8.2, neededMgPerL: 21.6 }, 'Sorbate without enough sulphite', /about 8 mg\/L.* 22 at least/],
+    [{ code: 'sweet-bottles', left: 1 }, 'A sweet bottle with nothing to keep yeast out', /gloves and eyes covered/],
     [
       { code: 'ledger', problem: { code: 'sulphite-in-malolactic', entryId: 'e', lotId: 'l' } },
       'The ledger contradicts itself',

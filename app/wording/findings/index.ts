@@ -5,6 +5,7 @@ import { BOTTLED } from './bottled'
 import { CLEARING } from './clearing'
 import { EVERY } from './every'
 import { FERMENT } from './ferment'
+import { FINISHING } from './finishing'
 import { GAS_SAYS } from './gas'
 import { KEEPING } from './keeping'
 import { KIT } from './kit'
@@ -30,6 +31,7 @@ const WORDS: WordsFor<StageSays> = {
   ...WOOD,
   ...GAS_SAYS,
   ...CLEARING,
+  ...FINISHING,
   ...BOTTLED,
   ...EVERY
 }

@@ -17,6 +17,7 @@ export const CONDITIONS = [
   'sulphite-low-enough',
   'sweetness-held',
   'no-malolactic-with-sorbate',
+  'sorbate-may',
   'no-sorbate',
   'alcohol-for-yeast',
   'acids-known',
@@ -45,6 +46,8 @@ export const BOTTLING_RESERVE = 10
 const TELLS = 2
 /** Sugar that yeast could take, by gravity, above which a wine is sweet. */
 const SWEET_SG = 0.998
+/** What moved up to its last reading may stand by now, h: a ferment's end, and no reading since. Ours. */
+const NEWS_H = 14 * 24
 /** Two gravities agree within this (craft 3.7). */
 const AGREE_SG = 0.0012
 /** Gas has gone by itself after so long, h: common practice, no source. */
@@ -64,7 +67,7 @@ const met = (evidence: readonly string[] = [], more: Partial<Condition> = {}) =>
 
 /** How each condition is judged from a lot. What nobody looked at is not known, and never taken for good. */
 export const JUDGES: Record<ConditionCode, Judge> = {
-  'stable-gravity': (lot) => {
+  'stable-gravity': (lot, now) => {
     if (isFermenting(lot) || !isWine(lot))
       return { state: 'not-met', because: 'ferments', evidence: lot.sg?.from ?? [], settle: measure(lot) }
     const dry = drynessOf(lot)
@@ -79,9 +82,10 @@ export const JUDGES: Record<ConditionCode, Judge> = {
     const earlier = last && read.findLast((p) => hoursSince(p.at, last.at) >= DRY_PROOF_H)
     if (!last || !earlier) return { state: 'unknown', evidence: last ? [last.entryId] : [], settle: measure(lot) }
     const same = Math.abs(earlier.value - last.value) <= AGREE_SG
-    return same
-      ? met([earlier.entryId, last.entryId], { because: 'sweet', value: last.value, at: last.at })
-      : { state: 'not-met', because: 'moves', evidence: [earlier.entryId, last.entryId], settle: measure(lot) }
+    const evidence = [earlier.entryId, last.entryId]
+    if (same) return met(evidence, { because: 'sweet', value: last.value, at: last.at })
+    const about = { at: last.at, evidence, settle: measure(lot) }
+    return hoursSince(last.at, now) <= NEWS_H ? { state: 'not-met', because: 'moves', ...about } : { state: 'unknown', ...about }
   },
   'malic-settled': (lot) => {
     const { malolactic } = lot
@@ -164,14 +168,13 @@ export const JUDGES: Record<ConditionCode, Judge> = {
     const from = [...(sugar?.from ?? []), ...(sg?.from ?? [])]
     if (!sweet) return met(from, { because: 'dry' })
     if (lot.worked.has('pasteurise')) return met(from, { because: 'heated', at: lot.worked.get('pasteurise')!.at })
-    if (sorbated(lot)) return met(from, { because: 'sorbate' })
+    if (isSorbated(lot)) return met(from, { because: 'sorbate' })
     return { state: 'not-met', evidence: from, settle: { to: 'sweeten', lotId: lot.id } }
   },
   'no-malolactic-with-sorbate': (lot) =>
-    sorbated(lot) && (lot.malolactic === 'done' || lot.bacteriaAt !== undefined)
-      ? { state: 'not-met', evidence: lot.others.malic?.from ?? [] }
-      : met(),
-  'no-sorbate': (lot) => (sorbated(lot) ? { state: 'not-met', evidence: [] } : met()),
+    isSorbated(lot) && hadBacteria(lot) ? { state: 'not-met', evidence: lot.others.malic?.from ?? [] } : met(),
+  'sorbate-may': (lot) => (hadBacteria(lot) ? { state: 'not-met', evidence: lot.others.malic?.from ?? [] } : met()),
+  'no-sorbate': (lot) => (isSorbated(lot) ? { state: 'not-met', evidence: [] } : met()),
   'alcohol-for-yeast': (lot) => {
     if (!lot.abv) return { state: 'unknown', evidence: [], settle: measure(lot) }
     const about = { value: lot.abv.value, wanted: YEAST_CAN.abv, evidence: lot.abv.from }
@@ -190,7 +193,10 @@ export const JUDGES: Record<ConditionCode, Judge> = {
 }
 const FAULTS: ReadonlySet<string> = new Set(['rotten-egg', 'vinegar', 'nail-varnish'])
 
-const sorbated = (lot: LotView): boolean => (lot.added.get('potassium-sorbate')?.actual ?? 0) > 0
+export const isSorbated = (lot: LotView): boolean => (lot.added.get('potassium-sorbate')?.actual ?? 0) > 0
+/** Malolactic bacteria have been in it, or are: what they do to sorbate nothing takes out. */
+export const hadBacteria = (lot: LotView): boolean =>
+  lot.bacteriaAt !== undefined || ['done', 'under-way', 'nearly'].includes(lot.malolactic)
 
 /** Free SO₂ at its level, with a reserve; a wine that is kept without has none to ask for. */
 function level(lot: LotView, reserve: number): Omit<Condition, 'code'> {

@@ -1,3 +1,5 @@
+export { finishingStage } from './finishing-stage'
+export type { FinishingSays } from './finishing-stage'
 export { BOTTLING_RESERVE, CONDITIONS } from './conditions'
 export type { Condition, ConditionCode } from './conditions'
 export { GATES, HARD, gateTask, readinessOf } from './readiness'

@@ -91,6 +91,12 @@ describe('ready for the next step', () => {
       [[90, { type: 'inoculation', lotId, organism: 'bacteria', culture: 'B', grams: 1 }], reading(30, 'malic', 0.05), sorbate],
       ['no-malolactic-with-sorbate not-met']
     ],
+    [
+      'sweetening after malolactic: sorbate is no way to hold it',
+      'sweetening',
+      [[90, { type: 'inoculation', lotId, organism: 'bacteria', culture: 'B', grams: 1 }], reading(30, 'malic', 0.05)],
+      ['sorbate-may not-met']
+    ],
     ['sweetening: sulphite too low', 'sweetening', [reading(1, 'freeSo2', 6)], ['malic-settled not-met', 'sulphite not-met']],
     ['sparkling: too much sulphite for yeast', 'bottling-sparkling', [], ['sulphite-low-enough not-met']],
     [
@@ -111,6 +117,16 @@ describe('ready for the next step', () => {
     const told = readinessOf(white(...more), gate, now)
     expect(told.open.map((c) => `${c.code} ${c.state}`)).toEqual(open)
     expect(told.ready).toBe(open.length === 0)
+  })
+  it.each([
+    ['read dry once, just now', 2, 'not-met moves'],
+    ['read dry once, months ago', 84, 'unknown undefined']
+  ])('a gravity without a second: %s', (_name, ago, wanted) => {
+    const yeast = entry(198, { type: 'inoculation', lotId, organism: 'yeast', culture: 'Y', grams: 5 })
+    const cellar = foldCellar([start(200), read(199, 'sg', 1.09), yeast, read(ago, 'sg', 0.993)])
+    const told = readinessOf(lotAt(cellar.lots.get(lotId)!, now), 'fining', now)
+    const gravity = told.conditions.find((c) => c.code === 'stable-gravity')!
+    expect([`${gravity.state} ${gravity.because}`, gravity.settle]).toEqual([wanted, { to: 'measure', lotId }])
   })
   it('what nobody looked at is not known, and no wine is ready by that', () => {
     const cellar = foldCellar([

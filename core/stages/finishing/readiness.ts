@@ -10,7 +10,7 @@ const ASKS: Record<Gate, readonly ConditionCode[]> = {
   'fining': ['stable-gravity', 'malic-settled', 'off-lees', 'gas-out', 'acids-known'],
   'cold': ['stable-gravity', 'malic-settled', 'off-lees', 'acids-known'],
   'blending': ['stable-gravity', 'malic-settled', 'off-lees', 'sound', 'acids-known'],
-  'sweetening': ['stable-gravity', 'malic-settled', 'off-lees', 'clear', 'sulphite', 'no-malolactic-with-sorbate'],
+  'sweetening': ['stable-gravity', 'malic-settled', 'off-lees', 'clear', 'sulphite', 'sorbate-may'],
   'bottling-still': [
     'stable-gravity',
     'malic-settled',
@@ -43,7 +43,7 @@ export const HARD: Record<Gate, readonly ConditionCode[]> = {
   'fining': [],
   'cold': [],
   'blending': [],
-  'sweetening': ['stable-gravity', 'no-malolactic-with-sorbate'],
+  'sweetening': ['stable-gravity'],
   'bottling-still': ['stable-gravity', 'malic-settled', 'sweetness-held'],
   'bottling-sparkling': ['stable-gravity', 'malic-settled', 'no-sorbate']
 }

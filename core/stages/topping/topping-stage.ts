@@ -15,7 +15,11 @@ const BARREL_H = { from: 14 * 24, due: 21 * 24 } as const
 const DAY = 24
 
 /** Over each of its vessels: a lot that ferments or lies under its own gas has none to mind. */
-export function airOver(lot: LotView, cellar: Pick<CellarView, 'vessels'>, now: string): (Headspace & { vesselId: string, name: string, days: number })[] {
+export function airOver(
+  lot: LotView,
+  cellar: Pick<CellarView, 'vessels'>,
+  now: string
+): (Headspace & { vesselId: string, name: string, days: number })[] {
   const since = [lot.rackedAt ?? lot.pressedAt ?? lot.volume.at, lot.toppedAt ?? ''].sort().at(-1)!
   const days = Math.min(10_000, Math.max(0, hoursSince(since, now) / DAY))
   const celsius = Math.min(45, Math.max(-5, lot.temperature?.value ?? 13))
@@ -31,12 +35,21 @@ export const toppingStage: Stage<ToppingSays> = {
   beside: true,
   appliesTo: (lot) => isHeld(lot) && isWine(lot) && lot.stream !== 'test' && !isOnSkins(lot),
   tasks(lot, cellar, now): Finding<ToppingSays>[] {
-    const about = { task: true, lotId: lot.id, evidence: lot.volume.from, minutes: 10, action: { to: 'move', lotId: lot.id, as: 'top-up' } } as const
+    const about = {
+      task: true,
+      lotId: lot.id,
+      evidence: lot.volume.from,
+      minutes: 10,
+      action: { to: 'move', lotId: lot.id, as: 'top-up' }
+    } as const
     const over = airOver(lot, cellar, now)
     const isBarrel = (a: { vesselId: string }) => cellar.vessels.get(a.vesselId)?.kind === 'barrel'
     const worst = over.filter((a) => a.risk !== 'none' && !isBarrel(a)).sort((a, b) => b.exposure - a.exposure)[0]
     const barrel = over.filter(isBarrel).sort((a, b) => b.airL - a.airL)[0]
-    const topped = [lot.volume.at, lot.rackedAt, lot.startedAt].filter((at) => at !== undefined).sort().at(-1)!
+    const topped = [lot.volume.at, lot.rackedAt, lot.startedAt]
+      .filter((at) => at !== undefined)
+      .sort()
+      .at(-1)!
     const since = hoursSince(topped, now)
     return [
       ...(worst

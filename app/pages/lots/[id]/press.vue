@@ -21,8 +21,9 @@ const APART = [
 ]
 const apart = computed({ get: () => bench?.keepsApart.value ?? false, set: (is: boolean) => bench && (bench.apart.value = is) })
 /** What is only expected has two figures that matter. */
-const about = (litres: number) => f.volume(Number(litres.toPrecision(2)))
-const band = (b: { low: number, mid: number, high: number }) => `${about(b.low).text} to ${f.words(about(b.high))}`
+const twoDigits = (litres: number) => Number(litres.toPrecision(2))
+const about = (litres: number) => f.volume(twoDigits(litres))
+const band = (b: { low: number, mid: number, high: number }) => f.volumes(twoDigits(b.low), twoDigits(b.high))
 const rows = computed(() => {
   const day = bench?.day.value
   return day

@@ -1,0 +1,26 @@
+import type { FinishingSays } from '~~/core/stages'
+import type { WordsFor } from './say'
+
+export const FINISHING: WordsFor<FinishingSays> = {
+  'geraniums': () => ({
+    title: 'Sorbate and malolactic bacteria have met',
+    reason:
+      'Together they make the smell of geraniums, and nothing takes it out. Keep its sulphite up and the wine cold, smell it now and then, keep it apart from other wines, and drink it first.'
+  }),
+  'sorbate-in-ferment': () => ({
+    title: 'Sorbate stops no ferment',
+    reason:
+      'It went in while yeast was at work. It keeps a few yeasts from becoming many, and does nothing to many: let it ferment out, and look for two gravities that agree.',
+    action: 'Read the gravity'
+  }),
+  'sorbate-unprotected': ({ freeMgPerL, neededMgPerL }) => ({
+    title: 'Sorbate without enough sulphite',
+    reason: `Free SO₂ is about ${freeMgPerL.toFixed(0)} mg/L, and beside sorbate this pH asks for ${neededMgPerL.toFixed(0)} at least: bacteria would get at the sorbate.`,
+    action: 'Bring the sulphite up'
+  }),
+  'sweet-bottles': ({ left }) => ({
+    title: `${left === 1 ? 'A sweet bottle' : `${left} sweet bottles`} with nothing to keep yeast out`,
+    reason:
+      'What begins to ferment in a still bottle bursts it. Put them in the cold now, in a closed box, and handle them with gloves and eyes covered; open one. If it hisses, open all, pour them together and let it ferment out.'
+  })
+}

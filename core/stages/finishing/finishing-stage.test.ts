@@ -1,0 +1,48 @@
+import { describe, expect, it } from 'vitest'
+import { type Draft, type Fact, foldCellar, lotAt } from '../../ledger'
+import { DAY, ledgerBefore } from '../ledger.fixture'
+import { finishingStage } from '.'
+
+const lotId = 'lot-finished-1'
+const { entry, now, read, start } = ledgerBefore(Date.UTC(2026, 10, 26, 12), DAY, lotId)
+type More = [ago: number, draft: Draft<Fact>]
+const said = (...more: More[]) => {
+  const cellar = foldCellar([
+    start(200),
+    read(199, 'sg', 1.085),
+    entry(198, { type: 'inoculation', lotId, organism: 'yeast', culture: 'Y', grams: 5 }),
+    read(170, 'sg', 0.993),
+    read(160, 'sg', 0.993),
+    read(30, 'ph', 3.3),
+    read(30, 'freeSo2', 40),
+    ...more.map(([ago, draft]) => entry(ago, draft))
+  ])
+  const lot = lotAt(cellar.lots.get(lotId)!, now)
+  return finishingStage.appliesTo(lot) ? finishingStage.findings(lot, cellar, now).map((f) => `${f.urgency} ${f.code}`) : []
+}
+const add = (ago: number, material: string, actual: number): More => [ago, { type: 'addition', lotId, material, unit: 'g', actual }]
+const sorbate = add(20, 'potassium-sorbate', 4)
+const sugar = add(20, 'sugar', 500)
+const free = (value: number): More => [1, { type: 'reading', lotId, quantity: 'freeSo2', typed: String(value), value }]
+const bacteria: More = [100, { type: 'inoculation', lotId, organism: 'bacteria', culture: 'B', grams: 1 }]
+const bottled = (ago: number, more: object = {}): More => [
+  ago,
+  { type: 'bottling', lotId, bottles: [{ sizeMl: 750, count: 12 }], ...more } as Draft<Fact>
+]
+const drunk: More = [1, { type: 'bottle-taken', lotId, sizeMl: 750, count: 12, what: 'drunk' }]
+const heated: More = [15, { type: 'operation', lotId, what: 'pasteurise' }]
+
+describe('what finishing must not have done', () => {
+  it.each<[string, More[], string[]]>([
+    ['a dry wine in bottles', [bottled(10)], []],
+    ['sorbate with its sulphite', [sorbate, free(32)], []],
+    ['21: sorbate after malolactic', [bacteria, sorbate, free(32)], ['soon geraniums']],
+    ['sorbate, and the sulphite beside it is gone', [sorbate, free(6)], ['now sorbate-unprotected']],
+    ['22: sweetened and bottled, with nothing to hold it', [sugar, bottled(10)], ['stop sweet-bottles']],
+    ['sweetened, held by sorbate, bottled', [sugar, sorbate, free(34), bottled(0.5)], []],
+    ['sweetened, heated, bottled', [sugar, heated, bottled(10)], []],
+    ['sugar for pressure, in bottles that hold it', [sugar, bottled(10, { closure: 'wired' })], []],
+    ['meant to sparkle', [[30, { type: 'lot-planned', lotId, sparkling: true }], sugar, bottled(10)], []],
+    ['sweet bottles that have been drunk', [sugar, bottled(10), drunk], []]
+  ])('%s', (_name, more, wanted) => expect(said(...more)).toEqual(wanted))
+})

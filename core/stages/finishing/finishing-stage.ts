@@ -1,0 +1,65 @@
+import { freeBesideSorbate } from '../../finishing'
+import type { Finding } from '../../findings'
+import { type LotView, isFermenting, isHeld } from '../../ledger'
+import type { Stage } from '../stage'
+import { JUDGES, hadBacteria, isSorbated } from './conditions'
+
+export type FinishingSays =
+  /** Sorbate and malolactic bacteria in one wine: nothing takes out what they make. */
+  | { code: 'geraniums' }
+  | { code: 'sorbate-in-ferment' }
+  | { code: 'sorbate-unprotected', freeMgPerL: number, neededMgPerL: number }
+  /** Still bottles of a sweet wine that nothing keeps yeast from. */
+  | { code: 'sweet-bottles', left: number }
+
+/** What a sulphite titration cannot tell apart, mg/L. */
+const TELLS = 2
+/** Made for pressure, or at least tied down: what ferments in these is not this finding's. */
+const HOLDS_PRESSURE = new Set(['wired', 'crown', 'swing'])
+
+const stillBottles = (lot: LotView): number =>
+  lot.bottled.reduce((sum, b) => sum + (b.closure && HOLDS_PRESSURE.has(b.closure) ? 0 : b.left), 0)
+
+/** What finishing must not have done, found in the ledger however it was logged. */
+export const finishingStage: Stage<FinishingSays> = {
+  code: 'finishing',
+  beside: true,
+  appliesTo: (lot) => lot.stream !== 'test' && (isSorbated(lot) || stillBottles(lot) > 0),
+  tasks: () => [],
+  findings(lot, _cellar, now): Finding<FinishingSays>[] {
+    const about = { task: false, lotId: lot.id } as const
+    const found: Finding<FinishingSays>[] = []
+    const held = isHeld(lot)
+    if (isSorbated(lot)) {
+      const { evidence } = JUDGES['no-malolactic-with-sorbate'](lot, now)
+      if (hadBacteria(lot)) found.push({ code: 'geraniums', key: 'geraniums', urgency: 'soon', evidence, ...about })
+      if (held && isFermenting(lot))
+        found.push({
+          code: 'sorbate-in-ferment',
+          key: 'sorbate-in-ferment',
+          urgency: 'soon',
+          evidence: lot.sg?.from ?? [],
+          action: { to: 'measure', lotId: lot.id },
+          ...about
+        })
+      const { freeSo2: free, ph } = lot
+      const needed = ph && freeBesideSorbate(ph.value)
+      if (held && free && needed !== undefined && free.value < needed - TELLS)
+        found.push({
+          code: 'sorbate-unprotected',
+          key: 'sorbate-unprotected',
+          urgency: 'now',
+          freeMgPerL: free.value,
+          neededMgPerL: needed,
+          evidence: free.from,
+          action: { to: 'sulphite', lotId: lot.id },
+          ...about
+        })
+    }
+    const left = stillBottles(lot)
+    const sweet = JUDGES['sweetness-held'](lot, now)
+    if (left > 0 && sweet.state === 'not-met' && !lot.plan.sparkling)
+      found.push({ code: 'sweet-bottles', key: 'sweet-bottles', urgency: 'stop', left, evidence: sweet.evidence, ...about })
+    return found
+  }
+}
