@@ -8,6 +8,8 @@ export default defineConfig({
   test: {
     include: ['core/**/*.test.ts', 'app/**/*.test.ts', 'server/**/*.test.ts', 'demo/**/*.test.ts'],
     environment: 'node',
+    // Its own default leaves one core to whoever watches; here nobody does.
+    maxWorkers: '100%',
     setupFiles: ['tests/seed.ts'],
     // A slow machine is no failure: speed is measured by the bench.
     testTimeout: 60_000,

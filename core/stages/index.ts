@@ -71,7 +71,8 @@ export type { LimitNear } from './every'
 export { reasonsForBlock } from './harvest'
 export type { HarvestReason } from './harvest'
 
-export type { BottledSays, ClearingSays, EverySays, FermentSays, FinishingSays, GasSays, KeepingSays, KitSays, LeesSays, MalolacticSays, MustSays }
+export type { BottledSays, ClearingSays, EverySays, FermentSays, FinishingSays, GasSays, KeepingSays, KitSays }
+export type { LeesSays, MalolacticSays, MustSays }
 export type { ToppingSays, WoodSays }
 
 /** Everything that any stage can say. */
