@@ -78,7 +78,7 @@ export default defineNuxtConfig({
       icons: [{ src: '/icon.svg', sizes: 'any', type: 'image/svg+xml', purpose: 'any' }]
     },
     workbox: {
-      globPatterns: ['**/*.{js,css,html,svg,png,ico,woff2,wasm}'],
+      globPatterns: ['**/*.{js,css,html,svg,png,ico,woff2,ttf,wasm}'],
       // The solver of racking day works without a network as well.
       maximumFileSizeToCacheInBytes: 5_000_000,
       globIgnores: ['**/200.html', '**/404.html'],

@@ -23,8 +23,8 @@ function packageOf(moduleId: string): string | undefined {
 function shippedFrom(dir: string): Shipped | undefined {
   try {
     const { name, version, license } = JSON.parse(readFileSync(join(dir, 'package.json'), 'utf8'))
-    const file = readdirSync(dir).find((f) => /^(licen[cs]e|copying)/i.test(f))
-    return { name, version, license, text: file ? readFileSync(join(dir, file), 'utf8').trim() : '' }
+    const files = readdirSync(dir).filter((f) => /^(licen[cs]e|copying)/i.test(f))
+    return { name, version, license, text: files.map((f) => readFileSync(join(dir, f), 'utf8').trim()).join('\n\n') }
   }
   catch {
     return undefined

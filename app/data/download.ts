@@ -1,9 +1,27 @@
 import type { Entry } from '~~/core/ledger'
 import { toCellarFile } from './to-cellar-file'
 
+/** A name as a file may have it on any disk. */
+const fileSafe = (name: string, otherwise: string): string =>
+  name
+    .toLowerCase()
+    .normalize('NFD')
+    .replace(/[\u0300-\u036f]/g, '')
+    .replace(/[^a-z0-9]+/g, '-')
+    .replace(/^-|-$/g, '') || otherwise
+
+/** Hands bytes to the browser as a file to keep. */
+export function downloadBytes(bytes: Uint8Array, name: string, ending: string, type: string): void {
+  download(new Blob([bytes as BlobPart], { type }), `${fileSafe(name, 'presk')}.${ending}`)
+}
+
 /** Hands a text to the browser as a file to keep. */
 export function downloadText(text: string, fileName: string, type: string): void {
-  const url = URL.createObjectURL(new Blob([text], { type }))
+  download(new Blob([text], { type }), fileName)
+}
+
+function download(blob: Blob, fileName: string): void {
+  const url = URL.createObjectURL(blob)
   const link = Object.assign(document.createElement('a'), { href: url, download: fileName })
   link.click()
   setTimeout(() => URL.revokeObjectURL(url), 10_000)
@@ -11,13 +29,7 @@ export function downloadText(text: string, fileName: string, type: string): void
 
 /** The whole cellar as one JSON file, named for the cellar and the day. */
 export function downloadCellar(name: string, entries: readonly Entry[], now = new Date()): void {
-  const safe =
-    name
-      .toLowerCase()
-      .normalize('NFD')
-      .replace(/[\u0300-\u036f]/g, '')
-      .replace(/[^a-z0-9]+/g, '-')
-      .replace(/^-|-$/g, '') || 'cellar'
+  const safe = fileSafe(name, 'cellar')
   downloadText(
     JSON.stringify(toCellarFile(name, entries, now.toISOString()), null, 1),
     `${safe}-${now.toISOString().slice(0, 10)}.presk.json`,

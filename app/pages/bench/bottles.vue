@@ -60,7 +60,8 @@ useHead({ title: 'Bottling day · Presk' })
             <b class="figure">6 weeks</b><span>before it is judged: it is shaken by the bottling. Keep the last bottle for a year.</span>
           </li>
         </ol>
-        <p class="soft small">Common practice. Label with lot, vintage, day, alcohol and “contains sulphites”.</p>
+        <p class="soft small">Common practice. The label names lot, vintage, day, alcohol and “contains sulphites”<template v-if="lot">:
+          <NuxtLink :to="`/lots/${lot.id}/labels`" class="textlink">print them</NuxtLink></template>.</p>
       </section>
       <template v-if="lot">
         <GateBefore v-if="!ready" v-model="knows" :lot="lot" gate="bottling-still" />

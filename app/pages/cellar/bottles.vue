@@ -51,6 +51,7 @@ useHead({ title: 'Bottles · Presk' })
             <p class="small">
               <template v-if="r.last">{{ r.last.rating }} of 10, tasted {{ day(r.last.at) }}. </template>
               <NuxtLink :to="`/lots/${r.lot.id}?log=tasting`" class="textlink">Taste it</NuxtLink>
+              <NuxtLink :to="`/lots/${r.lot.id}/labels`" class="textlink ml-4">Labels</NuxtLink>
             </p>
           </div>
         </div>

@@ -193,7 +193,8 @@ export const JUDGES: Record<ConditionCode, Judge> = {
 }
 const FAULTS: ReadonlySet<string> = new Set(['rotten-egg', 'vinegar', 'nail-varnish'])
 
-export const isSorbated = (lot: LotView): boolean => (lot.added.get('potassium-sorbate')?.actual ?? 0) > 0
+/** However little of it is left by what was bottled or came in from elsewhere. */
+export const isSorbated = (lot: LotView): boolean => lot.added.has('potassium-sorbate')
 /** Malolactic bacteria have been in it, or are: what they do to sorbate nothing takes out. */
 export const hadBacteria = (lot: LotView): boolean =>
   lot.bacteriaAt !== undefined || ['done', 'under-way', 'nearly'].includes(lot.malolactic)

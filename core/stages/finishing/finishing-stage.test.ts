@@ -40,6 +40,7 @@ describe('what finishing must not have done', () => {
     ['sorbate, and the sulphite beside it is gone', [sorbate, free(6)], ['now sorbate-unprotected']],
     ['22: sweetened and bottled, with nothing to hold it', [sugar, bottled(10)], ['stop sweet-bottles']],
     ['sweetened, held by sorbate, bottled', [sugar, sorbate, free(34), bottled(0.5)], []],
+    ['the same, all of it', [sugar, sorbate, free(34), bottled(0.5, { bottles: [{ sizeMl: 750, count: 26 }] })], []],
     ['sweetened, heated, bottled', [sugar, heated, bottled(10)], []],
     ['sugar for pressure, in bottles that hold it', [sugar, bottled(10, { closure: 'wired' })], []],
     ['meant to sparkle', [[30, { type: 'lot-planned', lotId, sparkling: true }], sugar, bottled(10)], []],

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { drawnHeightDm } from '~~/core/cellar'
-import { isFermenting, isHeld, isMust } from '~~/core/ledger'
+import { isFermenting, isHeld, isMust, isWine } from '~~/core/ledger'
 import { isKept, isOnSkins } from '~~/core/stages'
 import { downloadCellar } from '~/data/download'
 import { entriesOfLot } from '~/data/entries-of-lot'
@@ -51,6 +51,7 @@ const benches = computed(() => {
         ]
       : []),
     ...(!must.value && !isFermenting(l) && l.stream !== 'test' ? [{ to: `/lots/${l.id}/ready`, label: 'Ready?' }] : []),
+    ...(isWine(l) && l.stream !== 'test' ? [{ to: `/lots/${l.id}/labels`, label: 'Labels' }] : []),
     { to: `/bench?lot=${l.id}`, label: 'All of the bench' }
   ].filter((b) => b.to !== item.value?.next.to)
 })

@@ -1,0 +1,6 @@
+export { SHEETS, SHEET_KEYS, perSheet, placesOn } from './sheets'
+export type { Sheet, SheetKey } from './sheets'
+export { LAYOUTS, LAYOUT_KEYS } from './layouts'
+export type { LabelAsked, LabelWords, LayoutKey } from './layouts'
+export { alcoholOnLabel, allergensOf, lotCode } from './of-lot'
+export type { LabelFont, Measure, Shape } from './scene'

@@ -1,0 +1,48 @@
+import type { LotView } from '../ledger'
+import { type Allergen, type OwnCards, cardOf } from '../materials'
+
+/** Above this much SO₂ a wine contains sulphites, mg/L: Regulation (EU) 1169/2011, annex II, and the same in the US. */
+const CONTAINS_SULPHITES = 10
+const ORDER: readonly Allergen[] = ['sulphites', 'egg', 'milk', 'fish', 'shellfish']
+
+/**
+ * Alcohol as it stands on a label: in whole or half units, Regulation (EU) 2019/33, article 44.
+ * @returns the half, and whether the band of what is known keeps within the half per cent that is tolerated there
+ */
+export function alcoholOnLabel(abv: { value: number, uncertainty: number }): { percent: number, sure: boolean } {
+  const percent = Math.round(abv.value * 2) / 2
+  return { percent, sure: Math.abs(abv.value - percent) + abv.uncertainty <= 0.5 + 1e-9 }
+}
+
+/**
+ * What is named on a label of what went into a wine, however it came in. A wine of which nobody knows that it is below the limit
+ * contains sulphites: yeast makes some by itself.
+ */
+export function allergensOf(lot: Pick<LotView, 'added' | 'totalSo2'>, cards?: OwnCards): Allergen[] {
+  const found = new Set<Allergen>()
+  for (const material of lot.added.keys()) {
+    const allergen = cardOf(material, cards)?.allergen
+    if (allergen) found.add(allergen)
+  }
+  const total = lot.totalSo2
+  if (!total || total.origin !== 'measured' || total.value > CONTAINS_SULPHITES) found.add('sulphites')
+  return ORDER.filter((a) => found.has(a))
+}
+
+const DAY = 86_400_000
+
+/**
+ * A lot's number for its label: the year and the day of the year it was bottled on, and its name's first letters.
+ * @example lotCode('Albariño', '2026-03-26T10:00:00.000Z') // 'L26085-ALB'
+ */
+export function lotCode(name: string, at: string): string {
+  const day = new Date(at)
+  const first = Date.UTC(day.getUTCFullYear(), 0, 1)
+  const ofYear = Math.floor((day.getTime() - first) / DAY) + 1
+  const letters = name
+    .normalize('NFD')
+    .replace(/[^\p{L}\p{N}]/gu, '')
+    .slice(0, 3)
+    .toUpperCase()
+  return `L${String(day.getUTCFullYear() % 100).padStart(2, '0')}${String(ofYear).padStart(3, '0')}${letters && `-${letters}`}`
+}
