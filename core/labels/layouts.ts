@@ -39,22 +39,22 @@ const INK = '#1d1a16'
 const SOFT = '#4c463d'
 const LINE = '#b9b0a2'
 
-const small = (text: string, more: Partial<Row> = {}): Row => ({
-  text,
-  font: 'text',
-  size: 2.9,
-  ink: SOFT,
-  gap: 0.15,
-  maxLines: 2,
-  ...more
-})
+/** A large label is read from farther off: its small print grows with it. */
+const scaleOf = (w: number, h: number): number => Math.min(1.4, Math.max(0.8, Math.sqrt(w * h) / 82))
+const smallAt =
+  (scale: number) =>
+    (text: string, more: Partial<Row> = {}): Row => ({
+      text, font: 'text', ink: SOFT, gap: 0.15, maxLines: 2, ...more, size: (more.size ?? 2.9) * scale
+    })
 /** What must be said, in the order in which one looks for it. */
-const said = (w: LabelWords): Row[] => [
+const said = (w: LabelWords, small: ReturnType<typeof smallAt>): Row[] => [
   small(w.strength, { font: 'bold', ink: INK, size: 3.2 }),
   small(w.contains, { maxLines: 4 }),
   small(w.bottled),
   small(w.lot, { spare: 1 })
 ]
+/** A wine of one variety that is called by it need not say so twice. */
+const fromOf = (w: LabelWords): string => (w.from === w.name ? '' : w.from)
 /** So much of a side for the code, and never more than reads well. */
 const codeSide = (side: number): number => Math.min(26, side)
 
@@ -68,6 +68,7 @@ function besideCode(rows: Row[], box: Box, side: number, { words, measure }: Lab
 function poured(asked: LabelAsked): Shape[] {
   const { words: w, style, w: W, h: H, measure } = asked
   const wine = WINE[style]
+  const small = smallAt(scaleOf(W, H))
   const wide = W / H > 1.9
   const m = Math.min(5, Math.min(W, H) * 0.08)
   // A wide label is poured from the left.
@@ -83,7 +84,7 @@ function poured(asked: LabelAsked): Shape[] {
   const foot: Box = wide
     ? { x: part + sag + m, y: m, w: W - part - sag - 2 * m, h: H - 2 * m }
     : { x: m, y: part + sag + m * 0.8, w: W - 2 * m, h: H - part - sag - 1.8 * m }
-  const rows = [small(w.from, { size: 3.6, ink: INK, spare: 3 }), ...said(w)]
+  const rows = [small(fromOf(w), { size: 3.6, ink: INK, spare: 3 }), ...said(w, small)]
   const side = codeSide(wide ? foot.w * 0.42 : Math.min(foot.h, foot.w * 0.34))
   return [{ is: 'path', d, ink: wine.ground }, ...stack(head, headBox, measure, 'middle'), ...besideCode(rows, foot, side, asked)]
 }
@@ -94,6 +95,7 @@ function ruled(asked: LabelAsked): Shape[] {
   const m = Math.min(5, Math.min(W, H) * 0.08)
   const box = inset({ x: 0, y: 0, w: W, h: H }, m)
   const tall = H > W
+  const small = smallAt(scaleOf(W, H))
   const bar = 1.6
   const headH = box.h * (tall ? 0.36 : 0.4)
   const yearSize = Math.min(9, W * 0.08)
@@ -104,15 +106,15 @@ function ruled(asked: LabelAsked): Shape[] {
     { text: w.own, font: 'text', size: 3.6, ink: SOFT, gap: 0.25, maxLines: 2, spare: 2 }
   ]
   const below: Box = { x: box.x, y: ruleY + 2.2, w: box.w, h: box.y + box.h - ruleY - 2.2 }
-  const rows = [small(w.from, { size: 3.6, ink: INK, spare: 3 }), ...said(w)]
+  const rows = [small(fromOf(w), { size: 3.6, ink: INK, spare: 3 }), ...said(w, small)]
   return [
-    ...stack(name, { x: box.x, y: box.y, w: box.w - yearW, h: headH - 1.5 }, measure, 'bottom'),
+    ...stack(name, { x: box.x, y: box.y, w: box.w - yearW, h: headH - 2.4 }, measure, 'bottom'),
     ...(w.vintage
       ? [
           {
             is: 'text' as const,
             x: box.x + box.w - yearW + 2,
-            y: ruleY - 1.5 - yearSize * 0.25,
+            y: ruleY - 2.4 - yearSize * 0.25,
             size: yearSize,
             font: 'display' as const,
             text: w.vintage,
@@ -131,11 +133,12 @@ function slip(asked: LabelAsked): Shape[] {
   const { words: w, w: W, h: H, style } = asked
   const m = Math.min(4, Math.min(W, H) * 0.08)
   const box = { x: m + 2.4, y: m, w: W - 2 * m - 2.4, h: H - 2 * m }
+  const small = smallAt(scaleOf(W, H))
   const rows: Row[] = [
-    { text: [w.name, w.vintage].filter(Boolean).join(' '), font: 'bold', size: Math.min(5.4, W * 0.07), ink: INK, maxLines: 2 },
+    { text: [w.name, w.vintage].filter(Boolean).join(' '), font: 'bold', size: Math.min(8, W * 0.075), ink: INK, maxLines: 2 },
     small(w.own, { spare: 4 }),
-    small(w.from, { spare: 3 }),
-    ...said(w)
+    small(fromOf(w), { spare: 3 }),
+    ...said(w, small)
   ]
   return [
     { is: 'rect', x: 0, y: 0, w: 2.4, h: H, ink: WINE[style].ground },

@@ -75,7 +75,9 @@ const splitsWord = (text: string, lines: string[]) => lines.join(' ') !== text.s
 export function stack(rows: readonly Row[], box: Box, measure: Measure, align: 'top' | 'middle' | 'bottom' = 'top'): Shape[] {
   let kept = rows.filter((r) => r.text.trim() !== '')
   for (;;) {
-    for (let scale = 1; scale > 0.4; scale *= SMALLER) {
+    const spare = kept.reduce((most, row) => Math.max(most, row.spare ?? 0), 0)
+    // What can be spared goes before all becomes tiny; what cannot is made as small as can be read.
+    for (let scale = 1; scale > (spare > 0 ? 0.5 : 0); scale *= SMALLER) {
       const laid = kept.map((row) => ({ row, ...set(row, box.w, scale, measure) }))
       const heights = laid.map(({ row, lines, size }, i) => (i > 0 ? (row.gap ?? 0) * size : 0) + lines.length * size * LEADING)
       const h = heights.reduce((sum, one) => sum + one, 0)
@@ -93,7 +95,6 @@ export function stack(rows: readonly Row[], box: Box, measure: Measure, align: '
       }
       if (last) break
     }
-    const spare = kept.reduce((most, row) => Math.max(most, row.spare ?? 0), 0)
     const drop = kept.findLastIndex((row) => (row.spare ?? 0) === spare)
     if (kept.length <= 1 || drop < 0) return []
     kept = kept.filter((_, i) => i !== drop)

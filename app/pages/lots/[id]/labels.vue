@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { LAYOUT_KEYS, SHEET_KEYS, alcoholOnLabel } from '~~/core/labels'
+import { isFermenting } from '~~/core/ledger'
 import { LAYOUT, SHEET } from '~/wording/labels'
 
 /** Labels for a lot: chosen by sight, printed from a PDF of the sheet's own size. */
@@ -80,6 +81,7 @@ useHead({ title: () => `Labels ${lot.value?.name ?? ''} · Presk` })
           <USwitch v-model="code" label="Code with its short record" description="plain text, read by any phone, without a network" />
           <USwitch v-model="notForSale" label="“Made at home, not for sale”" />
         </div>
+        <FindingNote v-if="isFermenting(lot)" tone="ask"> It still ferments: its alcohol is that of today. </FindingNote>
         <FindingNote v-if="missing.length" tone="ask">
           Its letters have no {{ missing.join(' ') }}: it would print as an empty box.
         </FindingNote>
