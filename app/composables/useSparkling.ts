@@ -1,4 +1,4 @@
-import { addition } from '~~/core/drafts'
+import { addition, fact } from '~~/core/drafts'
 import { priming } from '~~/core/finishing'
 import { residualSugar } from '~~/core/hydrometry'
 import type { LotView } from '~~/core/ledger'
@@ -73,7 +73,9 @@ export function useSparkling(lot: Ref<LotView | undefined>) {
     if (!l || !told.value?.allowed || !mayGoOn.value || !actual.value) return false
     const { grams } = told.value
     const sugar = addition({ lotId: l.id, material: 'sugar', planned: grams, actual: actual.value, purpose: 'for pressure in the bottle' })
-    return (await cellar.log([...against(), sugar])) !== undefined
+    // What is done for pressure is a sparkling wine from here on: its bottles are looked after as such.
+    const plan = l.plan.sparkling ? [] : [fact('lot-planned', { lotId: l.id, sparkling: true })]
+    return (await cellar.log([...against(), ...plan, sugar])) !== undefined
   }
   return { fields, bottle, tested, told, actual, ready, knows, mayGoOn, log }
 }

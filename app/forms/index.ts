@@ -2,6 +2,7 @@ import type { EntryOf, Fact } from '~~/core/ledger'
 import { additionForm } from './kinds/addition'
 import { bottleTakenForm, bottlingForm, tastingForm } from './kinds/bottling'
 import { cardMadeForm } from './kinds/card'
+import { costForm } from './kinds/cost'
 import { arrivalExpectedForm, blockAddedForm, blockNotedForm, blockSampledForm } from './kinds/harvest'
 import { inoculationForm } from './kinds/inoculation'
 import { instrumentAddedForm, instrumentCheckedForm } from './kinds/instrument'
@@ -34,6 +35,7 @@ export const FORMS: { [T in Fact['type']]: EntryForm<T> } = {
   bottling: bottlingForm,
   'bottle-taken': bottleTakenForm,
   tasting: tastingForm,
+  cost: costForm,
   'instrument-added': instrumentAddedForm,
   'instrument-checked': instrumentCheckedForm,
   'arrival-expected': arrivalExpectedForm,

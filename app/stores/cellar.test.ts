@@ -179,7 +179,7 @@ describe('the ledger as a page sees it', () => {
   it('the demo is laid out once and is another cellar than one’s own', async () => {
     const cellar = await opened('demo')
     const laid = cellar.factCount
-    expect([cellar.isDemo, cellar.lots.length]).toEqual([true, 9])
+    expect([cellar.isDemo, cellar.lots.length]).toEqual([true, 12])
     await cellar.open('own')
     expect([cellar.isDemo, cellar.lots.length]).toEqual([false, 0])
     await cellar.open('demo')

@@ -8,7 +8,7 @@ import { sayPlan } from './plan'
 import { GATE } from './readiness'
 import { TEST_STEP } from './test-ferment'
 import { MATERIAL_KIND } from './materials'
-import { ALCOHOLIC_WORD, CARE, CLOSURE, OBSERVATION, OPERATION, QUANTITY, STREAM, TAKEN } from './terms'
+import { ALCOHOLIC_WORD, CARE, CLOSURE, COST, OBSERVATION, OPERATION, QUANTITY, STREAM, TAKEN } from './terms'
 
 interface Format {
   volume: (l: number) => Shown
@@ -55,6 +55,8 @@ export function sayFact(fact: Fact, f: Format, names: Names): string {
       return `${fact.count} of ${fact.sizeMl} mL ${TAKEN[fact.what].toLowerCase()}${fact.note ? `: ${fact.note}` : ''}.`
     case 'tasting':
       return `Tasted, ${fact.rating} of 10: ${[fact.sight, fact.nose, fact.palate, fact.verdict].filter(Boolean).join('; ') || 'no words'}.`
+    case 'cost':
+      return `${COST[fact.what]}: ${fact.amount.toFixed(2)} paid${fact.note ? `, ${fact.note}` : ''}.`
     case 'vessel-cared':
       return `${names.vessel(fact.vesselId)} ${CARE[fact.what].toLowerCase()}${fact.note ? `: ${fact.note}` : ''}.`
     case 'vessel-amended':

@@ -72,7 +72,9 @@ export const OPERATION: Record<EntryOf<'operation'>['what'], string> = {
   thaw: 'Set to thaw',
   rehydrate: 'Yeast set to rehydrate',
   restart: 'Restart begun',
-  pasteurise: 'Pasteurised'
+  pasteurise: 'Pasteurised',
+  riddle: 'Riddled',
+  disgorge: 'Disgorged'
 }
 export const OBSERVATION: Record<EntryOf<'observation'>['what'], string> = {
   smell: 'Smell',
@@ -103,4 +105,5 @@ export const VESSEL_OF: Record<NonNullable<EntryOf<'vessel-added'>['material']>,
 }
 export const CLOSURE: Record<Closure, string> = { cork: 'Cork', screw: 'Screw cap', crown: 'Crown cap', wired: 'Wired cork', swing: 'Swing top' }
 export const TAKEN: Record<EntryOf<'bottle-taken'>['what'], string> = { drunk: 'Drunk', given: 'Given away', lost: 'Lost or broken' }
+export const COST: Record<EntryOf<'cost'>['what'], string> = { fruit: 'Fruit or kit', bottles: 'Bottles', hire: 'Hire of gear', other: 'Something else' }
 export const CARE: Record<Care, string> = { cleaned: 'Cleaned', sanitised: 'Sanitised', swelled: 'Swelled', sulphured: 'Sulphured' }

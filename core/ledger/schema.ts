@@ -6,6 +6,7 @@ import { blockAddedSchema, blockNotedSchema, blockSampledSchema } from './entrie
 import { bottleTakenSchema } from './entries/bottle-taken.schema'
 import { bottlingSchema } from './entries/bottling.schema'
 import { cardMadeSchema } from './entries/card-made.schema'
+import { costSchema } from './entries/cost.schema'
 import { common, id, instant, text } from './entries/fields.schema'
 import { inoculationSchema } from './entries/inoculation.schema'
 import { instrumentAddedSchema } from './entries/instrument-added.schema'
@@ -44,6 +45,7 @@ export const factSchema = z.discriminatedUnion('type', [
   bottlingSchema,
   bottleTakenSchema,
   tastingSchema,
+  costSchema,
   instrumentAddedSchema,
   instrumentCheckedSchema,
   taskEndedSchema,

@@ -1,3 +1,4 @@
+import type { Paid } from './paid'
 import type { Composition } from '../acids'
 import type { MaterialCard } from '../materials'
 import type { DosePair } from '../sulphite'
@@ -156,6 +157,8 @@ export interface LotState {
   planned: Partial<LotPlan>
   /** Totals that went in, by material, in the unit of the entries. */
   added: Map<string, { actual: number, unit: 'g' | 'mL' | 'L', times: number, lastAt: string }>
+  /** What it cost so far. */
+  paid: Paid
   /** Additions whose first stage went in and whose last has not: by material. */
   staged: ReadonlyMap<string, StagedAddition>
   /** When each kind of work was last done. */
@@ -213,6 +216,8 @@ export interface Package {
   opened?: string
   expires?: string
   note?: string
+  /** Paid for all of it. */
+  price?: number
 }
 export interface Stock {
   material: string

@@ -75,6 +75,8 @@ export interface MaterialCard {
   measuredBy: QuantityName
   avoids: readonly Avoids[]
   allergen?: Allergen
+  /** How long it stays in, days: oak. */
+  steepDays?: number
   /** Days after which an opened package is doubted, common practice; and what part of its strength it loses in a year. */
   opened: { days: number, lossPerYear?: number }
   cautions: readonly MaterialCaution[]

@@ -224,7 +224,28 @@ const CARDS = {
     aliases: ['oak'],
     dose: { min: 1, max: 4, source: PRACTICE },
     cautions: ['packet'],
-    opened: { days: 730 }
+    opened: { days: 730 },
+    steepDays: 28
+  },
+  'oak-cubes': {
+    kind: 'oak',
+    effect: { on: 'nothing' },
+    measuredBy: 'volume',
+    aliases: ['cubes'],
+    dose: { min: 2, max: 5, source: PRACTICE },
+    cautions: ['packet'],
+    opened: { days: 730 },
+    steepDays: 60
+  },
+  'oak-staves': {
+    kind: 'oak',
+    effect: { on: 'nothing' },
+    measuredBy: 'volume',
+    aliases: ['staves'],
+    dose: { min: 2, max: 8, source: PRACTICE },
+    cautions: ['packet'],
+    opened: { days: 730 },
+    steepDays: 90
   },
   'potassium-sorbate': {
     kind: 'stabiliser',

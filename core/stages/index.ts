@@ -11,6 +11,8 @@ import { type KitSays, kitStage } from './kit'
 import { type LeesSays, leesStage } from './lees'
 import { type MalolacticSays, malolacticEarlyStage, malolacticStage } from './malolactic'
 import { type MustSays, mustStage } from './must'
+import { type MousseSays, mousseStage } from './mousse'
+import { type OakSays, oakStage } from './oak'
 import { type ToppingSays, toppingStage } from './topping'
 import { type WoodSays, woodStage } from './wood'
 import type { CellarView, Stage } from './stage'
@@ -58,6 +60,7 @@ export { BOTTLING_RESERVE, CONDITIONS, GATES, HARD, gateTask, readinessOf } from
 export type { Condition, ConditionCode, Gate, Readiness } from './finishing'
 export { bottlesLeft, drinkWindowOf } from './bottled'
 export { airOver } from './topping'
+export { steepOf } from './oak'
 export { vesselTasksOf, wantsSwelling, wantsWashing } from './vessels'
 export type { VesselSays } from './vessels'
 export { NET_SPREAD, askRacking, leesShareOf, lotOfWine } from './racking-day'
@@ -72,7 +75,7 @@ export { reasonsForBlock } from './harvest'
 export type { HarvestReason } from './harvest'
 
 export type { BottledSays, ClearingSays, EverySays, FermentSays, FinishingSays, GasSays, KeepingSays, KitSays }
-export type { LeesSays, MalolacticSays, MustSays }
+export type { LeesSays, MalolacticSays, MousseSays, MustSays, OakSays }
 export type { ToppingSays, WoodSays }
 
 /** Everything that any stage can say. */
@@ -86,6 +89,8 @@ export type StageSays =
   | ToppingSays
   | WoodSays
   | GasSays
+  | OakSays
+  | MousseSays
   | FinishingSays
   | BottledSays
   | ClearingSays
@@ -103,9 +108,11 @@ export const STAGES: readonly Stage<StageSays>[] = [
   leesStage,
   toppingStage,
   woodStage,
+  oakStage,
   gasStage,
   clearingStage,
   finishingStage,
+  mousseStage,
   bottledStage,
   everyStage
 ] as unknown as readonly Stage<StageSays>[]

@@ -106,7 +106,7 @@ function factOf({ what, size }: MadeUp['steps'][number], lotId: string, volumeL:
         inL: volumeL / 4
       }
     case 'bottle':
-      return { type: 'bottling', lotId, bottles: [{ sizeMl: 750, count: 1 + Math.floor((size * volumeL) / 2) }] }
+      return { type: 'bottling', lotId, bottles: [{ sizeMl: 750, count: 1 + Math.floor((size * volumeL) / 2) }], ...(size < 0.5 && { closure: 'crown' }) }
     case 'smell':
       return { type: 'observation', lotId, what: 'smell', text: 'not quite clean' }
     case 'plan':
@@ -114,7 +114,8 @@ function factOf({ what, size }: MadeUp['steps'][number], lotId: string, volumeL:
         type: 'lot-planned',
         lotId,
         malolactic: MALOLACTIC[Math.floor(size * MALOLACTIC.length) % MALOLACTIC.length]!,
-        cold: size > 0.3
+        cold: size > 0.3,
+        sparkling: size < 0.5
       }
     case 'amend':
       return { type: 'lot-amended', lotId, alcoholic: (['none', 'active', 'dry', 'stopped'] as const)[Math.floor(size * 3.99)]! }

@@ -19,6 +19,7 @@ const KINDS = {
   bottles: 'bottling',
   store: 'bottle-taken',
   tasting: 'tasting',
+  cost: 'cost',
   stage: 'lot-amended'
 } as const satisfies Record<string, Fact['type']>
 type Kind = keyof typeof KINDS

@@ -1,6 +1,7 @@
 import { fact } from '~~/core/drafts'
 import { MATERIAL_KINDS } from '~~/core/materials'
 import { newId } from '~/data/ids'
+import { MONEY } from './cost'
 import { type EntryForm, number, orNone, text, wanting } from '../spec'
 
 /** Water comes from the tap, and a stock solution is made on the day. */
@@ -30,11 +31,12 @@ export const supplyStockedForm: EntryForm<'supply-stocked'> = {
         limits: { min: 0.01, max: 1_000_000, words: 'Say how much came in, more than nothing.' }
       },
       { as: 'day', key: 'opened', label: 'Opened on', hint: 'if it is open' },
-      { as: 'day', key: 'expires', label: 'Good until', hint: 'if it says so' }
+      { as: 'day', key: 'expires', label: 'Good until', hint: 'if it says so' },
+      { as: 'quantity', key: 'price', label: 'Paid for it', hint: 'for what a bottle costs in the end', ...MONEY }
     ]
   },
   blank: () => ({ material: 'tartaric', opened: '', expires: '' }),
-  from: (e) => ({ material: e.material, amount: e.amount, opened: e.opened ?? '', expires: e.expires ?? '' }),
+  from: (e) => ({ material: e.material, amount: e.amount, opened: e.opened ?? '', expires: e.expires ?? '', ...(e.price !== undefined && { price: e.price }) }),
   draft(values, context, before) {
     const amount = number(values, 'amount')
     if (amount === undefined) return wanting('amount', 'Say how much came in.')
@@ -47,6 +49,7 @@ export const supplyStockedForm: EntryForm<'supply-stocked'> = {
       amount,
       opened: orNone(text(values, 'opened')),
       expires: orNone(text(values, 'expires')),
+      price: number(values, 'price'),
       note: before?.note
     })
   }

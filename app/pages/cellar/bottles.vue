@@ -55,6 +55,7 @@ useHead({ title: 'Bottles · Presk' })
             </p>
           </div>
         </div>
+        <RatingCourse v-if="r.window && r.lot.tastings.length > 1" :lot="r.lot" :window="r.window" class="course" />
         <div class="lying">
           <p v-if="r.left === 0" class="soft">None left of {{ r.lot.bottles }}.</p>
           <div v-for="(b, i) in r.lot.bottled.filter((x) => x.left > 0)" :key="i" class="lie">
@@ -89,6 +90,13 @@ li {
   padding: 16px 0;
   border-top: 1.5px solid var(--line);
 }
+.course {
+  grid-column: 1;
+}
+.lying {
+  grid-column: 2;
+  grid-row: 1 / 3;
+}
 .who {
   display: grid;
   grid-template-columns: 10px minmax(0, 1fr);
@@ -117,6 +125,10 @@ li {
 @media (max-width: 720px) {
   li {
     grid-template-columns: minmax(0, 1fr);
+  }
+  .lying {
+    grid-column: 1;
+    grid-row: auto;
   }
 }
 </style>

@@ -11,7 +11,9 @@ import { KEEPING } from './keeping'
 import { KIT } from './kit'
 import { LEES } from './lees'
 import { MALOLACTIC_SAYS } from './malolactic'
+import { MOUSSE } from './mousse'
 import { MUST } from './must'
+import { OAK } from './oak'
 import { TOPPING } from './topping'
 import { WOOD } from './wood'
 import type { FindingWords, SayFormat, WordsFor } from './say'
@@ -32,6 +34,8 @@ const WORDS: WordsFor<StageSays> = {
   ...GAS_SAYS,
   ...CLEARING,
   ...FINISHING,
+  ...OAK,
+  ...MOUSSE,
   ...BOTTLED,
   ...EVERY
 }

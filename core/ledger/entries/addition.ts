@@ -30,7 +30,7 @@ export const addition: EntryKind<'addition'> = {
   apply(folding, added) {
     const lot = lotOf(folding, added)
     if (!lot) return
-    consume(folding, added)
+    consume(folding, added, lot)
     if ((added.so2Share ?? 0) > 0 && added.actual > 0 && ['under-way', 'nearly'].includes(malolacticOf(lot))) {
       folding.problem({ code: 'sulphite-in-malolactic', entryId: added.id, lotId: lot.id })
     }

@@ -1,9 +1,17 @@
+import type { EntryOf } from '../entry'
 import { isHeld } from '../facets'
 import { loseGiven } from '../liquid'
 import { restsOn } from '../rests-on'
+import { CLOSURE_MATERIAL } from './closures'
 import { type EntryKind, ofLot } from './kind'
 import { lotOf } from './lot-started'
+import { takeFromStore } from './stock'
 import { emptyOut, leave } from './transfer'
+
+const materialOf = (bottled: EntryOf<'bottling'>): string[] => {
+  const material = bottled.closure && CLOSURE_MATERIAL[bottled.closure]
+  return material ? [material] : []
+}
 
 /** Wine left over after bottling that counts as lees and nothing more: this part of what was there, or a last cup. */
 const DREGS = { share: 0.05, litres: 0.05 } as const
@@ -16,7 +24,7 @@ const MEASURED_ERROR = 0.03
  */
 export const bottling: EntryKind<'bottling'> = {
   type: 'bottling',
-  touches: (e) => ofLot(e),
+  touches: (e) => ofLot(e, { materials: materialOf(e) }),
   apply(folding, bottled) {
     const lot = lotOf(folding, bottled)
     if (!lot) return
@@ -29,6 +37,8 @@ export const bottling: EntryKind<'bottling'> = {
     }
     lot.bottles += bottled.bottles.reduce((sum, b) => sum + b.count, 0)
     lot.bottledL += litres
+    for (const material of materialOf(bottled))
+      takeFromStore(folding, { material, unit: 'pieces', amount: bottled.bottles.reduce((sum, b) => sum + b.count, 0) }, bottled.at, lot)
     const about = { at: bottled.at, ...(bottled.closure && { closure: bottled.closure }), ...(bottled.place && { place: bottled.place }) }
     lot.bottled = [...lot.bottled, ...bottled.bottles.map((b) => ({ ...about, sizeMl: b.sizeMl, left: b.count }))]
     if (held - litres <= Math.max(DREGS.litres, held * DREGS.share)) emptyOut(folding, lot, bottled.at)

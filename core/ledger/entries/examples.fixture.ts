@@ -29,6 +29,7 @@ export const EXAMPLES = {
   transfer: { purpose: 'rack', from: { lotId }, to: { lotId }, outL: 5, inL: 4.8 },
   bottling: { lotId, bottles: [{ sizeMl: 750, count: 30 }] },
   'bottle-taken': { lotId, sizeMl: 750, count: 1, what: 'given', note: 'to the neighbours' },
+  cost: { lotId, what: 'fruit', amount: 84.5, note: '52 kg' },
   tasting: { lotId, sight: 'bright', nose: 'cherry', palate: 'round', verdict: 'keep some', rating: 7 },
   'instrument-added': { instrumentId: 'instr-01', name: 'I', kind: 'ph-meter' },
   'instrument-checked': {

@@ -11,7 +11,7 @@ export const inoculation: EntryKind<'inoculation'> = {
   apply(folding, pitched) {
     const lot = lotOf(folding, pitched)
     if (!lot) return
-    consume(folding, pitched)
+    consume(folding, pitched, lot)
     if (pitched.organism === 'bacteria') {
       lot.bacteriaAt ??= pitched.at
       lot.bacteria = { name: pitched.culture, ...(pitched.cardKey && { cardKey: pitched.cardKey }) }

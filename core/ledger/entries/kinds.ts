@@ -14,6 +14,7 @@ import { lotAmended } from './lot-amended'
 import { lotPlanned } from './lot-planned'
 import { lotStarted } from './lot-started'
 import { observation } from './observation'
+import { cost } from './cost'
 import { operation } from './operation'
 import { reading } from './reading'
 import { supplyCounted, supplyStocked } from './stock'
@@ -41,6 +42,7 @@ export const ENTRY_KINDS: { [T in Fact['type']]: EntryKind<T> } = {
   bottling: bottling,
   'bottle-taken': bottleTaken,
   tasting: tasting,
+  cost: cost,
   'instrument-added': instrumentAdded,
   'instrument-checked': instrumentChecked,
   'arrival-expected': arrivalExpected,

@@ -1,6 +1,7 @@
 import type { EntryOf } from '../entry'
 import { TYPICAL_BOUND_SHARE } from '../../sulphite'
 import type { Folding } from '../fold/folding'
+import { NOTHING_PAID } from '../paid'
 import type { LotState, Source } from '../state'
 import { type EntryKind, NOTHING_TOUCHED } from './kind'
 import { fill } from './transfer'
@@ -53,6 +54,7 @@ function newLot(start: EntryOf<'lot-started'>): LotState {
     boundShare: TYPICAL_BOUND_SHARE,
     planned: {},
     added: new Map(),
+    paid: NOTHING_PAID,
     staged: new Map(),
     fed: [],
     sulphited: [],

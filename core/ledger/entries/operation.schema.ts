@@ -23,7 +23,9 @@ export const operationSchema = z.strictObject({
     'rehydrate',
     'restart',
     'malolactic-over',
-    'pasteurise'
+    'pasteurise',
+    'riddle',
+    'disgorge'
   ]),
   note: text.optional(),
   plan: z

@@ -1,7 +1,8 @@
 import { SO2_SHARE } from '../../sulphite'
 import type { EntryOf } from '../entry'
 import type { Folding } from '../fold/folding'
-import type { Package } from '../state'
+import { pay } from '../paid'
+import type { LotState, Package } from '../state'
 import { type EntryKind, NOTHING_TOUCHED } from './kind'
 
 /** What a package in store is called for the yeast and bacteria of an inoculation. */
@@ -12,7 +13,7 @@ export const supplyStocked: EntryKind<'supply-stocked'> = {
   type: 'supply-stocked',
   touches: (e) => ({ ...NOTHING_TOUCHED, materials: [e.material] }),
   apply(folding, stocked) {
-    const { material, unit, opened, expires, note } = stocked
+    const { material, unit, opened, expires, note, price } = stocked
     const stock = folding.stock(material) ?? folding.put(folding.cellar.stock, material, { material, unit, packages: [], unaccounted: 0 })
     stock.packages.push({
       id: stocked.supplyId,
@@ -21,7 +22,8 @@ export const supplyStocked: EntryKind<'supply-stocked'> = {
       stockedAt: stocked.at,
       ...(opened && { opened }),
       ...(expires && { expires }),
-      ...(note && { note })
+      ...(note && { note }),
+      ...(price !== undefined && { price })
     })
     stock.packages.sort(soonestFirst)
   }
@@ -47,23 +49,46 @@ export const supplyCounted: EntryKind<'supply-counted'> = {
   }
 }
 
-/** What went into a lot leaves the store; a material that was never stocked is not kept account of. */
-export function consume(folding: Folding, fact: EntryOf<'addition'> | EntryOf<'inoculation'>): void {
+interface Taken {
+  material: string
+  unit: 'g' | 'mL' | 'pieces'
+  amount: number
+}
+
+/** What went into a lot leaves the store, and costs it what it cost. */
+export function consume(folding: Folding, fact: EntryOf<'addition'> | EntryOf<'inoculation'>, lot: LotState): void {
   const taken = takenBy(fact)
-  if (!taken || folding.cellar.stock.get(taken.material)?.unit !== taken.unit) return
+  if (taken) takeFromStore(folding, taken, fact.at, lot)
+}
+
+/** A material that was never stocked is not kept account of; what has no price is remembered as such. */
+export function takeFromStore(folding: Folding, taken: Taken, at: string, lot: LotState): void {
+  if (taken.amount <= 0) return
+  if (folding.cellar.stock.get(taken.material)?.unit !== taken.unit) {
+    pay(lot, { money: 0, of: taken.material, unpriced: true })
+    return
+  }
   const stock = folding.stock(taken.material)!
   let owed = taken.amount
+  const spend = (amount: number, p?: Package) => {
+    if (amount <= 0) return
+    const money = p?.price === undefined ? undefined : (p.price * amount) / p.amount
+    pay(lot, { money: money ?? 0, of: taken.material, unpriced: money === undefined })
+  }
   for (const p of stock.packages) {
     // A package that came later was not there to be taken from.
-    if (p.stockedAt > fact.at) continue
+    if (p.stockedAt > at) continue
     const part = Math.min(p.left, owed)
     p.left -= part
     owed -= part
+    spend(part, p)
   }
   stock.unaccounted += owed
+  // Out of a package that nobody wrote down: at the price of the last one.
+  spend(owed, stock.packages.findLast((p) => p.price !== undefined))
 }
 
-function takenBy(fact: EntryOf<'addition'> | EntryOf<'inoculation'>): { material: string, unit: 'g' | 'mL', amount: number } | undefined {
+function takenBy(fact: EntryOf<'addition'> | EntryOf<'inoculation'>): Taken | undefined {
   if (fact.type === 'inoculation')
     return fact.grams ? { material: fact.cardKey ?? CULTURE[fact.organism], unit: 'g', amount: fact.grams } : undefined
   if (fact.unit === 'L') return undefined

@@ -10,6 +10,7 @@ export const supplyStockedSchema = z.strictObject({
   amount: positive,
   opened: day.optional(),
   expires: day.optional(),
+  price: z.number().min(0).max(1_000_000).optional().describe('paid for all of it, in the household’s money'),
   note: text.optional()
 })
 

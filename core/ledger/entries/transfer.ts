@@ -3,6 +3,7 @@ import { HELD_L, isHeld } from '../facets'
 import type { Folding } from '../fold/folding'
 import { mixInto, moveGiven } from '../liquid'
 import type { LotState, VesselState } from '../state'
+import { movePaid } from '../paid'
 import { restsOn } from '../rests-on'
 import { type EntryKind, NOTHING_TOUCHED } from './kind'
 
@@ -43,6 +44,7 @@ export const transfer: EntryKind<'transfer'> = {
     if (vessel) drankMore(to, vessel, move.inL)
     const held = from.volume.value
     moveGiven(from, to, move.outL, move.inL, held)
+    movePaid(from, to, move.outL, held)
     take(folding, from, move.from.vesselId ?? '', move.outL, move.at)
     if (from !== to && move.inL > 0) mixInto(to, from, move.inL, move.at, move.id)
     to.contents.set(target, (to.contents.get(target) ?? 0) + move.inL)

@@ -115,6 +115,7 @@ useHead({ title: () => `${lot.value?.name ?? 'Lot'} · Presk` })
       <LotEnding v-if="isHeld(lot) && !lot.bacteriaAt && !lot.freeSo2?.value" :lot="lot" />
       <LotForecast v-if="isFermenting(lot)" :lot="lot" />
       <LotUpkeep v-if="kept" :lot="lot" />
+      <LotCost :lot="lot" />
       <LotFollowed v-if="isFermenting(lot)" :key="lot.id" :lot="lot" />
       <LotInFerment v-if="isFermenting(lot)" :lot="lot" />
     </div>

@@ -1,0 +1,2 @@
+export { mousseOf, mousseStage } from './mousse-stage'
+export type { MousseSays } from './mousse-stage'

@@ -1,0 +1,2 @@
+export { oakStage, steepOf } from './oak-stage'
+export type { OakSays } from './oak-stage'

@@ -1,0 +1,76 @@
+import type { Finding } from '../../findings'
+import { type LotView, isHeld, isWine } from '../../ledger'
+import { type OwnCards, cardOf } from '../../materials'
+import { type Stage, hoursSince, later } from '../stage'
+
+export type OakSays =
+  | { code: 'taste-oak', daysIn: number, outInDays: number, material?: string }
+  | { code: 'oak-out', daysIn: number, days: number, material?: string }
+
+const DAY_H = 24
+/** Where no card says how long it steeps, days: chips, craft 3.11 "for weeks". */
+const USUAL_DAYS = 28
+/** It is tasted for the first time after this part of its time, and then more often the nearer its end, days. Common practice. */
+const FIRST = 0.25
+const EVERY = { most: 7, least: 2, ofRest: 1 / 3 } as const
+
+/** Loose oak in a wine: since when, and for how long such pieces usually stay; undefined when none is in it. */
+export function steepOf(lot: LotView, cards?: OwnCards): { since: string, days: number, material?: string } | undefined {
+  const oak = [...lot.added]
+    .filter(([material, { actual }]) => cardOf(material, cards)?.kind === 'oak' && actual > 0)
+    .sort((a, b) => (a[1].lastAt < b[1].lastAt ? 1 : -1))[0]
+  const put = lot.worked.get('oak-in')?.at
+  const since = [oak?.[1].lastAt, put].filter((at) => at !== undefined).sort().at(-1)
+  // Racked off it, or fished out; what was put in while it fermented came off with the lees.
+  const out = [lot.worked.get('oak-out')?.at, lot.rackedAt, lot.pressedAt].filter((at) => at !== undefined).sort().at(-1)
+  if (!since || (out !== undefined && out >= since)) return undefined
+  const material = oak && oak[1].lastAt === since ? oak[0] : undefined
+  const days = (material && cardOf(material, cards)?.steepDays) || USUAL_DAYS
+  return { since, days, ...(material && { material }) }
+}
+
+/** While oak steeps in a wine: tasted, more often toward the end, and out in time. Stands beside what else the lot asks for. */
+export const oakStage: Stage<OakSays> = {
+  code: 'oak',
+  beside: true,
+  appliesTo: (lot) => isHeld(lot) && isWine(lot) && lot.stream !== 'test' && (lot.worked.has('oak-in') || lot.added.size > 0),
+  tasks(lot, cellar, now): Finding<OakSays>[] {
+    const steep = steepOf(lot, cellar.cards)
+    if (!steep) return []
+    const { since, days, material } = steep
+    const daysIn = Math.max(0, hoursSince(since, now) / DAY_H)
+    const about = { task: true, lotId: lot.id, evidence: [], ...(material && { material }) } as const
+    if (daysIn >= days)
+      return [
+        {
+          code: 'oak-out',
+          key: 'oak-out',
+          daysIn,
+          days,
+          urgency: daysIn >= days * 1.25 ? 'now' : 'soon',
+          window: { due: later(since, days * DAY_H) },
+          minutes: 45,
+          action: { to: 'lot', lotId: lot.id, log: 'operation' },
+          ...about
+        }
+      ]
+    const tasted = lot.tastedAt && lot.tastedAt > since ? lot.tastedAt : undefined
+    const rest = tasted ? days - hoursSince(since, tasted) / DAY_H : days
+    const wait = tasted ? Math.min(EVERY.most, Math.max(EVERY.least, rest * EVERY.ofRest)) : days * FIRST
+    const due = later(tasted ?? since, wait * DAY_H)
+    return [
+      {
+        code: 'taste-oak',
+        key: 'taste-oak',
+        daysIn,
+        outInDays: days - daysIn,
+        urgency: now >= due ? 'soon' : 'wait',
+        window: { due },
+        minutes: 5,
+        action: { to: 'lot', lotId: lot.id, log: 'note' },
+        ...about
+      }
+    ]
+  },
+  findings: () => []
+}
