@@ -1,6 +1,7 @@
 import { addition, fact } from '~~/core/drafts'
-import { UNITS_WANTED, minutesFor, pasteurisationUnits, sorbateDose, sweetLadder } from '~~/core/finishing'
+import { UNITS_WANTED, minutesFor, pasteurisationUnits, sorbateDose, sweetLadder, sweetenWith } from '~~/core/finishing'
 import { type Draft, type Fact, type LotView, isFermenting } from '~~/core/ledger'
+import { cardOf } from '~~/core/materials'
 import { readinessOf } from '~~/core/stages'
 
 /** What holds a sweet wine sweet; cold alone does not, and is there to say so. */
@@ -43,9 +44,13 @@ export function useSweetening(lot: Ref<LotView | undefined>) {
     { immediate: true }
   )
   const glasses = computed(() => (fields.glassMl.value === undefined ? [] : sweetLadder(fields.glassMl.value)))
-  const sugarG = computed(() => {
+  /** With what: each brings water and acid of its own. */
+  const sweetener = ref('sugar')
+  const sweetened = computed(() => {
     const [gPerL, litres] = [fields.chosen.value, fields.volume.value]
-    return gPerL === undefined || litres === undefined ? undefined : gPerL * litres
+    const effect = cardOf(sweetener.value, cellar.state.cards)?.effect
+    if (gPerL === undefined || litres === undefined || effect?.on !== 'sugar') return undefined
+    return withinLimits(() => sweetenWith(effect, gPerL, litres, Math.min(30, lot.value?.ta?.value ?? 0)))
   })
   const sorbate = computed(() => {
     const [volumeL, ph, abv, freeSo2MgPerL] = [fields.volume.value, fields.ph.value, fields.abv.value, fields.free.value]
@@ -63,10 +68,14 @@ export function useSweetening(lot: Ref<LotView | undefined>) {
     () => 'sweetening'
   )
 
+  function sweetenedBy(l: LotView, actual: number) {
+    const about = { planned: sweetened.value?.grams, actual, purpose: 'to sweeten it' }
+    return addition({ lotId: l.id, material: sweetener.value, ...about }, cellar.state.cards)
+  }
   function drafts(l: LotView): Draft<Fact>[] {
     const [celsius, held] = [fields.heat.value, heldFor.value]
     const sugar = sugarIn.value
-      ? [addition({ lotId: l.id, material: 'sugar', planned: sugarG.value, actual: sugarIn.value, purpose: 'to sweeten it' })]
+      ? [sweetenedBy(l, sugarIn.value)]
       : []
     if (way.value === 'sorbate' && sorbateIn.value && sorbate.value?.allowed) {
       const about = { planned: sorbate.value.grams, actual: sorbateIn.value, purpose: 'to hold it sweet' }
@@ -85,5 +94,5 @@ export function useSweetening(lot: Ref<LotView | undefined>) {
     const made = drafts(lot.value)
     return made.length > 0 && (await cellar.log([...against(), ...made])) !== undefined
   }
-  return { way, fields, through, ferments, glasses, sugarG, sorbate, minutes, sugarIn, sorbateIn, heldFor, ready, knows, mayGoOn, log }
+  return { way, fields, through, ferments, glasses, sweetener, sweetened, sorbate, minutes, sugarIn, sorbateIn, heldFor, ready, knows, mayGoOn, log }
 }

@@ -97,7 +97,7 @@ function ruled(asked: LabelAsked): Shape[] {
   const tall = H > W
   const small = smallAt(scaleOf(W, H))
   const bar = 1.6
-  const headH = box.h * (tall ? 0.36 : 0.4)
+  const headH = box.h * (tall ? 0.48 : 0.4)
   const yearSize = Math.min(9, W * 0.08)
   const yearW = w.vintage ? measure(w.vintage, 'display', yearSize) + 2 : 0
   const ruleY = box.y + headH

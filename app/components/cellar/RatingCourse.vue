@@ -29,7 +29,7 @@ const options = computed<ApexOptions>(() => {
     xaxis: {
       type: 'numeric',
       min: Math.min(0, ...xs),
-      max: Math.ceil(Math.max(untilMonths.mid, monthsIn) + 1),
+      max: Math.ceil((Math.max(untilMonths.mid, monthsIn) + 1) / 6) * 6,
       tickAmount: 6,
       labels: { formatter: (v) => Number(v).toFixed(0) },
       axisTicks: { show: false },

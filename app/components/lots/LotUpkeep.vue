@@ -77,7 +77,7 @@ const perMonth = (k: number) => percent(1 - Math.exp(-k * 30))
       Molecular SO₂, mg/L; the green is at and above what it is kept at. It loses {{ perMonth(upkeep.decayPerDay.mid) }} in a month
       ({{ perMonth(upkeep.decayPerDay.low) }} to {{ perMonth(upkeep.decayPerDay.high) }}), and {{ percent(upkeep.boundShare.mid) }} of a
       dose binds ({{ percent(upkeep.boundShare.low) }} to {{ percent(upkeep.boundShare.high) }}): learnt from
-      {{ upkeep.readings.length }} readings and what is usual.
+      {{ upkeep.readings.length === 1 ? 'one reading' : `${upkeep.readings.length} readings` }} and what is usual.
     </p>
   </section>
 </template>

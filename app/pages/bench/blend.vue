@@ -53,6 +53,19 @@ const sources = computed(() => {
   }))
   return known.every((p) => p.availableL > 0) ? known : []
 })
+/** Two wines with a volume each can stand in glasses. */
+const pair = computed(() => {
+  const given = parts.value.map((p, i) => ({
+    lotId: p.lotId,
+    name: cellar.lotOf(p.lotId)?.name ?? `Part ${i + 1}`,
+    volumeL: p.volume.value ?? 0,
+    ...(p.abv.value !== undefined && { abv: p.abv.value }),
+    ...(p.ph.value !== undefined && { ph: p.ph.value }),
+    ...(p.ta.value !== undefined && { taGPerL: p.ta.value }),
+    ...(p.free.value !== undefined && { freeSo2MgPerL: p.free.value })
+  }))
+  return given.length === 2 && given.every((p) => p.volumeL > 0) ? ([given[0]!, given[1]!] as const) : undefined
+})
 const take = (litres: number[]) =>
   litres.forEach((l, i) => (parts.value[i]!.volume.text = f.typedVolume(l)))
 useHead({ title: 'Blend · Presk' })
@@ -91,6 +104,7 @@ useHead({ title: 'Blend · Presk' })
     <UButton v-if="parts.length < 5" variant="outline" size="lg" icon="i-lucide-plus" class="mt-4" @click="parts.push(part())"
     >Another part</UButton
     >
+    <BlendGlasses v-if="pair" class="mt-6" :parts="pair" @take="take" />
     <BlendWanted v-if="sources.length" class="mt-6" :sources="sources" @take="take" />
     <p class="soft small mt-4">pH does not average: it comes from the acids of both. A figure is shown when every part gives it.</p>
   </div>

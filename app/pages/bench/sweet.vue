@@ -7,8 +7,10 @@ import { HELD_BY, saySorbate } from '~/wording/finishing'
 const { lot } = useLotFromAddress()
 const f = useFormat()
 const logged = useLogged()
-const { way, fields, through, ferments, glasses, sugarG, sorbate, minutes, sugarIn, sorbateIn, heldFor, ready, knows, mayGoOn, log } =
-  useSweetening(lot)
+const materials = useMaterials()
+const bench = useSweetening(lot)
+const { way, fields, through, ferments, glasses, sweetener, sweetened, sorbate, minutes, sugarIn, sorbateIn, heldFor } = bench
+const { ready, knows, mayGoOn, log } = bench
 const dry = computed(() => lot.value && drynessOf(lot.value)?.proven)
 async function submit() {
   const l = lot.value
@@ -69,6 +71,12 @@ useHead({ title: 'Sweeten a wine · Presk' })
       </template>
       <QuantityField v-if="way === 'heat'" label="Temperature" :field="fields.heat" />
       <QuantityField label="Glass for the trial" :field="fields.glassMl" unit-label="mL" />
+      <SelectField
+        v-model="sweetener"
+        label="Sweetened with"
+        :items="materials.choices('sugar')"
+        hint="juice you kept: make a card of it in Stores"
+      />
       <QuantityField label="Sweetness chosen" :field="fields.chosen" unit-label="g/L" hint="by taste, from the ladder" />
     </template>
     <template #results>
@@ -89,8 +97,12 @@ useHead({ title: 'Sweeten a wine · Presk' })
             </tr>
           </tbody>
         </table>
-        <p v-if="sugarG">
-          <b class="figure">{{ f.words(f.powder(sugarG)) }}</b> of sugar in all for {{ fields.chosen.text }} g/L.
+        <p v-if="sweetened?.grams">
+          <b class="figure">{{ f.words(f.powder(sweetened.grams)) }}</b> of {{ materials.name(sweetener) }} in all for
+          {{ fields.chosen.text }} g/L: {{ f.words(f.volume(sweetened.afterL)) }} then<template
+            v-if="lot?.ta && Math.abs(sweetened.taChangeGPerL) >= 0.05"
+          >, its TA {{ Math.abs(sweetened.taChangeGPerL).toFixed(1) }} g/L {{ sweetened.taChangeGPerL > 0 ? 'higher' : 'lower' }}</template
+          >.
         </p>
         <p v-if="lot && !dry" class="soft small">Sugar that it has already comes on top: this is what is added.</p>
       </section>
@@ -98,7 +110,7 @@ useHead({ title: 'Sweeten a wine · Presk' })
         <GateBefore v-if="!ready" v-model="knows" :lot="lot" gate="sweetening" />
         <div v-if="mayGoOn && way !== 'cold'" class="wentin sheet">
           <h2>What went in</h2>
-          <QuantityField label="Household sugar" :field="sugarIn" unit-label="g" hint="empty: none" />
+          <QuantityField :label="materials.title(sweetener)" :field="sugarIn" unit-label="g" hint="empty: none" />
           <QuantityField
             v-if="way === 'sorbate' && sorbate?.allowed"
             label="Potassium sorbate"

@@ -64,7 +64,7 @@ useHead({ title: () => `Labels ${lot.value?.name ?? ''} · Presk` })
         <svg :viewBox="`0 0 ${sheet.labelW} ${sheet.labelH}`" class="look" aria-hidden="true">
           <LabelDrawing :shapes="drawn[item.value as keyof typeof drawn]" :w="sheet.labelW" :h="sheet.labelH" />
         </svg>
-        {{ item.label }} <span class="font-normal text-(--ink-soft)">{{ item.hint }}</span>
+        {{ item.label }} <span class="hint font-normal text-(--ink-soft)">{{ item.hint }}</span>
       </template>
     </URadioGroup>
     <div class="halves">
@@ -134,15 +134,14 @@ useHead({ title: () => `Labels ${lot.value?.name ?? ''} · Presk` })
 <style scoped>
 :deep(.looks) {
   display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(min(100%, 240px), 1fr));
+  grid-template-columns: repeat(3, minmax(0, 1fr));
   gap: 14px;
 }
 .look {
-  width: 100%;
-  height: auto;
+  max-width: 100%;
   max-height: 260px;
-  margin-bottom: 8px;
-  border: 1px solid var(--line);
+  margin: 0 auto 8px;
+  outline: 1px solid var(--line);
 }
 .halves {
   display: grid;
@@ -150,6 +149,12 @@ useHead({ title: () => `Labels ${lot.value?.name ?? ''} · Presk` })
   gap: 40px;
 }
 @media (max-width: 800px) {
+  :deep(.looks) {
+    gap: 8px;
+  }
+  .hint {
+    display: none;
+  }
   .halves {
     grid-template-columns: minmax(0, 1fr);
   }
