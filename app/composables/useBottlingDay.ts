@@ -1,6 +1,6 @@
 import { fact } from '~~/core/drafts'
 import { bottleMix } from '~~/core/finishing'
-import type { Closure, LotView } from '~~/core/ledger'
+import { CLOSURE_MATERIAL, type Closure, type LotView } from '~~/core/ledger'
 
 export const BOTTLE_ML = [187, 375, 500, 750, 1000, 1500] as const
 type Ml = (typeof BOTTLE_ML)[number]
@@ -42,6 +42,13 @@ export function useBottlingDay(lot: Ref<LotView | undefined>) {
     })
     return withinLimits(() => bottleMix(litres, sizes, lost))
   })
+  /** Closures of the chosen kind: needed, and in the store as far as it is kept account of. */
+  const closing = computed(() => {
+    const material = closure.value && CLOSURE_MATERIAL[closure.value]
+    const needed = mix.value?.bottles.reduce((sum, b) => sum + b.count, 0) ?? 0
+    const packages = material ? cellar.state.stock.get(material)?.packages : undefined
+    return { needed, material, inStore: packages?.reduce((sum, p) => sum + p.left, 0) }
+  })
   const { ready, knows, mayGoOn, against } = useReadiness(
     () => lot.value,
     () => 'bottling-still'
@@ -60,5 +67,5 @@ export function useBottlingDay(lot: Ref<LotView | undefined>) {
     const about = { closure: closure.value || undefined, place: place.value.trim() || undefined }
     return (await cellar.log([...against(), fact('bottling', { lotId: l.id, bottles, ...about })])) !== undefined
   }
-  return { volume, loss, stock, filled, tapped, used, closure, place, mix, ready, knows, mayGoOn, wrong, log }
+  return { volume, loss, stock, filled, tapped, used, closure, closing, place, mix, ready, knows, mayGoOn, wrong, log }
 }

@@ -94,5 +94,6 @@ export function useSweetening(lot: Ref<LotView | undefined>) {
     const made = drafts(lot.value)
     return made.length > 0 && (await cellar.log([...against(), ...made])) !== undefined
   }
-  return { way, fields, through, ferments, glasses, sweetener, sweetened, sorbate, minutes, sugarIn, sorbateIn, heldFor, ready, knows, mayGoOn, log }
+  const held = { way, fields, through, ferments, glasses, sweetener, sweetened, sorbate, minutes }
+  return { ...held, sugarIn, sorbateIn, heldFor, ready, knows, mayGoOn, log }
 }

@@ -130,6 +130,15 @@ describe('water for a kit', () => {
   it('within what a hydrometer can tell is on target', () => {
     for (const sg of [1.083, 1.085, 1.087]) expect(kitWater(23, sg, 1.085, 2).verdict).toBe('on-target')
     expect(kitWater(23, 1.0829, 1.085, 2).verdict).toBe('too-thin')
+    // However thin it is and however little there is: more water in it the thinner, all of it at the last, and no jump on the way.
+    for (const litres of [0.1, 1, 23]) {
+      const over = Array.from({ length: 90 }, (_, i) => kitWater(litres, 1.082 - i * 0.00102, 1.085, 2)).map((w) =>
+        w.verdict === 'too-thin' ? w.overWaterL / litres : Number.NaN
+      )
+      for (const [i, share] of over.entries()) expect(share - (over[i - 1] ?? 0)).toBeGreaterThanOrEqual(-1e-9)
+      for (const [i, share] of over.entries()) expect(share - (over[i - 1] ?? share)).toBeLessThan(0.03)
+      expect(over.at(-1)).toBeCloseTo(1, 6)
+    }
     expect(kitWater(23, 1.0871, 1.085, 2).verdict).toBe('add')
   })
   it('the line on the pail is a hint: it says what the gravity would be there', () => {

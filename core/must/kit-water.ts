@@ -1,4 +1,4 @@
-import { SG_MAX, brixFromSg } from '../hydrometry'
+import { SG_MAX, brixFromSg, sgFromBrix } from '../hydrometry'
 import { findRoot, within } from '../units'
 import { addSugar, addWater } from './sweeten-or-thin'
 
@@ -64,13 +64,17 @@ export function kitWater(volumeL: number, sg: number, targetSg: number, stage: n
     : { verdict: 'add', litres: water.litres, stageL: water.litres, last: true, expectSg: targetSg, newVolumeL: water.newVolumeL, ...hint }
 }
 
-const ALL_WATER_BRIX = 0.5
+/** Thinner than this the density of a syrup tells no water any more, °Brix. */
+const THINNEST = 1
 
 /** Litres of water that are too many in it: as much as a must at the target would have taken to come down to what it is. */
 function waterIn(volumeL: number, brix: number, targetBrix: number): number {
-  if (brix < ALL_WATER_BRIX) return volumeL
-  const sweeterL = (volumeL * brix) / targetBrix
-  return addWater(sweeterL, targetBrix, brix).litres
+  // In a litre of what it is now; without any sugar all of it is water.
+  const down = Math.max(THINNEST, brix)
+  // The must at the target with the same sugar in it: by weight.
+  const sweeterL = (down * sgFromBrix(down)) / (targetBrix * sgFromBrix(targetBrix))
+  const perL = (addWater(100, targetBrix, down).litres * sweeterL) / 100
+  return volumeL * (perL + (1 - perL) * (1 - Math.min(1, brix / THINNEST)))
 }
 
 function atLine(volumeL: number, sg: number, targetSg: number, lineL: number): LineHint {

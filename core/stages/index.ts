@@ -4,6 +4,7 @@ import { type BottledSays, bottledStage } from './bottled'
 import { type ClearingSays, clearingStage } from './clearing'
 import { type EverySays, everyStage } from './every'
 import { type FermentSays, fermentStage } from './ferment'
+import { type FiningSays, finingStage } from './fining'
 import { type FinishingSays, finishingStage } from './finishing'
 import { type GasSays, gasStage } from './gas'
 import { type KeepingSays, keepingStage } from './keeping'
@@ -74,7 +75,7 @@ export type { LimitNear } from './every'
 export { reasonsForBlock } from './harvest'
 export type { HarvestReason } from './harvest'
 
-export type { BottledSays, ClearingSays, EverySays, FermentSays, FinishingSays, GasSays, KeepingSays, KitSays }
+export type { BottledSays, ClearingSays, EverySays, FermentSays, FiningSays, FinishingSays, GasSays, KeepingSays, KitSays }
 export type { LeesSays, MalolacticSays, MousseSays, MustSays, OakSays }
 export type { ToppingSays, WoodSays }
 
@@ -90,6 +91,7 @@ export type StageSays =
   | WoodSays
   | GasSays
   | OakSays
+  | FiningSays
   | MousseSays
   | FinishingSays
   | BottledSays
@@ -109,6 +111,7 @@ export const STAGES: readonly Stage<StageSays>[] = [
   toppingStage,
   woodStage,
   oakStage,
+  finingStage,
   gasStage,
   clearingStage,
   finishingStage,

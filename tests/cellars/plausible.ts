@@ -40,7 +40,8 @@ const step = fc.record({
     'amend'
   ),
   afterDays: fc.constantFrom(0, 0.01, 0.5, 1, 2, 7, 30),
-  size: real(0, 1)
+  // Evenly spread: of all doubles most lie next to nothing.
+  size: fc.integer({ min: 0, max: 1000 }).map((n) => n / 1000)
 })
 const lot = fc.record({
   stream: fc.constantFrom(...STREAMS),
@@ -65,7 +66,8 @@ function factOf({ what, size }: MadeUp['steps'][number], lotId: string, volumeL:
   })
   switch (what) {
     case 'sg':
-      return read('sg', 0.991 + size * 0.12)
+      // Wines are read more often than musts.
+      return read('sg', size < 0.4 ? 0.991 + size * 0.012 : 0.96 + size * 0.15)
     case 'ph':
       return read('ph', 2.9 + size * 1.2)
     case 'ta':
@@ -106,7 +108,7 @@ function factOf({ what, size }: MadeUp['steps'][number], lotId: string, volumeL:
         inL: volumeL / 4
       }
     case 'bottle':
-      return { type: 'bottling', lotId, bottles: [{ sizeMl: 750, count: 1 + Math.floor((size * volumeL) / 2) }], ...(size < 0.5 && { closure: 'crown' }) }
+      return { type: 'bottling', lotId, bottles: [{ sizeMl: 750, count: 1 + Math.floor((size * volumeL) / 2) }], ...(size < 0.8 && { closure: 'crown' as const }) }
     case 'smell':
       return { type: 'observation', lotId, what: 'smell', text: 'not quite clean' }
     case 'plan':
@@ -115,7 +117,8 @@ function factOf({ what, size }: MadeUp['steps'][number], lotId: string, volumeL:
         lotId,
         malolactic: MALOLACTIC[Math.floor(size * MALOLACTIC.length) % MALOLACTIC.length]!,
         cold: size > 0.3,
-        sparkling: size < 0.5
+        sparkling: size < 0.8,
+        lees: size < 0.5 ? 'rack' : 'fine'
       }
     case 'amend':
       return { type: 'lot-amended', lotId, alcoholic: (['none', 'active', 'dry', 'stopped'] as const)[Math.floor(size * 3.99)]! }

@@ -8,10 +8,9 @@ import { BOTTLE_ML } from '~/composables/useBottlingDay'
 const { lot } = useLotFromAddress()
 const f = useFormat()
 const logged = useLogged()
-const { volume, loss, stock, filled, tapped, used, closure, place, mix, ready, knows, mayGoOn, wrong, log } = useBottlingDay(lot)
+const { volume, loss, stock, filled, tapped, used, closure, closing, place, mix, ready, knows, mayGoOn, wrong, log } = useBottlingDay(lot)
 const sizeItems = BOTTLE_ML.map((ml) => ({ value: String(ml), label: `${ml} mL` }))
 const closureItems = [{ value: '' as const, label: 'not said' }, ...choices(CLOSURE)]
-const closures = computed(() => mix.value?.bottles.reduce((sum, b) => sum + b.count, 0) ?? 0)
 const left = computed(() => mix.value && f.volume(mix.value.leftMl / 1000))
 async function submit() {
   const l = lot.value
@@ -47,8 +46,14 @@ useHead({ title: 'Bottling day · Presk' })
         <h2>In this order</h2>
         <ol class="timed">
           <li>
-            <b class="figure">{{ closures }}</b
-            ><span>closures, and as many bottles rinsed and sanitised, upside down.</span>
+            <b class="figure">{{ closing.needed }}</b
+            ><span>closures, and as many bottles rinsed and sanitised, upside down.
+              <template v-if="closing.inStore !== undefined">
+                {{ closing.inStore }} in the store<b v-if="closing.inStore < closing.needed"
+                >: {{ closing.needed - closing.inStore }} short</b
+                >; what is used goes off it.
+              </template></span
+            >
           </li>
           <li>
             <b class="figure">{{ BOTTLING_RESERVE }} mg</b

@@ -5,6 +5,7 @@ import { BOTTLED } from './bottled'
 import { CLEARING } from './clearing'
 import { EVERY } from './every'
 import { FERMENT } from './ferment'
+import { FINING } from './fining'
 import { FINISHING } from './finishing'
 import { GAS_SAYS } from './gas'
 import { KEEPING } from './keeping'
@@ -33,6 +34,7 @@ const WORDS: WordsFor<StageSays> = {
   ...WOOD,
   ...GAS_SAYS,
   ...CLEARING,
+  ...FINING,
   ...FINISHING,
   ...OAK,
   ...MOUSSE,

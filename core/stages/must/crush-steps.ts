@@ -224,7 +224,7 @@ function missingOf(lot: LotState): ('sugar' | 'ph' | 'ta')[] {
 /** A kit is watered when a *reading* says so: the estimate after the last water is not enough. */
 function waterStep(lot: LotState): Own {
   if (!lot.sg || lot.sg.origin !== 'measured') return LATER
-  const water = kitWater(lot.volume.value, Math.max(0.99, lot.sg.value), lot.kit!.targetSg, 1, lot.kit!.lineL)
+  const water = kitWater(Math.max(0.1, lot.volume.value), Math.max(0.99, lot.sg.value), lot.kit!.targetSg, 1, lot.kit!.lineL)
   return water.verdict === 'on-target' ? { status: 'done', at: lot.sg.at } : LATER
 }
 

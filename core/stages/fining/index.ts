@@ -1,0 +1,2 @@
+export { finingStage } from './fining-stage'
+export type { FiningSays } from './fining-stage'
