@@ -50,7 +50,9 @@ const PAGES = [
   '/bench/sweet?lot=lot-godello',
   '/bench/sparkling?lot=lot-godello',
   '/bench/bottles?lot=lot-godello',
-  '/cellar/bottles'
+  '/cellar/bottles',
+  '/lots/lot-loureiro/labels',
+  '/lots/lot-carignan'
 ]
 
 const [LAPTOP, PHONE] = [

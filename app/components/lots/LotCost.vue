@@ -17,7 +17,7 @@ const unpriced = computed(() => [...props.lot.paid.unpriced].map((key) => materi
 </script>
 
 <template>
-  <section v-if="lot.paid.money > 0">
+  <section v-if="lot.paid.money > 0" aria-label="What it cost">
     <h2>What it cost</h2>
     <dl class="pairs mt-2">
       <div v-for="p in parts" :key="p.of">
