@@ -3,11 +3,21 @@ import type { Put } from './put'
 
 type Looks = readonly (readonly [day: number, sg: number])[]
 /** What the three have in common: their start, their ferment, their figures. */
-function started(put: Put, lotId: string, start: { name: string, style: 'red' | 'white', volumeL: number, vintage: number }, looks: Looks): void {
+function started(
+  put: Put,
+  lotId: string,
+  start: { name: string, style: 'red' | 'white', volumeL: number, vintage: number },
+  looks: Looks
+): void {
   const { name, ...rest } = start
   const day = looks[0]![0] + 3
   put(day, 10, {
-    type: 'lot-started', lotId, name, stream: start.style === 'red' ? 'fresh' : 'juice', varieties: [{ name, share: 1 }], volumeIs: 'measured',
+    type: 'lot-started',
+    lotId,
+    name,
+    stream: start.style === 'red' ? 'fresh' : 'juice',
+    varieties: [{ name, share: 1 }],
+    volumeIs: 'measured',
     ...rest
   })
   put(day - 1, 9, { type: 'inoculation', lotId, organism: 'yeast', culture: 'Neutral high-tolerance yeast', grams: 7 })
@@ -15,22 +25,43 @@ function started(put: Put, lotId: string, start: { name: string, style: 'red' | 
     put(ago, 18, { type: 'reading', lotId, quantity: 'sg', typed: sg.toFixed(3), value: sg, instrumentId: 'inst-hydrometer' })
 }
 const read = (lotId: string, quantity: 'ph' | 'ta' | 'freeSo2' | 'totalSo2' | 'malic' | 'sugar', typed: string): Draft<Fact> => ({
-  type: 'reading', lotId, quantity, typed, value: Number(typed)
+  type: 'reading',
+  lotId,
+  quantity,
+  typed,
+  value: Number(typed)
 })
 const sulphite = (lotId: string, actual: number): Draft<Fact> => ({
-  type: 'addition', lotId, material: 'potassium-metabisulphite', unit: 'g', planned: actual, actual, so2Share: 0.576
+  type: 'addition',
+  lotId,
+  material: 'potassium-metabisulphite',
+  unit: 'g',
+  planned: actual,
+  actual,
+  so2Share: 0.576
 })
 
 /** A white of last year in its bottles: tasted twice, a few gone, what it cost written down. */
 export function loureiro(put: Put, vintage: number): void {
   const lotId = 'lot-loureiro'
-  started(put, lotId, { name: 'Loureiro', style: 'white', volumeL: 24, vintage }, [[418, 1.086], [414, 1.05], [408, 1.008], [402, 0.993], [397, 0.993]])
+  started(put, lotId, { name: 'Loureiro', style: 'white', volumeL: 24, vintage }, [
+    [418, 1.086],
+    [414, 1.05],
+    [408, 1.008],
+    [402, 0.993],
+    [397, 0.993]
+  ])
   put(421, 11, { type: 'cost', lotId, what: 'fruit', amount: 54, note: '38 kg' })
   put(396, 10, { type: 'transfer', purpose: 'rack', from: { lotId }, to: { lotId }, outL: 24, inL: 22.6 })
   put(396, 11, sulphite(lotId, 2.2))
   put(320, 11, { type: 'addition', lotId, material: 'bentonite', unit: 'g', planned: 11, actual: 11 })
   put(300, 10, { type: 'transfer', purpose: 'rack', from: { lotId }, to: { lotId }, outL: 22.6, inL: 21.8 })
-  for (const [quantity, typed] of [['ph', '3.24'], ['ta', '6.9'], ['freeSo2', '34'], ['totalSo2', '92']] as const)
+  for (const [quantity, typed] of [
+    ['ph', '3.24'],
+    ['ta', '6.9'],
+    ['freeSo2', '34'],
+    ['totalSo2', '92']
+  ] as const)
     put(241, 18, read(lotId, quantity, typed))
   put(240, 11, { type: 'bottling', lotId, bottles: [{ sizeMl: 750, count: 28 }], closure: 'cork', place: 'Rack by the door' })
   put(240, 12, { type: 'cost', lotId, what: 'bottles', amount: 21 })
@@ -44,11 +75,23 @@ export function loureiro(put: Put, vintage: number): void {
 /** A white that ferments a second time, in bottles that hold it; nobody has opened one yet. */
 export function macabeo(put: Put, vintage: number): void {
   const lotId = 'lot-macabeo'
-  started(put, lotId, { name: 'Macabeo', style: 'white', volumeL: 12, vintage }, [[418, 1.078], [414, 1.04], [408, 1.004], [402, 0.992], [397, 0.992]])
+  started(put, lotId, { name: 'Macabeo', style: 'white', volumeL: 12, vintage }, [
+    [418, 1.078],
+    [414, 1.04],
+    [408, 1.004],
+    [402, 0.992],
+    [397, 0.992]
+  ])
   put(396, 10, { type: 'transfer', purpose: 'rack', from: { lotId }, to: { lotId }, outL: 12, inL: 11 })
   put(396, 11, sulphite(lotId, 0.6))
   put(38, 9, { type: 'lot-planned', lotId, sparkling: true })
-  for (const [quantity, typed] of [['ph', '3.08'], ['ta', '7.6'], ['freeSo2', '7'], ['sugar', '0.8']] as const) put(37, 18, read(lotId, quantity, typed))
+  for (const [quantity, typed] of [
+    ['ph', '3.08'],
+    ['ta', '7.6'],
+    ['freeSo2', '7'],
+    ['sugar', '0.8']
+  ] as const)
+    put(37, 18, read(lotId, quantity, typed))
   put(36, 10, { type: 'addition', lotId, material: 'sugar', unit: 'g', planned: 242, actual: 242, purpose: 'for pressure in the bottle' })
   put(36, 11, { type: 'bottling', lotId, bottles: [{ sizeMl: 750, count: 14 }], closure: 'crown', place: 'Cold corner, in a closed box' })
 }
@@ -58,14 +101,25 @@ export function carignan(put: Put, vintage: number): void {
   const lotId = 'lot-carignan'
   const vesselId = 'vessel-old-oak'
   put(430, 9, { type: 'vessel-added', vesselId, name: 'Old oak', kind: 'barrel', capacityL: 30, material: 'oak', fillsBefore: 4 })
-  started(put, lotId, { name: 'Carignan', style: 'red', volumeL: 34, vintage }, [[418, 1.091], [415, 1.06], [411, 1.014], [405, 0.995], [400, 0.994]])
+  started(put, lotId, { name: 'Carignan', style: 'red', volumeL: 34, vintage }, [
+    [418, 1.091],
+    [415, 1.06],
+    [411, 1.014],
+    [405, 0.995],
+    [400, 0.994]
+  ])
   put(404, 10, { type: 'transfer', purpose: 'press', from: { lotId }, to: { lotId }, outL: 34, inL: 31.5 })
   put(399, 10, { type: 'inoculation', lotId, organism: 'bacteria', culture: 'Malolactic culture', grams: 0.3 })
   put(340, 18, read(lotId, 'malic', '0.08'))
   put(338, 10, { type: 'transfer', purpose: 'rack', from: { lotId }, to: { lotId }, outL: 31.5, inL: 30.8 })
   put(338, 11, sulphite(lotId, 2.4))
   put(62, 10, { type: 'transfer', purpose: 'rack', from: { lotId }, to: { lotId, vesselId }, outL: 30.8, inL: 29.8 })
-  for (const [quantity, typed] of [['ph', '3.58'], ['ta', '5.6'], ['freeSo2', '29']] as const) put(12, 18, read(lotId, quantity, typed))
+  for (const [quantity, typed] of [
+    ['ph', '3.58'],
+    ['ta', '5.6'],
+    ['freeSo2', '29']
+  ] as const)
+    put(12, 18, read(lotId, quantity, typed))
   put(40, 11, { type: 'addition', lotId, material: 'oak-staves', unit: 'g', planned: 80, actual: 80 })
   put(16, 20, { type: 'observation', lotId, what: 'taste', text: 'a little toast, still green' })
 }

@@ -18,7 +18,10 @@ describe('glasses of two wines', () => {
         expect(blend.taGPerL).toBeCloseTo(pure.taGPerL, 1)
       }
       else {
-        const vessel = blendOf([{ ...red, volumeL: 20 * (1 - share) }, { ...sharp, volumeL: 20 * share }])
+        const vessel = blendOf([
+          { ...red, volumeL: 20 * (1 - share) },
+          { ...sharp, volumeL: 20 * share }
+        ])
         expect(blend.ph).toBeCloseTo(vessel.ph!, 6)
         expect(blend.abv).toBeCloseTo(13.6 - 1.5 * share, 9)
       }

@@ -6,7 +6,8 @@ import { ledgerBefore, DAY } from '../stages/ledger.fixture'
 import { sweetenWith } from '.'
 
 const SUGARS = ['sugar', 'dextrose', 'honey', 'concentrate'] as const
-const effectOf = (key: (typeof SUGARS)[number]) => MATERIALS[key].effect as Extract<(typeof MATERIALS)['sugar']['effect'], { on: 'sugar' }>
+const effectOf = (key: (typeof SUGARS)[number]) =>
+  MATERIALS[key].effect as Extract<(typeof MATERIALS)['sugar']['effect'], { on: 'sugar' }>
 
 describe('sweetened', () => {
   it('is as sweet as wanted in the volume that it has then, by the mass of sugar and of acid', () => {

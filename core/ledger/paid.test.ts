@@ -16,11 +16,7 @@ const went = (ago: number, material: string, actual: number): [number, Draft<Fac
 ]
 const fruit: [number, Draft<Fact>] = [90, { type: 'cost', lotId: a, what: 'fruit', amount: 60 }]
 const folded = (...more: [number, Draft<Fact>][]) => {
-  const { lots, problems } = foldCellar([
-    start(100),
-    start(100, { lotId: b }),
-    ...more.map(([ago, draft]) => entry(ago, draft))
-  ])
+  const { lots, problems } = foldCellar([start(100), start(100, { lotId: b }), ...more.map(([ago, draft]) => entry(ago, draft))])
   return { of: (id: string) => lots.get(id)!, problems }
 }
 
@@ -62,15 +58,31 @@ describe('what a wine cost', () => {
       fc.property(plausibleCellar, fc.array(fc.integer({ min: 1, max: 500 }), { minLength: 3, maxLength: 3 }), (entries, sums) => {
         const starts = entries.filter((e) => e.type === 'lot-started')
         const costs = starts.map((s, i) => ({
-          id: `zcost-${i}-aaaa`, device: 'test', at: s.at, written: s.written, type: 'cost' as const, lotId: s.lotId, what: 'fruit' as const, amount: sums[i]!
+          id: `zcost-${i}-aaaa`,
+          device: 'test',
+          at: s.at,
+          written: s.written,
+          type: 'cost' as const,
+          lotId: s.lotId,
+          what: 'fruit' as const,
+          amount: sums[i]!
         }))
         const blends = starts.slice(1).map((s, i) => ({
-          ...entries.at(-1)!, id: `zblend-${i}-aaaa`, type: 'transfer' as const, purpose: 'blend' as const,
-          from: { lotId: s.lotId }, to: { lotId: starts[0]!.lotId }, outL: 0.5, inL: 0.4
+          ...entries.at(-1)!,
+          id: `zblend-${i}-aaaa`,
+          type: 'transfer' as const,
+          purpose: 'blend' as const,
+          from: { lotId: s.lotId },
+          to: { lotId: starts[0]!.lotId },
+          outL: 0.5,
+          inL: 0.4
         }))
         const { lots } = foldCellar([...entries, ...costs, ...blends] as typeof entries)
         const total = [...lots.values()].reduce((sum, l) => sum + l.paid.money, 0)
-        expect(total).toBeCloseTo(costs.reduce((sum, c) => sum + c.amount, 0), 6)
+        expect(total).toBeCloseTo(
+          costs.reduce((sum, c) => sum + c.amount, 0),
+          6
+        )
         for (const l of lots.values()) expect(l.paid.money).toBeGreaterThanOrEqual(0)
       }),
       { numRuns: 150 }

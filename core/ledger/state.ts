@@ -157,6 +157,8 @@ export interface LotState {
   planned: Partial<LotPlan>
   /** Totals that went in, by material, in the unit of the entries. */
   added: Map<string, { actual: number, unit: 'g' | 'mL' | 'L', times: number, lastAt: string }>
+  /** When each material was last put into this lot itself: what came in with other wine left its pieces and its lees behind. */
+  putIn: ReadonlyMap<string, string>
   /** What it cost so far. */
   paid: Paid
   /** Additions whose first stage went in and whose last has not: by material. */

@@ -44,7 +44,7 @@ watch(
 watch([steps, scores], () => kept.value.write({ steps: steps.value, scores: scores.value }), { deep: true })
 const glasses = computed(() => {
   const ml = glassMl.value
-  const made = ml === undefined ? [] : withinLimits(() => blendGlasses(props.parts, steps.value, ml)) ?? []
+  const made = ml === undefined ? [] : (withinLimits(() => blendGlasses(props.parts, steps.value, ml)) ?? [])
   return blindOrder(made.length, key.value + steps.value).map((i, at) => ({
     ...made[i]!,
     id: `${steps.value}${i}`,
@@ -118,8 +118,8 @@ const take = ({ share, mostL }: { share: number, mostL: number }) => emit('take'
     </div>
     <div v-else-if="best" class="grid gap-3" aria-live="polite">
       <p>
-        Best liked: <b>{{ percent(best.share) }} {{ parts[1].name }}</b>. Of what there is that makes up to
-        <b class="figure">{{ f.words(f.volume(best.mostL)) }}</b>.
+        Best liked: <b>{{ percent(best.share) }} {{ parts[1].name }}</b
+        >. Of what there is that makes up to <b class="figure">{{ f.words(f.volume(best.mostL)) }}</b>.
       </p>
       <div class="ways">
         <UButton size="lg" @click="log">Log the trial</UButton>

@@ -101,7 +101,8 @@ useHead({ title: 'Sweeten a wine · Presk' })
           <b class="figure">{{ f.words(f.powder(sweetened.grams)) }}</b> of {{ materials.name(sweetener) }} in all for
           {{ fields.chosen.text }} g/L: {{ f.words(f.volume(sweetened.afterL)) }} then<template
             v-if="lot?.ta && Math.abs(sweetened.taChangeGPerL) >= 0.05"
-          >, its TA {{ Math.abs(sweetened.taChangeGPerL).toFixed(1) }} g/L {{ sweetened.taChangeGPerL > 0 ? 'higher' : 'lower' }}</template
+          >, its TA {{ Math.abs(sweetened.taChangeGPerL).toFixed(1) }} g/L
+            {{ sweetened.taChangeGPerL > 0 ? 'higher' : 'lower' }}</template
           >.
         </p>
         <p v-if="lot && !dry" class="soft small">Sugar that it has already comes on top: this is what is added.</p>

@@ -48,6 +48,7 @@ function takeAddition(lot: LotState, addition: EntryOf<'addition'>, card: Materi
     lastAt: addition.at
   })
   if (addition.actual === 0) return
+  lot.putIn = new Map(lot.putIn).set(addition.material, addition.at)
   lot.staged = stagedAfter(lot.staged, addition)
   if (addition.so2Share !== undefined) foldSulphite(lot, addition, addition.so2Share)
   if (!card || lot.volume.value <= 0) return

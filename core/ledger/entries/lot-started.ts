@@ -54,6 +54,7 @@ function newLot(start: EntryOf<'lot-started'>): LotState {
     boundShare: TYPICAL_BOUND_SHARE,
     planned: {},
     added: new Map(),
+    putIn: new Map(),
     paid: NOTHING_PAID,
     staged: new Map(),
     fed: [],

@@ -22,7 +22,7 @@ const AGENTS = [...SECOND, 'casein', 'egg-white', 'bentonite', 'charcoal'] as co
 const lastOf = (lot: LotView, keys: readonly string[]): { at: string, material: string } | undefined =>
   keys
     .flatMap((material) => {
-      const at = lot.added.get(material)?.lastAt
+      const at = lot.putIn.get(material)
       return at ? [{ at, material }] : []
     })
     .sort((a, b) => (a.at < b.at ? 1 : -1))[0]

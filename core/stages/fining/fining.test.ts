@@ -32,6 +32,10 @@ describe('after a fining', () => {
     ['settled', [add(12, 'bentonite')], ['soon rack-off-fining']],
     ['racked since', [add(12, 'bentonite'), rack(1)], []],
     ['given to the must', [add(198.5, 'bentonite')], []],
-    ['a pair begun again after the last racking', [add(40, 'silica-sol'), add(39, 'chitosan'), rack(20), add(2 * HOUR, 'silica-sol')], ['now second-part']]
+    [
+      'a pair begun again after the last racking',
+      [add(40, 'silica-sol'), add(39, 'chitosan'), rack(20), add(2 * HOUR, 'silica-sol')],
+      ['now second-part']
+    ]
   ])('%s', (_name, more, wanted) => expect(asked(...more)).toEqual(wanted))
 })

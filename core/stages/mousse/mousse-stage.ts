@@ -23,7 +23,10 @@ const RIDDLED_WEEKS = 3
 export function mousseOf(lot: LotView): { since: string, left: number, riddled?: string, disgorged?: string } | undefined {
   const still = new Set(['cork', 'screw'])
   const lying = lot.bottled.filter((b) => b.left > 0 && !(b.closure && still.has(b.closure)))
-  const since = lying.map((b) => b.at).sort().at(-1)
+  const since = lying
+    .map((b) => b.at)
+    .sort()
+    .at(-1)
   if (!lot.plan.sparkling || !since) return undefined
   const done = (what: 'riddle' | 'disgorge') => {
     const at = lot.worked.get(what)?.at
@@ -54,16 +57,28 @@ export const mousseStage: Stage<MousseSays> = {
     const overAt = later(since, FERMENTS_WEEKS.over * WEEK_H)
     if (now < overAt) {
       const lie: Finding<MousseSays> = {
-        code: 'bottles-lie', key: 'bottles-lie', weeksIn, weeksLeft: FERMENTS_WEEKS.over - weeksIn, urgency: 'wait', window: { due: overAt },
-        minutes: 5, ...about
+        code: 'bottles-lie',
+        key: 'bottles-lie',
+        weeksIn,
+        weeksLeft: FERMENTS_WEEKS.over - weeksIn,
+        urgency: 'wait',
+        window: { due: overAt },
+        minutes: 5,
+        ...about
       }
       if (looked || weeksIn < FERMENTS_WEEKS.look) return [lie]
     }
     if (!looked)
       return [
         {
-          code: 'open-one', key: 'open-one', weeksIn, urgency: 'soon', window: { due: later(since, FERMENTS_WEEKS.look * WEEK_H) },
-          minutes: 15, action: { to: 'lot', lotId: lot.id, log: 'tasting' }, ...about
+          code: 'open-one',
+          key: 'open-one',
+          weeksIn,
+          urgency: 'soon',
+          window: { due: later(since, FERMENTS_WEEKS.look * WEEK_H) },
+          minutes: 15,
+          action: { to: 'lot', lotId: lot.id, log: 'tasting' },
+          ...about
         }
       ]
     const months = hoursSince(since, now) / MONTH_H

@@ -16,15 +16,19 @@ const EVERY = { most: 7, least: 2, ofRest: 1 / 3 } as const
 
 /** Loose oak in a wine: since when, and for how long such pieces usually stay; undefined when none is in it. */
 export function steepOf(lot: LotView, cards?: OwnCards): { since: string, days: number, material?: string } | undefined {
-  const oak = [...lot.added]
-    .filter(([material, { actual }]) => cardOf(material, cards)?.kind === 'oak' && actual > 0)
-    .sort((a, b) => (a[1].lastAt < b[1].lastAt ? 1 : -1))[0]
+  const oak = [...lot.putIn].filter(([material]) => cardOf(material, cards)?.kind === 'oak').sort((a, b) => (a[1] < b[1] ? 1 : -1))[0]
   const put = lot.worked.get('oak-in')?.at
-  const since = [oak?.[1].lastAt, put].filter((at) => at !== undefined).sort().at(-1)
+  const since = [oak?.[1], put]
+    .filter((at) => at !== undefined)
+    .sort()
+    .at(-1)
   // Racked off it, or fished out; what was put in while it fermented came off with the lees.
-  const out = [lot.worked.get('oak-out')?.at, lot.rackedAt, lot.pressedAt].filter((at) => at !== undefined).sort().at(-1)
+  const out = [lot.worked.get('oak-out')?.at, lot.rackedAt, lot.pressedAt]
+    .filter((at) => at !== undefined)
+    .sort()
+    .at(-1)
   if (!since || (out !== undefined && out >= since)) return undefined
-  const material = oak && oak[1].lastAt === since ? oak[0] : undefined
+  const material = oak && oak[1] === since ? oak[0] : undefined
   const days = (material && cardOf(material, cards)?.steepDays) || USUAL_DAYS
   return { since, days, ...(material && { material }) }
 }
@@ -33,7 +37,7 @@ export function steepOf(lot: LotView, cards?: OwnCards): { since: string, days: 
 export const oakStage: Stage<OakSays> = {
   code: 'oak',
   beside: true,
-  appliesTo: (lot) => isHeld(lot) && isWine(lot) && lot.stream !== 'test' && (lot.worked.has('oak-in') || lot.added.size > 0),
+  appliesTo: (lot) => isHeld(lot) && isWine(lot) && lot.stream !== 'test' && (lot.worked.has('oak-in') || lot.putIn.size > 0),
   tasks(lot, cellar, now): Finding<OakSays>[] {
     const steep = steepOf(lot, cellar.cards)
     if (!steep) return []

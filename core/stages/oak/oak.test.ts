@@ -20,6 +20,22 @@ const asked = (...more: More[]) => {
 const oak = (ago: number, material = 'oak'): More => [ago, { type: 'addition', lotId, material, unit: 'g', actual: 40 }]
 const work = (ago: number, what: 'oak-in' | 'oak-out'): More => [ago, { type: 'operation', lotId, what }]
 const taste = (ago: number): More => [ago, { type: 'observation', lotId, what: 'taste', text: 'toast' }]
+const other: More[] = [
+  [
+    190,
+    {
+      type: 'lot-started',
+      lotId: 'lot-other',
+      name: 'O',
+      stream: 'juice',
+      style: 'white',
+      varieties: [],
+      volumeL: 20,
+      volumeIs: 'measured'
+    }
+  ]
+]
+const topUp: More = [10, { type: 'transfer', purpose: 'top-up', from: { lotId: 'lot-other' }, to: { lotId }, outL: 2, inL: 2 }]
 const rack: Draft<Fact> = { type: 'transfer', purpose: 'rack', from: { lotId }, to: { lotId }, outL: 20, inL: 19 }
 
 describe('oak that steeps in a wine', () => {
@@ -31,6 +47,11 @@ describe('oak that steeps in a wine', () => {
     ['their time is over', [oak(29)], ['soon oak-out']],
     ['forgotten', [oak(36)], ['now oak-out']],
     ['out', [oak(20), work(2, 'oak-out')], []],
+    [
+      'in another wine, which tops it up',
+      [...other, [20, { type: 'addition', lotId: 'lot-other', material: 'oak', unit: 'g', actual: 40 }], topUp],
+      []
+    ],
     ['racked off it', [oak(20), [2, rack]], []],
     ['in again', [oak(60), work(40, 'oak-out'), work(30, 'oak-in')], ['soon oak-out']],
     ['staves stay longer than chips', [oak(40, 'oak-staves')], ['soon taste-oak']],
