@@ -93,7 +93,7 @@ export function macabeo(put: Put, vintage: number): void {
   ] as const)
     put(37, 18, read(lotId, quantity, typed))
   put(36, 10, { type: 'addition', lotId, material: 'sugar', unit: 'g', planned: 242, actual: 242, purpose: 'for pressure in the bottle' })
-  put(36, 11, { type: 'bottling', lotId, bottles: [{ sizeMl: 750, count: 14 }], closure: 'crown', place: 'Cold corner, in a closed box' })
+  put(36, 11, { type: 'bottling', lotId, bottles: [{ sizeMl: 750, count: 15 }], closure: 'crown', place: 'Cold corner, in a closed box' })
 }
 
 /** A red in an old barrel, with staves for the wood that the barrel has no more. */
@@ -117,7 +117,7 @@ export function carignan(put: Put, vintage: number): void {
   for (const [quantity, typed] of [
     ['ph', '3.58'],
     ['ta', '5.6'],
-    ['freeSo2', '29']
+    ['freeSo2', '46']
   ] as const)
     put(12, 18, read(lotId, quantity, typed))
   put(40, 11, { type: 'addition', lotId, material: 'oak-staves', unit: 'g', planned: 80, actual: 80 })

@@ -50,7 +50,7 @@ test('a white is tested, settled and bottled once all of its conditions are met'
   await goWithin(page, '/cellar/bottles')
   await button(page, 'One of Godello, 750 mL, was drunk').click()
   await expect(page.getByText('28', { exact: true }).first()).toBeVisible()
-  await page.getByRole('link', { name: 'Taste it' }).click()
+  await page.getByRole('listitem').filter({ hasText: 'Godello' }).getByRole('link', { name: 'Taste it' }).click()
   await box(page, 'Nose').fill('pear and hay')
   await choose(page, 'Of ten', '7')
   await button(page, 'Log').click()

@@ -86,7 +86,7 @@ const take = ({ share, mostL }: { share: number, mostL: number }) => emit('take'
       <SelectField v-model="steps" label="In steps of" :items="STEPS" />
       <QuantityField label="Wine in each glass" :field="glassMl" unit-label="mL" />
     </div>
-    <FoldOut label="What goes into each: for whoever fills them">
+    <FoldOut label="For whoever fills them">
       <table class="lines">
         <tbody>
           <tr v-for="g in glasses" :key="g.id">
@@ -139,16 +139,12 @@ const take = ({ share, mostL }: { share: number, mostL: number }) => emit('take'
 }
 .row {
   display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(165px, 1fr));
+  grid-template-columns: repeat(auto-fill, minmax(132px, 1fr));
   gap: 16px 22px;
 }
 .row li {
   display: grid;
   gap: 8px;
   align-content: start;
-}
-.ball {
-  font-size: 1.9rem;
-  line-height: 1;
 }
 </style>

@@ -32,6 +32,12 @@ const main = computed(() => {
 const benches = computed(() => {
   const l = lot.value
   if (!l) return []
+  // Of what lies in bottles nothing is measured, dosed or moved any more.
+  if (!isHeld(l) && l.bottles > 0)
+    return [
+      { to: `/lots/${l.id}/labels`, label: 'Labels' },
+      { to: '/cellar/bottles', label: 'Bottles' }
+    ]
   return [
     ...(l.stream === 'test' || (must.value && l.stream !== 'blend')
       ? [{ to: `/crush/${l.id}`, label: l.stream === 'test' ? 'Its week' : 'Crush day' }]
