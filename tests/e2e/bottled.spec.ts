@@ -9,7 +9,8 @@ test('labels are chosen by sight, printed as a PDF, and say what is in the bottl
   await expect(page.getByRole('img', { name: 'The first sheet, with 8 labels' })).toBeVisible()
   await expect(page.getByText('Contains sulphites').first()).toBeVisible()
   await expectAccessible(page, 'labels')
-  await page.getByRole('radio', { name: /^Ruled/ }).click()
+  await page.getByText('as in a cellar book').click()
+  await expect(page.getByRole('radio', { name: /^Ruled/ })).toBeChecked()
   await page.getByRole('textbox', { name: 'Name on it' }).fill('Vinho da Tőke 葡')
   await expect(page.getByText('Its letters have no 葡', { exact: false })).toBeVisible()
   await page.getByRole('textbox', { name: 'Name on it' }).fill('Loureiro of Tőke')
@@ -24,6 +25,7 @@ test('labels are chosen by sight, printed as a PDF, and say what is in the bottl
   await expect(page.getByText('The first of 2 sheets')).toBeVisible()
   await expect(page).toHaveURL(/layout=ruled/)
   await expect(page).toHaveURL(/line=From/)
+  await expect(page).toHaveURL(/from=7/)
   // What was chosen stands in the address.
   await page.reload()
   await expect(page.getByRole('textbox', { name: 'Name on it' })).toHaveValue('Loureiro of Tőke')
