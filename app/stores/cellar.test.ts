@@ -180,6 +180,13 @@ describe('the ledger as a page sees it', () => {
     const cellar = await opened('demo')
     const laid = cellar.factCount
     expect([cellar.isDemo, cellar.lots.length]).toEqual([true, 12])
+    // What is asked in advance stands as on the day: a barrel that has nothing to do with it has drunk all the same.
+    const lotId = 'lot-grenache'
+    const move = { purpose: 'rack', from: { lotId, vesselId: 'vessel-big-glass' }, to: { lotId, vesselId: 'vessel-old-glass' } } as const
+    const { vessels } = await cellar.preview([{ type: 'transfer', ...move, outL: 20, inL: 20 }])
+    const litres = (id: string) => vessels.find((v) => v.id === id)!.litres
+    expect(litres('vessel-old-oak')).toBe(cellar.state.vessels.get('vessel-old-oak')!.litres)
+    expect([litres('vessel-big-glass'), litres('vessel-old-glass')].map((l) => Number(l.toFixed(2)))).toEqual([13.4, 20])
     await cellar.open('own')
     expect([cellar.isDemo, cellar.lots.length]).toEqual([false, 0])
     await cellar.open('demo')

@@ -225,7 +225,14 @@ export const useCellarStore = defineStore('cellar', () => {
   }
 
   const check = async (drafts: Draft[]): Promise<Issue[]> => (await theEngine()).check(drafts)
-  const preview = async (drafts: Draft[]) => (await theEngine()).preview(JSON.parse(JSON.stringify(drafts)) as Draft[])
+  /** What entries would make of lots and vessels, as it would be today. */
+  async function preview(drafts: Draft[]) {
+    const after = await (await theEngine()).preview(JSON.parse(JSON.stringify(drafts)) as Draft[])
+    if (after.vessels.length === 0) return after
+    const lots = new Map([...told.value.lots, ...after.lots.map((lot) => [lot.id, lot] as const)])
+    const vessels = new Map(after.vessels.map((v) => [v.id, v]))
+    return { ...after, vessels: [...cellarAt({ ...told.value, lots, vessels }, today.value).vessels.values()] }
+  }
   const restate = async (draft: Draft<Fact>): Promise<Restatement> =>
     (await theEngine()).restate(JSON.parse(JSON.stringify(draft)) as Draft<Fact>)
   const review = async (text: string, fileName: string) => (await theEngine()).review(text, fileName)

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type Figure, isMust, type LotView } from '~~/core/ledger'
+import { type Figure, isHeld, isMust, type LotView } from '~~/core/ledger'
 import type { Shown } from '~/composables/useFormat'
 import { type FigureKey, sayDerivation } from '~/wording/derivations'
 
@@ -19,8 +19,10 @@ const rows = computed<{ key: FigureKey, label: string, figure: Figure | undefine
     { key: 'ta' as const, label: 'TA', figure: lot.ta, shown: f.acid, band: 1 },
     { key: 'freeSo2' as const, label: 'Free SO₂', figure: lot.freeSo2, shown: f.so2, band: 0 }
   ]
+  // Of what is all in bottles nothing stands in a vessel.
+  const bottled = lot.bottles > 0 && !isHeld(lot)
   return [
-    ...all,
+    ...all.filter((row) => !(bottled && row.key === 'volume')),
     ...(lot.abv ? [{ key: 'abv' as const, label: 'Alcohol', figure: lot.abv, shown: f.percentAlcohol, band: 1 }] : []),
     ...(lot.nitrogenGiven
       ? [{ key: 'nitrogenGiven' as const, label: 'Nitrogen given', figure: lot.nitrogenGiven, shown: f.nitrogen, band: 0 }]

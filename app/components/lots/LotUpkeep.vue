@@ -2,7 +2,7 @@
 import type { ApexOptions } from 'apexcharts'
 import { type LotView, keptAt } from '~~/core/ledger'
 import { freeSo2Ahead, molecularSo2 } from '~~/core/sulphite'
-import { sayDay } from '~/wording/days'
+import { sayFarDay } from '~/wording/days'
 
 /** How a wine keeps its sulphite: molecular level over time by its own readings, the level wanted, and when it falls below. */
 const props = defineProps<{ lot: LotView }>()
@@ -55,7 +55,7 @@ const options = computed<ApexOptions>(() => {
     tooltip: { enabled: false }
   }
 })
-const day = (at: string) => sayDay(at.slice(0, 10))
+const day = (at: string) => sayFarDay(at.slice(0, 10), now.value)
 const said = computed(() => {
   const u = upkeep.value
   if (!u) return ''

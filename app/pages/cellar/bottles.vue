@@ -2,14 +2,14 @@
 import { fact } from '~~/core/drafts'
 import type { LotView } from '~~/core/ledger'
 import { bottlesLeft, drinkWindowOf } from '~~/core/stages'
-import { sayDay } from '~/wording/days'
+import { sayFarDay } from '~/wording/days'
 import { CLOSURE } from '~/wording/terms'
 
 /** The bottle store: what lies there, where, how it was rated, and from when to when it is likely good. */
 const cellar = useCellarStore()
 const now = useNow()
 const logged = useLogged()
-const day = (at: string) => sayDay(at.slice(0, 10))
+const day = (at: string) => sayFarDay(at.slice(0, 10), now.value)
 const MONTH_MS = 30.4 * 86_400_000
 const monthOf = (at: string, months: number) =>
   new Date(Date.parse(at) + months * MONTH_MS).toLocaleDateString('en-GB', { month: 'long', year: 'numeric' })
