@@ -114,6 +114,7 @@ export function carignan(put: Put, vintage: number): void {
   put(338, 10, { type: 'transfer', purpose: 'rack', from: { lotId }, to: { lotId }, outL: 31.5, inL: 30.8 })
   put(338, 11, sulphite(lotId, 2.4))
   put(62, 10, { type: 'transfer', purpose: 'rack', from: { lotId }, to: { lotId, vesselId }, outL: 30.8, inL: 29.8 })
+  put(62, 11, sulphite(lotId, 3))
   for (const [quantity, typed] of [
     ['ph', '3.58'],
     ['ta', '5.6'],
