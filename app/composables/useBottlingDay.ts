@@ -35,7 +35,7 @@ export function useBottlingDay(lot: Ref<LotView | undefined>) {
   )
   const mix = computed(() => {
     const [litres, lost] = [volume.value, loss.value]
-    if (litres === undefined || lost === undefined || used.value.length === 0) return undefined
+    if (litres === undefined || lost === undefined || used.value.length === 0 || used.value.some((ml) => !stock[ml].ok)) return undefined
     const sizes = used.value.map((ml) => {
       const there = stock[ml].value
       return { ml, ...(there !== undefined && { available: Math.floor(there) }) }

@@ -1,5 +1,5 @@
 import { watchDebounced } from '@vueuse/core'
-import { LAYOUTS, LAYOUT_KEYS, type LayoutKey, SHEETS, SHEET_KEYS, type Shape, type SheetKey, perSheet } from '~~/core/labels'
+import { LAYOUTS, LAYOUT_KEYS, type LayoutKey, SHEETS, SHEET_KEYS, type Shape, perSheet } from '~~/core/labels'
 import type { LotView } from '~~/core/ledger'
 import { downloadBytes } from '~/data/download'
 import { labelWords } from '~/wording/labels'
@@ -141,4 +141,3 @@ export function useLabels(lot: Ref<LotView | undefined>) {
     save
   }
 }
-export type { SheetKey }

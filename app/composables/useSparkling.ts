@@ -36,8 +36,9 @@ export function useSparkling(lot: Ref<LotView | undefined>) {
       if (!l) return
       fields.volume.text = f.typedVolume(l.volume.value)
       fields.abv.text = l.abv?.value.toFixed(1) ?? ''
-      const test = l.others.sugar?.origin === 'measured' ? l.others.sugar.value : undefined
-      tested.value = test !== undefined
+      // What went in since a test is counted on top of it.
+      const test = l.others.sugar?.value
+      tested.value = l.others.sugar?.origin === 'measured'
       const { sg, abv } = l
       const sugar = test ?? (sg && abv ? withinLimits(() => residualSugar(sg.value, Math.min(18, abv.value))) : undefined)
       fields.residual.text = sugar === undefined ? '' : sugar.toFixed(tested.value && sugar < 10 ? 1 : 0)

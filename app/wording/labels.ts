@@ -1,4 +1,4 @@
-import { type LabelWords, type LayoutKey, type SheetKey, alcoholOnLabel, allergensOf, lotCode } from '~~/core/labels'
+import { type LabelWords, type LayoutKey, type SheetKey, abvInBottle, alcoholOnLabel, allergensOf, lotCode } from '~~/core/labels'
 import type { LotView } from '~~/core/ledger'
 import type { Allergen, OwnCards } from '~~/core/materials'
 import { CLOSURE, STREAM, STYLE } from './terms'
@@ -25,6 +25,11 @@ export const ALLERGEN_WORD: Record<Allergen, string> = {
   fish: 'fish',
   shellfish: 'shellfish'
 }
+/** The day as it was on the calendar of the cellar. */
+const dayOf = (at: string): string => {
+  const d = new Date(at)
+  return [d.getFullYear(), d.getMonth() + 1, d.getDate()].map((n) => String(n).padStart(2, '0')).join('-')
+}
 const DATE = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'long', year: 'numeric' })
 
 /** What of it the winemaker chooses. */
@@ -41,9 +46,10 @@ const list = (words: string[]): string => (words.length < 2 ? words.join('') : `
 /** What a lot's label says. What is not known is left out. */
 export function labelWords(lot: LotView, own: OwnLabel, cards?: OwnCards): LabelWords {
   const bottling = lot.bottled.findLast((b) => own.sizeMl === undefined || b.sizeMl === own.sizeMl)
-  const alcohol = lot.abv && `${alcoholOnLabel(lot.abv).percent} % vol`
+  const abv = abvInBottle(lot)
+  const alcohol = abv && `${alcoholOnLabel(abv).percent} % vol`
   const contains = allergensOf(lot, cards).map((a) => ALLERGEN_WORD[a])
-  const code = lotCode(own.name || lot.name, bottling?.at ?? lot.startedAt)
+  const code = lotCode(own.name || lot.name, dayOf(bottling?.at ?? lot.startedAt))
   const varieties = lot.varieties.map((v) => `${v.name}${share(v.share)}`).join(', ')
   const words = {
     name: own.name || lot.name,
@@ -61,7 +67,8 @@ export function labelWords(lot: LotView, own: OwnLabel, cards?: OwnCards): Label
 /** The lot's short record as plain text, for a code that any phone reads: whole, then shorter. */
 function records(lot: LotView, w: Omit<LabelWords, 'records'>, code: string, bottling: LotView['bottled'][number] | undefined): string[] {
   const title = [w.name, w.vintage].filter(Boolean).join(' ')
-  const { ph, ta, abv, totalSo2 } = lot
+  const { ph, ta, totalSo2 } = lot
+  const abv = abvInBottle(lot)
   const figures = [
     abv && `${abv.value.toFixed(1)} % vol (± ${abv.uncertainty.toFixed(1)})`,
     ph && `pH ${ph.value.toFixed(2)}`,
@@ -69,7 +76,7 @@ function records(lot: LotView, w: Omit<LabelWords, 'records'>, code: string, bot
     totalSo2 && `total SO2 ${totalSo2.value.toFixed(0)} mg/L`
   ].filter(Boolean)
   const closed =
-    bottling && [bottling.at.slice(0, 10), bottling.closure && CLOSURE[bottling.closure].toLowerCase()].filter(Boolean).join(', ')
+    bottling && [dayOf(bottling.at), bottling.closure && CLOSURE[bottling.closure].toLowerCase()].filter(Boolean).join(', ')
   const short = [title, `Lot ${code}`, w.strength, closed && `Bottled ${closed}`, w.contains].filter(Boolean)
   const whole = [
     title,

@@ -49,6 +49,10 @@ export const bottlePressure = (co2GPerL: number, celsius: number): number =>
 /** CO₂ that a wine still holds under an airlock, g/L, at the warmest that it was since its ferment. */
 export const co2Left = (celsius: number): number => co2Solubility(celsius) * ATMOSPHERE_BAR
 
+/** % vol that yeast makes of sugar as sucrose, g/L, besides what it had as hexose. */
+export const abvFromSugar = (sucroseGPerL: number, hexoseGPerL = 0): number =>
+  (sucroseGPerL * (CO2_PER_G.sucrose / CO2_PER_G.hexose) + hexoseGPerL) / SUGAR_PER_ABV
+
 export interface PrimingAsked {
   volumeL: number
   /** Gauge, at the temperature that it is served at. */
@@ -138,7 +142,7 @@ export function priming(asked: PrimingAsked): Priming {
     sugarGPerL,
     grams: sugarGPerL * volumeL,
     barAt,
-    abvAdded: (sugarGPerL * (CO2_PER_G.sucrose / CO2_PER_G.hexose) + residual) / SUGAR_PER_ABV,
+    abvAdded: abvFromSugar(sugarGPerL, residual),
     allowed: !unrated && !tooMuch,
     findings
   }

@@ -6,7 +6,7 @@ export const SORBIC_SHARE = 0.746
 /** Most that may be in a wine, mg/L as sorbic acid: OIV and EU. */
 export const SORBIC_LIMIT = 200
 /** Least that stops yeast in any wine of ordinary strength, mg/L: craft 3.12, common practice. */
-const SORBIC_LEAST = 100
+export const SORBIC_LEAST = 100
 /** From 200 at 10 % vol to 100 at 14: alcohol helps. Common practice, no source. */
 const BY_ABV = { from: 10, to: 14 } as const
 const PKA = 4.76

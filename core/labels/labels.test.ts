@@ -4,7 +4,7 @@ import { describe, expect, it } from 'vitest'
 import type { LotView } from '../ledger'
 import { codeIn } from './code'
 import { LEAST_SIZE } from './stack'
-import { LAYOUTS, LAYOUT_KEYS, type LabelWords, type Measure, SHEETS, SHEET_KEYS, type Shape, alcoholOnLabel, allergensOf, lotCode, placesOn } from '.'
+import { LAYOUTS, LAYOUT_KEYS, type LabelWords, type Measure, SHEETS, SHEET_KEYS, type Shape, abvInBottle, alcoholOnLabel, allergensOf, lotCode, placesOn } from '.'
 
 /** A face in which wide letters are wide: what is laid out goes by the measure that it is given. */
 const measure: Measure = (text, font, size) =>
@@ -120,6 +120,20 @@ describe('what a label has to say', () => {
       { percent: 12.5, sure: false }
     ]
   ])('alcohol %j in halves', (abv, wanted) => expect(alcoholOnLabel(abv)).toEqual(wanted))
+  it.each<[string, boolean, number]>([
+    ['still', false, 11.2],
+    // 17 g/L of sugar for 1 % vol: the usual round figure.
+    ['fermented once more in the bottle', true, 11.2 + 22 / 17]
+  ])('alcohol of a wine that is %s', (_name, sparkling, wanted) => {
+    const lot = {
+      abv: { value: 11.2, uncertainty: 0.3 },
+      others: { sugar: { value: 22, uncertainty: 1 } },
+      plan: { sparkling },
+      bottled: [{ at: '2026-10-01T10:00:00.000Z', sizeMl: 750, left: 12, closure: 'crown' }],
+      worked: new Map()
+    } as unknown as LotView
+    expect(abvInBottle(lot)!.value).toBeCloseTo(wanted, 1)
+  })
   it.each<[string, string[], number | undefined, string[]]>([
     ['sulphite and egg', ['potassium-metabisulphite', 'egg-white'], 60, ['sulphites', 'egg']],
     ['nothing went in, nobody measured', [], undefined, ['sulphites']],
@@ -133,7 +147,7 @@ describe('what a label has to say', () => {
     expect(allergensOf(lot)).toEqual(wanted)
   })
   it('a lot number by the day of the year', () => {
-    expect(lotCode('Albariño', '2026-03-26T10:00:00.000Z')).toBe('L26085-ALB')
-    expect(lotCode('Ñ 7', '2024-12-31T10:00:00.000Z')).toBe('L24366-N7')
+    expect(lotCode('Albariño', '2026-03-26')).toBe('L26085-ALB')
+    expect(lotCode('Ñ 7', '2024-12-31')).toBe('L24366-N7')
   })
 })

@@ -1,5 +1,7 @@
+import { abvFromSugar } from '../finishing'
 import type { LotView } from '../ledger'
 import { type Allergen, type OwnCards, cardOf } from '../materials'
+import { mousseOf } from '../stages'
 
 /** Above this much SO₂ a wine contains sulphites, mg/L: Regulation (EU) 1169/2011, annex II, and the same in the US. */
 const CONTAINS_SULPHITES = 10
@@ -12,6 +14,17 @@ const ORDER: readonly Allergen[] = ['sulphites', 'egg', 'milk', 'fish', 'shellfi
 export function alcoholOnLabel(abv: { value: number, uncertainty: number }): { percent: number, sure: boolean } {
   const percent = Math.round(abv.value * 2) / 2
   return { percent, sure: Math.abs(abv.value - percent) + abv.uncertainty <= 0.5 + 1e-9 }
+}
+
+/**
+ * Alcohol of what is in the bottle. A second ferment in it makes more than the wine had when it was filled.
+ * @returns undefined where nobody knows the alcohol of the wine
+ */
+export function abvInBottle(lot: LotView): { value: number, uncertainty: number } | undefined {
+  const sugar = lot.others.sugar
+  if (!lot.abv || !sugar || !mousseOf(lot)) return lot.abv
+  const more = (gPerL: number) => abvFromSugar(Math.max(0, gPerL))
+  return { value: lot.abv.value + more(sugar.value), uncertainty: lot.abv.uncertainty + more(sugar.uncertainty) }
 }
 
 /**
@@ -33,12 +46,12 @@ const DAY = 86_400_000
 
 /**
  * A lot's number for its label: the year and the day of the year it was bottled on, and its name's first letters.
- * @example lotCode('Albariño', '2026-03-26T10:00:00.000Z') // 'L26085-ALB'
+ * @param on the calendar day, yyyy-mm-dd
+ * @example lotCode('Albariño', '2026-03-26') // 'L26085-ALB'
  */
-export function lotCode(name: string, at: string): string {
-  const day = new Date(at)
-  const first = Date.UTC(day.getUTCFullYear(), 0, 1)
-  const ofYear = Math.floor((day.getTime() - first) / DAY) + 1
+export function lotCode(name: string, on: string): string {
+  const day = new Date(`${on}T00:00:00Z`)
+  const ofYear = Math.round((day.getTime() - Date.UTC(day.getUTCFullYear(), 0, 1)) / DAY) + 1
   const letters = name
     .normalize('NFD')
     .replace(/[^\p{L}\p{N}]/gu, '')

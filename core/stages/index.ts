@@ -61,7 +61,7 @@ export { BOTTLING_RESERVE, CONDITIONS, GATES, HARD, gateTask, readinessOf } from
 export type { Condition, ConditionCode, Gate, Readiness } from './finishing'
 export { bottlesLeft, drinkWindowOf } from './bottled'
 export { airOver } from './topping'
-export { steepOf } from './oak'
+export { mousseOf } from './mousse'
 export { vesselTasksOf, wantsSwelling, wantsWashing } from './vessels'
 export type { VesselSays } from './vessels'
 export { NET_SPREAD, askRacking, leesShareOf, lotOfWine } from './racking-day'

@@ -17,7 +17,9 @@ const shown = computed(() => (hard.value.length ? hard.value : open.value.slice(
     <ul class="list-disc ps-5 my-1">
       <li v-for="c in shown" :key="c.code">{{ sayCondition(c) }}</li>
     </ul>
-    <NuxtLink :to="`/lots/${lot.id}/ready?for=${gate}`" class="textlink">All {{ open.length }} that are open</NuxtLink>
+    <NuxtLink :to="`/lots/${lot.id}/ready?for=${gate}`" class="textlink">
+      {{ open.length > shown.length ? `All ${open.length} that are open` : 'All of its conditions' }}
+    </NuxtLink>
     <UCheckbox
       v-model="knows"
       class="mt-2"

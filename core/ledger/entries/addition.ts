@@ -4,9 +4,9 @@ import { cardOf } from '../../materials'
 import type { EntryOf } from '../entry'
 import { changeAcids } from '../acid-track'
 import { NOTHING, abvOf, mixBalance, sgOf } from '../balance'
-import { isMust } from '../facets'
+import { isMust, isWine } from '../facets'
 import { freeSo2At } from '../free-so2'
-import { dilute } from '../liquid'
+import { dilute, residualOf } from '../liquid'
 import { malolacticOf } from '../plan'
 import type { Figure, LotState } from '../state'
 import { restsOn } from '../rests-on'
@@ -98,12 +98,20 @@ function sweeten(lot: LotState, addition: EntryOf<'addition'>, effect: Extract<M
   if (effect.acidShare)
     changeAcids(lot, { kind: 'tartaric', gPerL: Math.min(MOST_AT_ONCE.acid, gPerL * effect.acidShare) }, addition.at, addition.id)
   const litres = addition.actual * effect.litresPerG
+  const sugar = isWine(lot) ? residualOf(lot) : undefined
   dilute(lot, litres, addition)
   if (lot.balance) {
     const thinned = mixBalance(lot.balance, NOTHING, 1 - litres / lot.volume.value)
     lot.balance = { ...thinned, extractGPerL: thinned.extractGPerL + (addition.actual * effect.sugarShare) / lot.volume.value }
   }
   renewGravity(lot, addition)
+  // What goes into a wine stays in it as sugar: a test before that tells no more of it.
+  if (sugar) {
+    const before = lot.volume.value - litres
+    const value = (sugar.value * before + addition.actual * effect.sugarShare) / lot.volume.value
+    const from = restsOn(sugar.from, addition.id)
+    lot.others = { ...lot.others, sugar: { value, origin: 'estimated', at: addition.at, uncertainty: sugar.uncertainty, from } }
+  }
 }
 
 /** The first of several stages opens a plan, the last one closes it. */

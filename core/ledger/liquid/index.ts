@@ -1,4 +1,5 @@
 export { dilute } from './dilute'
 export { loseGiven, moveGiven } from './given'
 export { mixInto } from './mix'
+export { residualOf } from './residual'
 export { SOLUTES } from './solutes'

@@ -67,6 +67,22 @@ const steps = fc.array(
   { minLength: 1, maxLength: 12 }
 )
 
+it('a sweet wine that comes into a dry one of which nobody tested the sugar is not forgotten', () => {
+  const [a, b] = ['lot-sweet-a', 'lot-dry-b']
+  const dry = (lotId: string): Entry[] => [
+    entry(0, { type: 'lot-started', lotId, name: lotId, stream: 'juice', style: 'white', varieties: [], volumeL: 20, volumeIs: 'measured' }),
+    entry(1, { type: 'reading', lotId, quantity: 'sg', typed: '1.085', value: 1.085 }),
+    entry(2, { type: 'inoculation', lotId, organism: 'yeast', culture: 'Y' }),
+    ...[400, 500].map((hour) => entry(hour, { type: 'reading', lotId, quantity: 'sg', typed: '0.992', value: 0.992 }))
+  ]
+  const sweetened = entry(600, { type: 'addition', lotId: a, material: 'sugar', unit: 'g', actual: 800 })
+  const blend = (outL: number) => entry(700, { type: 'transfer', purpose: 'blend', from: { lotId: a }, to: { lotId: b }, outL, inL: outL })
+  const sugar = (...more: Entry[]) => foldCellar([...dry(a), ...dry(b), sweetened, ...more]).lots.get(b)!.others.sugar?.value
+  expect(sugar()).toBeUndefined()
+  // 39 g/L in the sweet one; a fifth of the blend is of it.
+  expect(sugar(blend(5))).toBeCloseTo(7.8, 0)
+})
+
 describe('everything dissolved', () => {
   it('is conserved over any chain of water, rackings, splits and blends, and what the lees keep is missing by just its share', () => {
     fc.assert(

@@ -66,8 +66,9 @@ export function mixInto(into: LotState, from: LotState, litres: number, at: stri
 
 /** By volume. What one side does not know is not known of the blend, unless the other brought next to nothing. */
 function mixSolute(solute: Solute, into: LotState, from: LotState, share: number, by: { at: string, entryId: string }): void {
-  const [a, b] = [solute.get(into), solute.get(from)]
-  if (!a && !b) return
+  const noted = [solute.get(into), solute.get(from)]
+  if (!noted[0] && !noted[1]) return
+  const [a, b] = [noted[0] ?? solute.guess?.(into), noted[1] ?? solute.guess?.(from)]
   if (solute.unnoted === 'unknown' && !(a && b)) {
     if (!a || 1 - share > NEGLIGIBLE) solute.set(into, undefined)
     return

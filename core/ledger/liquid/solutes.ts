@@ -1,5 +1,6 @@
 import type { ReadingQuantity } from '../entry'
 import type { Figure, LotState } from '../state'
+import { residualOf } from './residual'
 
 /** A figure that says how much of something is dissolved in a litre: water thins it, a blend mixes it by volume. */
 export interface Solute {
@@ -8,6 +9,8 @@ export interface Solute {
   set: (lot: LotState, figure: Figure | undefined) => void
   /** What a lot holds of which nothing is noted: none of it (nutrient that nobody gave), or nobody knows. */
   unnoted: 'none' | 'unknown'
+  /** What can be said of it where nothing is noted, once the other side of a blend is known. */
+  guess?: (lot: LotState) => Figure | undefined
 }
 
 function ofLot(name: 'freeSo2' | 'totalSo2' | 'nitrogenGiven', unnoted: Solute['unnoted']): Solute {
@@ -44,5 +47,6 @@ export const SOLUTES: readonly Solute[] = [
   ofLot('nitrogenGiven', 'none'),
   ofReading('malic'),
   ofReading('yan'),
-  ofReading('sugar')
+  // A dry wine is known to have little: a sweet one that comes into it is not forgotten.
+  { ...ofReading('sugar'), guess: residualOf }
 ]

@@ -1,4 +1,5 @@
 import { type Clarity, type LotView, DRY_PROOF_H, DRY_SG, drynessOf, isFermenting, isWine, keptAt } from '../../ledger'
+import { SORBIC_LEAST, SORBIC_SHARE } from '../../finishing'
 import { molecularSo2 } from '../../sulphite'
 import type { Action } from '../../findings'
 import { isOnSkins } from '../skins'
@@ -56,6 +57,8 @@ const GAS_GONE_H = 26 * 168
 const YEAST_CAN = { abv: 12.5, molecular: 0.5 } as const
 /** So many days of real cold count as cold stabilised, craft 3.11. */
 const COLD_DAYS = 7
+/** Sorbic acid that still counts, mg/L: the least dose, less what scales and volumes are off. */
+const SORBIC_HOLDS = 0.8 * SORBIC_LEAST
 /** A fault that was smelt speaks for so long, h. */
 const SMELT_H = 30 * 24
 const CLEAR: readonly Clarity[] = ['clear', 'bright']
@@ -167,8 +170,9 @@ export const JUDGES: Record<ConditionCode, Judge> = {
     if (!sg && !sugar) return { state: 'unknown', evidence: [], settle: measure(lot) }
     const from = [...(sugar?.from ?? []), ...(sg?.from ?? [])]
     if (!sweet) return met(from, { because: 'dry' })
-    if (lot.worked.has('pasteurise')) return met(from, { because: 'heated', at: lot.worked.get('pasteurise')!.at })
-    if (isSorbated(lot)) return met(from, { because: 'sorbate' })
+    const heated = heatedAt(lot)
+    if (heated) return met(from, { because: 'heated', at: heated })
+    if (isHeldBySorbate(lot)) return met(from, { because: 'sorbate' })
     return { state: 'not-met', evidence: from, settle: { to: 'sweeten', lotId: lot.id } }
   },
   'no-malolactic-with-sorbate': (lot) =>
@@ -195,6 +199,16 @@ const FAULTS: ReadonlySet<string> = new Set(['rotten-egg', 'vinegar', 'nail-varn
 
 /** However little of it is left by what was bottled or came in from elsewhere. */
 export const isSorbated = (lot: LotView): boolean => lot.added.has('potassium-sorbate')
+/** Of sorbate enough to hold it; a trace that came in with other wine holds nothing. What is all bottled had what it had. */
+const isHeldBySorbate = (lot: LotView): boolean => {
+  const grams = lot.added.get('potassium-sorbate')?.actual ?? 0
+  return isSorbated(lot) && (lot.volume.value <= 0 || (grams * SORBIC_SHARE * 1000) / lot.volume.value >= SORBIC_HOLDS)
+}
+/** When it was pasteurised, unless sugar went in or it was racked since: then it is as it was before. */
+function heatedAt(lot: LotView): string | undefined {
+  const heated = lot.worked.get('pasteurise')?.at
+  return heated && [lot.changedSugarAt, lot.rackedAt].every((at) => at === undefined || at <= heated) ? heated : undefined
+}
 /** Malolactic bacteria have been in it, or are: what they do to sorbate nothing takes out. */
 export const hadBacteria = (lot: LotView): boolean =>
   lot.bacteriaAt !== undefined || ['done', 'under-way', 'nearly'].includes(lot.malolactic)

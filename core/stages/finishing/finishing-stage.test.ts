@@ -43,6 +43,8 @@ describe('what finishing must not have done', () => {
     ['the same, all of it', [sugar, sorbate, free(34), bottled(0.5, { bottles: [{ sizeMl: 750, count: 26 }] })], []],
     ['sweetened, heated, bottled', [sugar, heated, bottled(10)], []],
     ['sugar for pressure, in bottles that hold it', [sugar, bottled(10, { closure: 'wired' })], []],
+    ['the same under crown caps, and nobody meant it to sparkle', [sugar, bottled(10, { closure: 'crown' })], ['stop sweet-bottles']],
+    ['a dry wine that was tested, sweetened, bottled', [[30, { type: 'reading', lotId, quantity: 'sugar', typed: '0.5', value: 0.5 }], sugar, bottled(10)], ['stop sweet-bottles']],
     ['meant to sparkle', [[30, { type: 'lot-planned', lotId, sparkling: true }], sugar, bottled(10)], []],
     ['sweet bottles that have been drunk', [sugar, bottled(10), drunk], []]
   ])('%s', (_name, more, wanted) => expect(said(...more)).toEqual(wanted))

@@ -14,11 +14,10 @@ export type FinishingSays =
 
 /** What a sulphite titration cannot tell apart, mg/L. */
 const TELLS = 2
-/** Made for pressure, or at least tied down: what ferments in these is not this finding's. */
-const HOLDS_PRESSURE = new Set(['wired', 'crown', 'swing'])
 
+/** All but those that are made for pressure: a crown cap stands on bottles of both kinds. */
 const stillBottles = (lot: LotView): number =>
-  lot.bottled.reduce((sum, b) => sum + (b.closure && HOLDS_PRESSURE.has(b.closure) ? 0 : b.left), 0)
+  lot.bottled.reduce((sum, b) => sum + (b.closure === 'wired' ? 0 : b.left), 0)
 
 /** What finishing must not have done, found in the ledger however it was logged. */
 export const finishingStage: Stage<FinishingSays> = {

@@ -40,6 +40,7 @@ function white(...more: More[]): LotView {
   return lotAt(cellar.lots.get(lotId)!, now)
 }
 const sorbate: More = [2, { type: 'addition', lotId, material: 'potassium-sorbate', unit: 'g', actual: 4 }]
+const sweetened = (ago: number, actual: number): More => [ago, { type: 'addition', lotId, material: 'sugar', unit: 'g', actual }]
 const plan = (draft: object): More => [100, { type: 'lot-planned', lotId, ...draft } as Draft<Fact>]
 
 describe('ready for the next step', () => {
@@ -84,6 +85,10 @@ describe('ready for the next step', () => {
     ['smelt of vinegar', 'bottling-still', [seen(1, { what: 'smell', smells: ['vinegar'] })], ['sound not-met']],
     ['22: sweet, with nothing to hold it', 'bottling-still', [reading(1, 'sugar', 22)], ['sweetness-held not-met']],
     ['sweet, held by sorbate with sulphite', 'bottling-still', [reading(1, 'sugar', 22), sorbate], []],
+    ['tested dry, and sweetened since', 'bottling-still', [reading(30, 'sugar', 0.6), sweetened(10, 300)], ['sweetness-held not-met']],
+    ['never tested, very dry, a little sugar since', 'bottling-still', [sweetened(10, 160)], ['sweetness-held not-met']],
+    ['sweetened, with a trace of sorbate', 'bottling-still', [sweetened(10, 300), [9, { ...sorbate[1], actual: 0.3 } as Draft<Fact>]], ['sweetness-held not-met']],
+    ['pasteurised before it was sweetened', 'bottling-still', [work(20, 'pasteurise'), sweetened(10, 300)], ['sweetness-held not-met']],
     ['sweet, pasteurised', 'bottling-still', [reading(2, 'sugar', 22), work(1, 'pasteurise')], []],
     [
       '21: sorbate after malolactic',

@@ -1,2 +1,2 @@
-export { oakStage, steepOf } from './oak-stage'
+export { oakStage } from './oak-stage'
 export type { OakSays } from './oak-stage'

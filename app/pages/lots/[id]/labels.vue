@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { LAYOUT_KEYS, SHEET_KEYS, alcoholOnLabel } from '~~/core/labels'
+import { LAYOUT_KEYS, SHEET_KEYS, abvInBottle, alcoholOnLabel } from '~~/core/labels'
 import { isFermenting } from '~~/core/ledger'
 import { LAYOUT, SHEET } from '~/wording/labels'
 
@@ -33,7 +33,10 @@ const sheets = SHEET_KEYS.map((value) => ({ value, label: SHEET[value] }))
 const sizeItems = computed(() => sizes.value.map((ml) => ({ value: String(ml), label: `${ml} mL` })))
 const sizeText = computed({ get: () => String(size.value ?? ''), set: (ml: string) => (size.value = Number(ml)) })
 const nudge = computed(() => ({ x: fields.right.value ?? 0, y: fields.down.value ?? 0 }))
-const alcohol = computed(() => lot.value?.abv && { ...alcoholOnLabel(lot.value.abv), ...lot.value.abv })
+const alcohol = computed(() => {
+  const abv = lot.value && abvInBottle(lot.value)
+  return abv && { ...alcoholOnLabel(abv), ...abv }
+})
 async function submit() {
   if (!(await save())) return focusWrong()
   logged('The labels are in your downloads')
