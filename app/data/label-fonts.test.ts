@@ -2,8 +2,9 @@ import { readFileSync } from 'node:fs'
 import { createRequire } from 'node:module'
 import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs'
 import { describe, expect, it } from 'vitest'
-import { LAYOUTS, type LabelWords, SHEETS } from '~~/core/labels'
+import { LAYOUTS, SHEETS } from '~~/core/labels'
 import { type LabelFonts, labelsPdf, measureWith } from '~~/core/labels/pdf'
+import { words } from '~~/core/labels/words.fixture'
 
 const { resolve } = createRequire(import.meta.url)
 const face = (file: string) => new Uint8Array(readFileSync(resolve(`@expo-google-fonts/${file}`)))
@@ -13,17 +14,6 @@ const fonts: LabelFonts = {
   bold: face('atkinson-hyperlegible-next/700Bold/AtkinsonHyperlegibleNext_700Bold.ttf')
 }
 const { measure, missing } = measureWith(fonts)
-const words: LabelWords = {
-  name: 'Treixadura',
-  vintage: '2025',
-  from: 'Treixadura 85 %, Albariño 15 %',
-  own: 'From the slope behind the chapel',
-  strength: '12.5 % vol · 750 mL',
-  bottled: 'Bottled 26 March 2026',
-  contains: 'Contains sulphites, egg',
-  lot: 'Lot L26085-TRE · made at home, not for sale',
-  records: ['Treixadura 2025\nLot L26085-TRE\n12.5 % vol\npH 3.21, TA 6.8 g/L\nBottled 2026-03-26', 'Treixadura 2025, L26085-TRE']
-}
 
 describe('labels in their own faces', () => {
   it('is a PDF whose text another reader reads back, page by page, in its own size', async () => {

@@ -44,7 +44,7 @@ const share = (n: number): string => (n >= 0.995 ? '' : ` ${Math.round(n * 100)}
 const list = (words: string[]): string => (words.length < 2 ? words.join('') : `${words.slice(0, -1).join(', ')} and ${words.at(-1)}`)
 
 /** What a lot's label says. What is not known is left out. */
-export function labelWords(lot: LotView, own: OwnLabel, cards?: OwnCards): LabelWords {
+export function labelWords(lot: LotView, own: OwnLabel, cards?: OwnCards): LabelWords & { number: string } {
   const bottling = lot.bottled.findLast((b) => own.sizeMl === undefined || b.sizeMl === own.sizeMl)
   const abv = abvInBottle(lot)
   const alcohol = abv && `${alcoholOnLabel(abv).percent} % vol`
@@ -61,7 +61,7 @@ export function labelWords(lot: LotView, own: OwnLabel, cards?: OwnCards): Label
     contains: contains.length ? `Contains ${list(contains)}` : '',
     lot: [`Lot ${code}`, own.notForSale && 'made at home, not for sale'].filter(Boolean).join(' · ')
   }
-  return { ...words, records: own.code ? records(lot, words, code, bottling) : [] }
+  return { ...words, number: code, records: own.code ? records(lot, words, code, bottling) : [] }
 }
 
 /** The lot's short record as plain text, for a code that any phone reads: whole, then shorter. */

@@ -28,16 +28,12 @@ describe('sweetened', () => {
   })
   it.each(SUGARS)('%s: the ledger makes the same of it', (key) => {
     const lotId = 'lot-sweetened'
-    const { entry, now, read, start } = ledgerBefore(Date.UTC(2026, 10, 26, 12), DAY, lotId)
+    const { entry, now, dryWine } = ledgerBefore(Date.UTC(2026, 10, 26, 12), DAY, lotId)
     const of = (gPerL: number) => {
       const told = sweetenWith(effectOf(key), gPerL, 20, 6)
       const added: Draft<Fact> = { type: 'addition', lotId, material: key, unit: 'g', actual: told.grams }
       const cellar = foldCellar([
-        start(200),
-        read(199, 'sg', 1.085),
-        entry(198, { type: 'inoculation', lotId, organism: 'yeast', culture: 'Y', grams: 5 }),
-        read(170, 'sg', 0.993),
-        read(160, 'sg', 0.993),
+        ...dryWine(),
         entry(5, added)
       ])
       const lot = lotAt(cellar.lots.get(lotId)!, now)

@@ -54,6 +54,25 @@ const nutrient = (mgPerG: number, perL: number, source: 'regulation' | 'common p
   cautions: ['packet'],
   ...more
 })
+/** Of wood: it steeps and is taken out; dust goes with the lees. */
+const oak = (min: number, max: number, alias: string, more: Partial<MaterialCard> = {}): Given => ({
+  kind: 'oak',
+  effect: { on: 'nothing' },
+  measuredBy: 'volume',
+  aliases: [alias],
+  dose: { min, max, source: PRACTICE },
+  cautions: ['packet'],
+  opened: { days: 730 },
+  ...more
+})
+const closure = (aliases: string[], days: number): Given => ({
+  kind: 'closure',
+  unit: 'pieces',
+  effect: { on: 'nothing' },
+  measuredBy: 'volume',
+  aliases,
+  opened: { days }
+})
 const fining = (min: number, max: number, more: Partial<MaterialCard> = {}): Given => ({
   kind: 'fining',
   effect: { on: 'nothing' },
@@ -208,45 +227,10 @@ const CARDS = {
     avoids: [{ with: 'enzyme', hours: 8 }],
     cautions: ['packet']
   },
-  'oak-dust': {
-    kind: 'oak',
-    effect: { on: 'nothing' },
-    measuredBy: 'volume',
-    aliases: ['dust', 'oakdust'],
-    dose: { min: 1, max: 3, source: PRACTICE },
-    cautions: ['packet'],
-    opened: { days: 730 }
-  },
-  oak: {
-    kind: 'oak',
-    effect: { on: 'nothing' },
-    measuredBy: 'volume',
-    aliases: ['oak'],
-    dose: { min: 1, max: 4, source: PRACTICE },
-    cautions: ['packet'],
-    opened: { days: 730 },
-    steepDays: 28
-  },
-  'oak-cubes': {
-    kind: 'oak',
-    effect: { on: 'nothing' },
-    measuredBy: 'volume',
-    aliases: ['cubes'],
-    dose: { min: 2, max: 5, source: PRACTICE },
-    cautions: ['packet'],
-    opened: { days: 730 },
-    steepDays: 60
-  },
-  'oak-staves': {
-    kind: 'oak',
-    effect: { on: 'nothing' },
-    measuredBy: 'volume',
-    aliases: ['staves'],
-    dose: { min: 2, max: 8, source: PRACTICE },
-    cautions: ['packet'],
-    opened: { days: 730 },
-    steepDays: 90
-  },
+  'oak-dust': oak(1, 3, 'dust', { aliases: ['dust', 'oakdust'] }),
+  oak: oak(1, 4, 'oak', { steepDays: 28 }),
+  'oak-cubes': oak(2, 5, 'cubes', { steepDays: 60 }),
+  'oak-staves': oak(2, 8, 'staves', { steepDays: 90 }),
   'potassium-sorbate': {
     kind: 'stabiliser',
     effect: { on: 'nothing' },
@@ -274,30 +258,9 @@ const CARDS = {
     dose: { min: 0.1, max: 0.3, source: PRACTICE },
     cautions: ['packet']
   },
-  cork: {
-    kind: 'closure',
-    unit: 'pieces',
-    effect: { on: 'nothing' },
-    measuredBy: 'volume',
-    aliases: ['cork', 'corks'],
-    opened: { days: 180 }
-  },
-  'crown-cap': {
-    kind: 'closure',
-    unit: 'pieces',
-    effect: { on: 'nothing' },
-    measuredBy: 'volume',
-    aliases: ['crown'],
-    opened: { days: 3650 }
-  },
-  'screw-cap': {
-    kind: 'closure',
-    unit: 'pieces',
-    effect: { on: 'nothing' },
-    measuredBy: 'volume',
-    aliases: ['screw'],
-    opened: { days: 3650 }
-  }
+  cork: closure(['cork', 'corks'], 180),
+  'crown-cap': closure(['crown'], 3650),
+  'screw-cap': closure(['screw'], 3650)
 } satisfies Record<string, Given>
 
 export type MaterialKey = keyof typeof CARDS

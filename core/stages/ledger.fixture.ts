@@ -25,7 +25,15 @@ export function ledgerBefore(now: number, unit: number, lotId: string) {
       volumeIs: 'measured',
       ...more
     })
-  return { at, now: at(0), entry, read, start }
+  /** The same, fermented dry within a month, by two gravities that agree. */
+  const dryWine = (begun = 200): Entry[] => [
+    start(begun),
+    read(begun - 1, 'sg', 1.085),
+    entry(begun - 2, { type: 'inoculation', lotId, organism: 'yeast', culture: 'Y', grams: 5 }),
+    read(begun - 30, 'sg', 0.993),
+    read(begun - 40, 'sg', 0.993)
+  ]
+  return { at, now: at(0), entry, read, start, dryWine }
 }
 export const HOUR = 3_600_000
 export const DAY = 24 * HOUR

@@ -1,17 +1,11 @@
 <script setup lang="ts">
-import { fact } from '~~/core/drafts'
-import { type GlassSteps, blendGlasses, blindOrder } from '~~/core/finishing'
-import type { BlendPart } from '~~/core/must'
+import type { GlassSteps } from '~~/core/finishing'
 import { molecularSo2 } from '~~/core/sulphite'
+import type { BenchWine, LetteredGlass } from '~/composables/useBlendGlasses'
 
 /** Two wines in a row of glasses: filled by a list, tasted by letters alone, scored, then uncovered with what each should measure. */
-const props = defineProps<{ parts: readonly [BlendPart & Named, BlendPart & Named] }>()
-interface Named {
-  name: string
-  lotId: string
-}
+const props = defineProps<{ parts: readonly [BenchWine, BenchWine] }>()
 const emit = defineEmits<{ take: [litres: number[]] }>()
-const cellar = useCellarStore()
 const logged = useLogged()
 const f = useFormat()
 const STEPS: { value: GlassSteps, label: string }[] = [
@@ -20,41 +14,9 @@ const STEPS: { value: GlassSteps, label: string }[] = [
   { value: 'tenths', label: 'Tenths, to a half' }
 ]
 const SCORES = [{ value: '', label: '–' }, ...Array.from({ length: 10 }, (_, i) => ({ value: String(10 - i), label: String(10 - i) }))]
-const key = computed(() => `presk.blend-glasses.${props.parts.map((p) => p.lotId || p.name).join('.')}`)
-interface Kept {
-  steps: GlassSteps
-  scores: Record<string, string>
-}
-/** A phone that falls asleep between two glasses forgets no score. */
-const kept = computed(() => useKept<Kept>(key.value))
-const steps = ref<GlassSteps>('quarters')
-const scores = ref<Record<string, string>>({})
-const uncovered = ref(false)
-const glassMl = usePlainField(20, 1000, 'Between 20 and 1000 mL.', { text: '100' })
-watch(
-  key,
-  () => {
-    const was = kept.value.read()
-    steps.value = was?.steps ?? 'quarters'
-    scores.value = was?.scores ?? {}
-    uncovered.value = false
-  },
-  { immediate: true }
-)
-watch([steps, scores], () => kept.value.write({ steps: steps.value, scores: scores.value }), { deep: true })
-const glasses = computed(() => {
-  const ml = glassMl.value
-  const made = ml === undefined ? [] : (withinLimits(() => blendGlasses(props.parts, steps.value, ml)) ?? [])
-  return blindOrder(made.length, key.value + steps.value).map((i, at) => ({
-    ...made[i]!,
-    id: `${steps.value}${i}`,
-    letter: String.fromCharCode(65 + at)
-  }))
-})
-const scoreOf = (g: { id: string }) => Number(scores.value[g.id])
-const best = computed(() => glasses.value.filter((g) => scores.value[g.id]).sort((a, b) => scoreOf(b) - scoreOf(a))[0])
+const { steps, scores, uncovered, glassMl, glasses, best, log } = useBlendGlasses(() => props.parts)
 const percent = (share: number) => `${Math.round(share * 100)} %`
-const figures = ({ blend }: (typeof glasses.value)[number]) =>
+const figures = ({ blend }: LetteredGlass) =>
   [
     blend.abv !== undefined && `${blend.abv.toFixed(1)} % vol`,
     blend.ph !== undefined && `pH ${blend.ph.toFixed(2)}`,
@@ -65,17 +27,7 @@ const figures = ({ blend }: (typeof glasses.value)[number]) =>
   ]
     .filter(Boolean)
     .join(', ')
-async function log() {
-  const told = glasses.value
-    .filter((g) => scores.value[g.id])
-    .sort((a, b) => a.share - b.share)
-    .map((g) => `${percent(g.share)}: ${scores.value[g.id]}`)
-    .join(', ')
-  const [a, b] = props.parts
-  const text = `Blend trial, blind. Share of ${b.name} in ${a.name} and its score of 10: ${told}.`
-  const lots = [...new Set([a.lotId, b.lotId].filter((id) => cellar.lotOf(id)))]
-  if (await cellar.log(lots.map((lotId) => fact('observation', { lotId, what: 'taste', text })))) logged('The trial is in the ledger')
-}
+const submit = async () => (await log()) && logged('The trial is in the ledger')
 const take = ({ share, mostL }: { share: number, mostL: number }) => emit('take', [mostL * (1 - share), mostL * share])
 </script>
 
@@ -122,7 +74,7 @@ const take = ({ share, mostL }: { share: number, mostL: number }) => emit('take'
         >. Of what there is that makes up to <b class="figure">{{ f.words(f.volume(best.mostL)) }}</b>.
       </p>
       <div class="ways">
-        <UButton size="lg" @click="log">Log the trial</UButton>
+        <UButton v-if="parts.some((p) => p.lotId)" size="lg" @click="submit">Log the trial</UButton>
         <UButton size="lg" variant="outline" @click="take(best)">Take its volumes</UButton>
         <NuxtLink v-if="parts[0].lotId" :to="`/lots/${parts[0].lotId}/move?as=combine`" class="textlink">Put them together</NuxtLink>
       </div>

@@ -4,18 +4,14 @@ import { DAY, ledgerBefore } from '../ledger.fixture'
 import { finingStage } from '.'
 
 const lotId = 'lot-that-is-fined'
-const { entry, now, read, start } = ledgerBefore(Date.UTC(2026, 10, 26, 12), DAY, lotId)
+const { entry, now, dryWine } = ledgerBefore(Date.UTC(2026, 10, 26, 12), DAY, lotId)
 type More = [ago: number, draft: Draft<Fact>]
 const HOUR = 1 / 24
 const add = (ago: number, material: string): More => [ago, { type: 'addition', lotId, material, unit: 'g', actual: 4 }]
 const rack = (ago: number): More => [ago, { type: 'transfer', purpose: 'rack', from: { lotId }, to: { lotId }, outL: 20, inL: 19 }]
 const asked = (...more: More[]) => {
   const cellar = foldCellar([
-    start(200),
-    read(199, 'sg', 1.085),
-    entry(198, { type: 'inoculation', lotId, organism: 'yeast', culture: 'Y', grams: 5 }),
-    read(170, 'sg', 0.993),
-    read(160, 'sg', 0.993),
+    ...dryWine(),
     ...more.map(([ago, draft]) => entry(ago, draft))
   ])
   const lot = lotAt(cellar.lots.get(lotId)!, now)

@@ -4,15 +4,11 @@ import { DAY, ledgerBefore } from '../ledger.fixture'
 import { finishingStage } from '.'
 
 const lotId = 'lot-finished-1'
-const { entry, now, read, start } = ledgerBefore(Date.UTC(2026, 10, 26, 12), DAY, lotId)
+const { entry, now, read, dryWine } = ledgerBefore(Date.UTC(2026, 10, 26, 12), DAY, lotId)
 type More = [ago: number, draft: Draft<Fact>]
 const said = (...more: More[]) => {
   const cellar = foldCellar([
-    start(200),
-    read(199, 'sg', 1.085),
-    entry(198, { type: 'inoculation', lotId, organism: 'yeast', culture: 'Y', grams: 5 }),
-    read(170, 'sg', 0.993),
-    read(160, 'sg', 0.993),
+    ...dryWine(),
     read(30, 'ph', 3.3),
     read(30, 'freeSo2', 40),
     ...more.map(([ago, draft]) => entry(ago, draft))

@@ -4,7 +4,7 @@ import { DAY, ledgerBefore } from '../ledger.fixture'
 import { mousseStage } from '.'
 
 const lotId = 'lot-that-sparkles'
-const { entry, now, read, start } = ledgerBefore(Date.UTC(2026, 10, 26, 12), DAY, lotId)
+const { entry, now, dryWine } = ledgerBefore(Date.UTC(2026, 10, 26, 12), DAY, lotId)
 type More = [ago: number, draft: Draft<Fact>]
 const plan = (more: object = {}): More => [700, { type: 'lot-planned', lotId, sparkling: true, ...more } as Draft<Fact>]
 const bottled = (ago: number, closure: 'crown' | 'cork' = 'crown'): More => [
@@ -15,11 +15,7 @@ const work = (ago: number, what: 'riddle' | 'disgorge'): More => [ago, { type: '
 const tasted = (ago: number): More => [ago, { type: 'tasting', lotId, rating: 6 }]
 const asked = (...more: More[]) => {
   const cellar = foldCellar([
-    start(800),
-    read(799, 'sg', 1.078),
-    entry(798, { type: 'inoculation', lotId, organism: 'yeast', culture: 'Y', grams: 5 }),
-    read(760, 'sg', 0.993),
-    read(750, 'sg', 0.993),
+    ...dryWine(800),
     ...more.map(([ago, draft]) => entry(ago, draft))
   ])
   const lot = lotAt(cellar.lots.get(lotId)!, now)

@@ -1,7 +1,8 @@
 import type { Finding } from '../../findings'
 import { type LotView, isHeld, isWine } from '../../ledger'
 import { type OwnCards, cardOf } from '../../materials'
-import { type Stage, hoursSince, later } from '../stage'
+import type { Stage } from '../stage'
+import { steeping } from '../steeping'
 
 export type OakSays =
   | { code: 'taste-oak', daysIn: number, outInDays: number, material?: string }
@@ -42,39 +43,12 @@ export const oakStage: Stage<OakSays> = {
     const steep = steepOf(lot, cellar.cards)
     if (!steep) return []
     const { since, days, material } = steep
-    const daysIn = Math.max(0, hoursSince(since, now) / DAY_H)
     const about = { task: true, lotId: lot.id, evidence: [], ...(material && { material }) } as const
-    if (daysIn >= days)
-      return [
-        {
-          code: 'oak-out',
-          key: 'oak-out',
-          daysIn,
-          days,
-          urgency: daysIn >= days * 1.25 ? 'now' : 'soon',
-          window: { due: later(since, days * DAY_H) },
-          minutes: 45,
-          action: { to: 'lot', lotId: lot.id, log: 'operation' },
-          ...about
-        }
-      ]
-    const tasted = lot.tastedAt && lot.tastedAt > since ? lot.tastedAt : undefined
-    const rest = tasted ? days - hoursSince(since, tasted) / DAY_H : days
-    const wait = tasted ? Math.min(EVERY.most, Math.max(EVERY.least, rest * EVERY.ofRest)) : days * FIRST
-    const due = later(tasted ?? since, wait * DAY_H)
-    return [
-      {
-        code: 'taste-oak',
-        key: 'taste-oak',
-        daysIn,
-        outInDays: days - daysIn,
-        urgency: now >= due ? 'soon' : 'wait',
-        window: { due },
-        minutes: 5,
-        action: { to: 'lot', lotId: lot.id, log: 'note' },
-        ...about
-      }
-    ]
+    const again = (restH: number) => Math.min(EVERY.most * DAY_H, Math.max(EVERY.least * DAY_H, restH * EVERY.ofRest))
+    const { inH, over, taste } = steeping(lot, { since, hours: days * DAY_H, firstH: days * DAY_H * FIRST, againH: again }, now)
+    const daysIn = inH / DAY_H
+    if (over) return [{ code: 'oak-out', key: 'oak-out', daysIn, days, action: { to: 'lot', lotId: lot.id, log: 'operation' }, ...over, ...about }]
+    return [{ code: 'taste-oak', key: 'taste-oak', daysIn, outInDays: days - daysIn, ...taste, ...about }]
   },
   findings: () => []
 }

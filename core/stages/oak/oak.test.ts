@@ -4,15 +4,11 @@ import { DAY, ledgerBefore } from '../ledger.fixture'
 import { oakStage } from '.'
 
 const lotId = 'lot-with-oak'
-const { entry, now, read, start } = ledgerBefore(Date.UTC(2026, 10, 26, 12), DAY, lotId)
+const { entry, now, dryWine } = ledgerBefore(Date.UTC(2026, 10, 26, 12), DAY, lotId)
 type More = [ago: number, draft: Draft<Fact>]
 const asked = (...more: More[]) => {
   const cellar = foldCellar([
-    start(200),
-    read(199, 'sg', 1.09),
-    entry(198, { type: 'inoculation', lotId, organism: 'yeast', culture: 'Y', grams: 5 }),
-    read(170, 'sg', 0.993),
-    read(160, 'sg', 0.993),
+    ...dryWine(),
     ...more.map(([ago, draft]) => entry(ago, draft))
   ])
   return oakStage.tasks(lotAt(cellar.lots.get(lotId)!, now), cellar, now)

@@ -1,7 +1,8 @@
 import { woodTime } from '../../cellar'
 import type { Finding } from '../../findings'
 import { type LotView, isHeld, isWine } from '../../ledger'
-import { type CellarView, type Stage, hoursSince, later } from '../stage'
+import { type CellarView, type Stage, hoursSince } from '../stage'
+import { steeping } from '../steeping'
 
 export type WoodSays =
   | { code: 'taste-wood', vessel: string, weeksIn: number, outInWeeks: number }
@@ -31,33 +32,11 @@ export const woodStage: Stage<WoodSays> = {
     return inWoodOf(lot, cellar, now).map((wood): Finding<WoodSays> => {
       const { vesselId, vessel, since, weeksIn, weeks, tasteFromWeeks, tasteEveryWeeks } = wood
       const about = { task: true, lotId: lot.id, vesselId, evidence: lot.volume.from } as const
-      if (weeksIn >= weeks)
-        return {
-          code: 'out-of-wood',
-          key: `out-of-wood:${vesselId}`,
-          vessel,
-          weeksIn,
-          weeks,
-          urgency: weeksIn >= weeks * 1.25 ? 'now' : 'soon',
-          window: { due: later(since, weeks * WEEK) },
-          minutes: 45,
-          action: { to: 'move', lotId: lot.id },
-          ...about
-        }
-      const tasted = lot.tastedAt && lot.tastedAt > since ? lot.tastedAt : undefined
-      const due = tasted ? later(tasted, tasteEveryWeeks * WEEK) : later(since, tasteFromWeeks * WEEK)
-      return {
-        code: 'taste-wood',
-        key: `taste-wood:${vesselId}`,
-        vessel,
-        weeksIn,
-        outInWeeks: weeks - weeksIn,
-        urgency: now >= due ? 'soon' : 'wait',
-        window: { due },
-        minutes: 5,
-        action: { to: 'lot', lotId: lot.id, log: 'note' },
-        ...about
-      }
+      const time = { since, hours: weeks * WEEK, firstH: tasteFromWeeks * WEEK, againH: () => tasteEveryWeeks * WEEK }
+      const { over, taste } = steeping(lot, time, now)
+      if (over)
+        return { code: 'out-of-wood', key: `out-of-wood:${vesselId}`, vessel, weeksIn, weeks, action: { to: 'move', lotId: lot.id }, ...over, ...about }
+      return { code: 'taste-wood', key: `taste-wood:${vesselId}`, vessel, weeksIn, outInWeeks: weeks - weeksIn, ...taste, ...about }
     })
   },
   findings: () => []

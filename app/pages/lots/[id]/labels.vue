@@ -8,37 +8,18 @@ const cellar = useCellarStore()
 const route = useRoute()
 const logged = useLogged()
 const lot = computed(() => cellar.lotOf(String(route.params.id)))
-const {
-  fields,
-  layout,
-  sheetKey,
-  sheet,
-  sizes,
-  size,
-  name,
-  own,
-  code,
-  notForSale,
-  count,
-  from,
-  words,
-  drawn,
-  missing,
-  failed,
-  busy,
-  save
-} = useLabels(lot)
+const labels = reactive(useLabels(lot))
 const layouts = LAYOUT_KEYS.map((value) => ({ value, ...LAYOUT[value] }))
 const sheets = SHEET_KEYS.map((value) => ({ value, label: SHEET[value] }))
-const sizeItems = computed(() => sizes.value.map((ml) => ({ value: String(ml), label: `${ml} mL` })))
-const sizeText = computed({ get: () => String(size.value ?? ''), set: (ml: string) => (size.value = Number(ml)) })
-const nudge = computed(() => ({ x: fields.right.value ?? 0, y: fields.down.value ?? 0 }))
+const sizeItems = computed(() => labels.sizes.map((ml) => ({ value: String(ml), label: `${ml} mL` })))
+const sizeText = computed({ get: () => String(labels.size ?? ''), set: (ml: string) => (labels.size = Number(ml)) })
+const nudge = computed(() => ({ x: labels.fields.right.value ?? 0, y: labels.fields.down.value ?? 0 }))
 const alcohol = computed(() => {
   const abv = lot.value && abvInBottle(lot.value)
   return abv && { ...alcoholOnLabel(abv), ...abv }
 })
 async function submit() {
-  if (!(await save())) return focusWrong()
+  if (!(await labels.save())) return focusWrong()
   logged('The labels are in your downloads')
 }
 useHead({ title: () => `Labels ${lot.value?.name ?? ''} · Presk` })
@@ -53,9 +34,9 @@ useHead({ title: () => `Labels ${lot.value?.name ?? ''} · Presk` })
       </p>
       <h1>Labels</h1>
     </div>
-    <p v-if="failed" class="message" role="alert">What draws the labels did not come. Load the page again.</p>
+    <p v-if="labels.failed" class="message" role="alert">What draws the labels did not come. Load the page again.</p>
     <URadioGroup
-      v-model="layout"
+      v-model="labels.layout"
       legend="Which"
       :items="layouts"
       variant="card"
@@ -64,8 +45,8 @@ useHead({ title: () => `Labels ${lot.value?.name ?? ''} · Presk` })
       :ui="{ fieldset: 'looks', item: 'p-3', wrapper: 'ms-0' }"
     >
       <template #label="{ item }">
-        <svg :viewBox="`0 0 ${sheet.labelW} ${sheet.labelH}`" class="look" aria-hidden="true">
-          <LabelDrawing :shapes="drawn[item.value as keyof typeof drawn]" :w="sheet.labelW" :h="sheet.labelH" />
+        <svg :viewBox="`0 0 ${labels.sheet.labelW} ${labels.sheet.labelH}`" class="look" aria-hidden="true">
+          <LabelDrawing :shapes="labels.drawn[item.value as keyof typeof labels.drawn]" :w="labels.sheet.labelW" :h="labels.sheet.labelH" />
         </svg>
         {{ item.label }} <span class="hint font-normal text-(--ink-soft)">{{ item.hint }}</span>
       </template>
@@ -73,20 +54,25 @@ useHead({ title: () => `Labels ${lot.value?.name ?? ''} · Presk` })
     <div class="halves">
       <div class="grid gap-5 content-start">
         <div class="tries">
-          <TextField v-model="name" label="Name on it" :placeholder="lot.name" :maxlength="60" />
-          <TextField v-model="own" label="A line of your own" :maxlength="90" hint="where it grew, for whom, a year to remember" />
-          <SelectField v-model="sheetKey" label="Sheet" :items="sheets" />
-          <SelectField v-if="sizes.length > 1" v-model="sizeText" label="Bottle" :items="sizeItems" />
-          <QuantityField label="How many" :field="fields.count" />
-          <QuantityField label="First free label" :field="fields.from" hint="1 for a whole sheet" />
+          <TextField v-model="labels.name" label="Name on it" :placeholder="lot.name" :maxlength="60" />
+          <TextField
+            v-model="labels.own"
+            label="A line of your own"
+            :maxlength="90"
+            hint="where it grew, for whom, a year to remember"
+          />
+          <SelectField v-model="labels.sheetKey" label="Sheet" :items="sheets" />
+          <SelectField v-if="labels.sizes.length > 1" v-model="sizeText" label="Bottle" :items="sizeItems" />
+          <QuantityField label="How many" :field="labels.fields.count" />
+          <QuantityField label="First free label" :field="labels.fields.from" hint="1 for a whole sheet" />
         </div>
         <div class="grid gap-2">
-          <USwitch v-model="code" label="Code with its short record" description="plain text, read by any phone, without a network" />
-          <USwitch v-model="notForSale" label="“Made at home, not for sale”" />
+          <USwitch v-model="labels.code" label="Code with its short record" description="plain text, read by any phone, without a network" />
+          <USwitch v-model="labels.notForSale" label="“Made at home, not for sale”" />
         </div>
         <FindingNote v-if="isFermenting(lot)" tone="ask"> It still ferments: its alcohol is that of today. </FindingNote>
-        <FindingNote v-if="missing.length" tone="ask">
-          Its letters have no {{ missing.join(' ') }}: it would print as an empty box.
+        <FindingNote v-if="labels.missing.length" tone="ask">
+          Its letters have no {{ labels.missing.join(' ') }}: it would print as an empty box.
         </FindingNote>
         <dl class="pairs">
           <div>
@@ -103,25 +89,25 @@ useHead({ title: () => `Labels ${lot.value?.name ?? ''} · Presk` })
           <div>
             <dt>Allergens</dt>
             <dd>
-              {{ words?.contains || 'none known of'
+              {{ labels.words?.contains || 'none known of'
               }}<span class="soft small block">from what went in, and what came in with other lots</span>
             </dd>
           </div>
           <div>
             <dt>Lot</dt>
             <dd>
-              {{ words?.lot.split(' · ')[0]?.replace('Lot ', '') }}<span class="soft small block">year, day of the year, name</span>
+              {{ labels.words?.number }}<span class="soft small block">year, day of the year, name</span>
             </dd>
           </div>
         </dl>
         <FoldOut label="The printer is a little off">
           <div class="tries">
-            <QuantityField label="To the right, mm" :field="fields.right" />
-            <QuantityField label="Down, mm" :field="fields.down" />
+            <QuantityField label="To the right, mm" :field="labels.fields.right" />
+            <QuantityField label="Down, mm" :field="labels.fields.down" />
           </div>
         </FoldOut>
         <div class="ways">
-          <UButton type="submit" size="xl" icon="i-lucide-download" :loading="busy">Save the PDF</UButton>
+          <UButton type="submit" size="xl" icon="i-lucide-download" :loading="labels.busy">Save the PDF</UButton>
           <span class="soft small">Print it at 100 %, not “fit to page”.</span>
         </div>
         <p class="soft small">
@@ -129,7 +115,13 @@ useHead({ title: () => `Labels ${lot.value?.name ?? ''} · Presk` })
           is in it.
         </p>
       </div>
-      <LabelSheet :shapes="drawn[layout]" :sheet="sheet" :count="count" :from="from" :nudge="nudge" />
+      <LabelSheet
+        :shapes="labels.drawn[labels.layout]"
+        :sheet="labels.sheet"
+        :count="labels.count"
+        :from="labels.from"
+        :nudge="nudge"
+      />
     </div>
   </form>
 </template>

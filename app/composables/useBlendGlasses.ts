@@ -1,0 +1,60 @@
+import { fact } from '~~/core/drafts'
+import { type BlendGlass, type GlassSteps, blendGlasses, blindOrder } from '~~/core/finishing'
+import type { BlendPart } from '~~/core/must'
+
+/** A wine on the bench: of a lot, or from outside. */
+export type BenchWine = BlendPart & { name: string, lotId: string }
+export interface LetteredGlass extends BlendGlass {
+  id: string
+  letter: string
+}
+
+/** Two wines in a row of glasses in blind order, their scores kept through a reload, and the trial in the ledger. */
+export function useBlendGlasses(parts: () => readonly [BenchWine, BenchWine]) {
+  const cellar = useCellarStore()
+  const key = computed(() => `presk.blend-glasses.${parts().map((p) => p.lotId || p.name).join('.')}`)
+  interface Kept {
+    steps: GlassSteps
+    scores: Record<string, string>
+  }
+  /** A phone that falls asleep between two glasses forgets no score. */
+  const kept = computed(() => useKept<Kept>(key.value))
+  const steps = ref<GlassSteps>('quarters')
+  const scores = ref<Record<string, string>>({})
+  const uncovered = ref(false)
+  const glassMl = usePlainField(20, 1000, 'Between 20 and 1000 mL.', { text: '100' })
+  watch(
+    key,
+    () => {
+      const was = kept.value.read()
+      steps.value = was?.steps ?? 'quarters'
+      scores.value = was?.scores ?? {}
+      uncovered.value = false
+    },
+    { immediate: true }
+  )
+  watch([steps, scores], () => kept.value.write({ steps: steps.value, scores: scores.value }), { deep: true })
+  const glasses = computed(() => {
+    const ml = glassMl.value
+    const made = ml === undefined ? [] : (withinLimits(() => blendGlasses(parts(), steps.value, ml)) ?? [])
+    return blindOrder(made.length, key.value + steps.value).map((i, at) => ({
+      ...made[i]!,
+      id: `${steps.value}${i}`,
+      letter: String.fromCharCode(65 + at)
+    }))
+  })
+  const scoreOf = (g: { id: string }) => Number(scores.value[g.id])
+  const best = computed(() => glasses.value.filter((g) => scores.value[g.id]).sort((a, b) => scoreOf(b) - scoreOf(a))[0])
+  async function log(): Promise<boolean> {
+    const told = glasses.value
+      .filter((g) => scores.value[g.id])
+      .sort((a, b) => a.share - b.share)
+      .map((g) => `${Math.round(g.share * 100)} %: ${scores.value[g.id]}`)
+      .join(', ')
+    const [a, b] = parts()
+    const text = `Blend trial, blind. Share of ${b.name} in ${a.name} and its score of 10: ${told}.`
+    const lots = [...new Set([a.lotId, b.lotId].filter((id) => cellar.lotOf(id)))]
+    return (await cellar.log(lots.map((lotId) => fact('observation', { lotId, what: 'taste', text })))) !== undefined
+  }
+  return { steps, scores, uncovered, glassMl, glasses, best, log }
+}
