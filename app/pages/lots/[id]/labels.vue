@@ -67,7 +67,11 @@ useHead({ title: () => `Labels ${lot.value?.name ?? ''} · Presk` })
           <QuantityField label="First free label" :field="labels.fields.from" hint="1 for a whole sheet" />
         </div>
         <div class="grid gap-2">
-          <USwitch v-model="labels.code" label="Code with its short record" description="plain text, read by any phone, without a network" />
+          <USwitch
+            v-model="labels.code"
+            label="Code with its short record"
+            description="plain text, read by any phone, without a network"
+          />
           <USwitch v-model="labels.notForSale" label="“Made at home, not for sale”" />
         </div>
         <FindingNote v-if="isFermenting(lot)" tone="ask"> It still ferments: its alcohol is that of today. </FindingNote>
