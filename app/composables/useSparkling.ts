@@ -2,10 +2,12 @@ import { addition, fact } from '~~/core/drafts'
 import { priming } from '~~/core/finishing'
 import { residualSugar } from '~~/core/hydrometry'
 import type { LotView } from '~~/core/ledger'
-import { BOTTLE_KINDS, type BottleKind } from '~/wording/finishing'
+import { cardsOf } from '~~/core/materials'
+import { materialTitle } from '~/wording/materials'
 
 /** What a gravity may be off when it tells sugar near dryness, g/L: see residualSugar. */
 const BY_GRAVITY_G_PER_L = 5
+const ANOTHER = 'another'
 /** Where nobody said otherwise, °C: a cool table, a warm cupboard, a room that a ferment ends in. Common practice, no source. */
 const USUAL_C = { served: 10, warmest: 25, fermented: 18 } as const
 
@@ -23,8 +25,18 @@ export function useSparkling(lot: Ref<LotView | undefined>) {
     fermented: useDegreesField(-2, 40, USUAL_C.fermented),
     own: usePlainField(0, 20, 'Between 0 and 20 bar.')
   }
-  const bottle = ref<BottleKind>('still')
-  const rated = computed(() => (bottle.value === 'own' ? fields.own.value : BOTTLE_KINDS.find((b) => b.value === bottle.value)!.bar))
+  /** By its card; "another" is rated as its maker says, here and now. */
+  const bottle = ref('bottle-750')
+  const cards = computed(() =>
+    cardsOf(['bottle'], cellar.state.cards).filter((c) => c.bottle!.ratedBar > 0 || c.key === 'bottle-750' || c.name)
+  )
+  const bottles = computed(() => [
+    ...cards.value.map(({ key }) => ({ value: key, label: materialTitle(key, cellar.state.cards) })),
+    { value: ANOTHER, label: 'Another, as its maker says' }
+  ])
+  const rated = computed(() =>
+    bottle.value === ANOTHER ? fields.own.value : cards.value.find((c) => c.key === bottle.value)?.bottle?.ratedBar
+  )
   /** A sugar test of this wine; without one its gravity tells the sugar, and not well. */
   const tested = ref(false)
   const actual = useWentInField()
@@ -73,10 +85,16 @@ export function useSparkling(lot: Ref<LotView | undefined>) {
     const l = lot.value
     if (!l || !told.value?.allowed || !mayGoOn.value || !actual.value) return false
     const { grams } = told.value
-    const sugar = addition({ lotId: l.id, material: 'sugar', planned: grams, actual: actual.value, purpose: 'for pressure in the bottle' })
+    const sugar = addition({
+      lotId: l.id,
+      material: 'sugar',
+      planned: grams,
+      actual: actual.value,
+      purpose: 'for pressure in the bottle'
+    })
     // What is done for pressure is a sparkling wine from here on: its bottles are looked after as such.
     const plan = l.plan.sparkling ? [] : [fact('lot-planned', { lotId: l.id, sparkling: true })]
     return (await cellar.log([...against(), ...plan, sugar])) !== undefined
   }
-  return { fields, bottle, tested, told, actual, ready, knows, mayGoOn, log }
+  return { fields, bottle, bottles, another: ANOTHER, tested, told, actual, ready, knows, mayGoOn, log }
 }

@@ -24,6 +24,8 @@ export type FieldSpec = { key: string, label: string, wide?: boolean, hint?: str
   | { as: 'words', max?: number, placeholder?: string }
   | { as: 'choice', items: readonly { value: string | number | boolean, label: string, disabled?: boolean }[] }
   | { as: 'switch' }
+  /** Any of a few, kept as their values with commas between. */
+  | { as: 'many', items: readonly { value: string, label: string }[] }
   | { as: 'day' }
   | { as: 'picture' }
   | {
@@ -78,6 +80,8 @@ export const choices = <K extends string>(words: Record<K, string>): { value: K,
 export const text = (values: Values, key: string): string => String(values[key] ?? '').trim()
 export const number = (values: Values, key: string): number | undefined => (typeof values[key] === 'number' ? values[key] : undefined)
 /** What was left empty is not said. */
+/** What was tapped of a few. */
+export const many = (values: Values, key: string): string[] => text(values, key).split(',').filter(Boolean)
 export const orNone = (words: string): string | undefined => (words === '' ? undefined : words)
 export const lotOf = (context: FormContext): string => context.lot?.id ?? ''
 export const wanting = (field: string, reason: string): FieldProblem => ({ field, reason })

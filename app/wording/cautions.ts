@@ -17,6 +17,8 @@ export const CAUTIONS = {
     'A bottle under pressure is a small bomb: only bottles that their maker rates for it, goggles and gloves when one is handled, warm or cold shocks never. Never strike a closure into a filled bottle. When in doubt open them all and begin again.',
   heatBottles:
     'Hot bottles scald and burst: warm them slowly in a bath with a cloth under them, room for the wine to grow or the closure loose, a lid over the pot, goggles on. Nothing sparkling is ever heated.',
+  hotGlass:
+    'A closed glass in hot water can burst and scald: a cloth under it, the lid not quite tight, warmed slowly with the water, tongs and goggles. It cools by itself, never under the tap.',
   allergens:
     'Fining agents of egg, milk, fish and shellfish can harm those who are allergic, and traces stay: name them to everybody who drinks it. Dust of bentonite and charcoal is not to be breathed in. The packet and local rules come first.',
   enzymes: 'Enzyme powder can cause allergies when breathed in: no dust, and the packet’s own advice first.',

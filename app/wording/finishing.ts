@@ -1,17 +1,5 @@
 import type { PrimingFinding, SorbateFinding } from '~~/core/finishing'
 
-/**
- * Bottles and what they may be taken for, gauge pressure in bar: sparkling wine bottles are tested to about 16 and beer bottles to about
- * 12 when new (from memory), and neither is filled to that. What the maker says comes first.
- */
-export const BOTTLE_KINDS = [
-  { value: 'still', label: 'Still wine bottle, cork or screw', bar: 0 },
-  { value: 'beer', label: 'Beer or cider bottle, crown cap', bar: 4 },
-  { value: 'heavy', label: 'Sparkling wine bottle, wired', bar: 12 },
-  { value: 'own', label: 'Another, as its maker says', bar: undefined }
-] as const
-export type BottleKind = (typeof BOTTLE_KINDS)[number]['value']
-
 export function sayPriming(f: PrimingFinding): { tone: 'stop' | 'ask', text: string } {
   switch (f.code) {
     case 'bottle-not-rated':
@@ -81,7 +69,7 @@ export const HELD_BY = [
   { value: 'cold' as const, label: 'Cold alone', hint: 'does not hold' }
 ]
 
-/** What is tried in glasses: what it takes along besides haze, and how it is made ready. Common practice, no source. */
+/** What is tried in glasses: what it does besides, and how it is made ready. Common practice, no source. */
 export const TRIED = {
   'bentonite':
     'Swell it in hot water, a day before. Takes protein, some colour and aroma; a thick layer of lees. Rack after a week or two.',
@@ -92,10 +80,19 @@ export const TRIED = {
   'egg-white': 'A pinch of salt, no froth. Rounds the tannin of reds; an egg white for 20 to 40 L.',
   'charcoal': 'The last resort: takes colour, faults and aroma alike. Rack after a day or two.',
   'tannin': 'Dissolve it in warm wine. Firms the body and helps gelatin; tasted again after weeks.',
-  'oak': 'Chips or cubes, boiled, toasted or straight by school; taste weekly, more often near the end.',
-  'gum-arabic': 'Just before the bottle, after all filtering. Softens, and holds colour and crystals up.'
+  'oak': 'In closed jars for a week: as many grams in each as the whole wine would get. Taste them side by side.',
+  'oak-cubes': 'In closed jars for three weeks: slower than chips, and rounder. Taste them side by side.',
+  'glycerol': 'At the very end. Sweet and round, and yeast does not take it: a little goes a long way.',
+  'gum-arabic': 'Just before the bottle, after all filtering. Softens, and holds colour and crystals up.',
+  'tartaric': 'The firmest acid, and the one that lowers pH most. In the cold a part of it may fall out again.',
+  'malic': 'Green-apple sharp. Only where no malolactic will come: bacteria would turn it.',
+  'citric': 'Fresh, a little lemon. Only in a wine that is sulphited and has no bacteria at work: they make it into buttery taste and vinegar.',
+  'lactic': 'The mildest, and nothing takes it away again: for a wine after its malolactic.',
+  'potassium-bicarbonate': 'Takes acid off. What it does goes on for weeks, as tartar falls: start with the least, and wait.'
 } as const
 export type Tried = keyof typeof TRIED
+/** What a card of one’s own says of itself, where Presk knows nothing. */
+export const TRIED_OWN = 'By its packet: how it is made ready, and how long it works.'
 
 /** What comes after the sugar: common practice, no source. */
 export const AFTERWARDS =

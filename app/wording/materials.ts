@@ -43,7 +43,18 @@ export const MATERIAL: Record<MaterialKey, string> = {
   'gum-arabic': 'gum arabic',
   cork: 'corks',
   'crown-cap': 'crown caps',
-  'screw-cap': 'screw caps'
+  'screw-cap': 'screw caps',
+  'bottle-187': 'wine bottles, 187 mL',
+  'bottle-375': 'wine bottles, 375 mL',
+  'bottle-500': 'wine bottles, 500 mL',
+  'bottle-750': 'wine bottles, 750 mL',
+  'bottle-1000': 'wine bottles, 1000 mL',
+  'bottle-1500': 'wine bottles, 1500 mL',
+  'beer-bottle-330': 'beer or cider bottles, 330 mL',
+  'beer-bottle-500': 'beer or cider bottles, 500 mL',
+  'sparkling-bottle-375': 'sparkling wine bottles, 375 mL',
+  'sparkling-bottle-750': 'sparkling wine bottles, 750 mL',
+  'sparkling-bottle-1500': 'sparkling wine bottles, 1500 mL'
 }
 
 export const MATERIAL_KIND: Record<MaterialKind, string> = {
@@ -60,13 +71,21 @@ export const MATERIAL_KIND: Record<MaterialKind, string> = {
   tannin: 'Tannin',
   oak: 'Oak',
   stabiliser: 'Stabiliser',
-  closure: 'Closure'
+  closure: 'Closure',
+  bottle: 'Bottle'
 }
 
 /** The name of a material: one's own card's, the built-in one's, or its key where nobody has a card of it. */
 export function materialName(key: string, own?: ReadonlyMap<string, MaterialCard>): string {
   const mine = own?.get(key)?.name
   return mine ?? (MATERIAL as Record<string, string | undefined>)[materialKey(key)] ?? key
+}
+
+/** A bottle by what it holds, and what it is made for where it is no still wine bottle. */
+export function bottleLabel({ name, bottle }: MaterialCard): string {
+  const { ml, ratedBar } = bottle ?? { ml: 750, ratedBar: 0 }
+  if (name !== undefined) return `${ml} mL, ${name}`
+  return ratedBar === 0 ? `${ml} mL` : `${ml} mL, ${ratedBar > 6 ? 'sparkling' : 'beer or cider'}`
 }
 
 /** The same as the first word of a line. */

@@ -30,6 +30,20 @@ export const PRESS_SCHOOL: Words<'press'> = { 'at-dryness': 'when dry', early: '
 
 export const LEES_SCHOOL: Words<'lees'> = { rack: 'off its lees', fine: 'kept on the fine lees, and stirred' }
 
+/** How loose oak is made ready, and what each gives up: common practice, no source. */
+export const OAK_READY: Words<'oakReady'> = {
+  straight: 'straight from the bag',
+  boiled: 'boiled',
+  baked: 'baked',
+  steeped: 'steeped in wine or spirit'
+}
+export const OAK_READY_HOW: Words<'oakReady'> = {
+  straight: 'Nothing is lost of its taste, and what lived in the bag goes in with it: only into a wine with its free SO₂ at its level.',
+  boiled: 'Boiled for ten minutes, the water poured away: clean, and the harshest tannin gone, with part of the taste.',
+  baked: 'On a tray at 180 °C until it smells of bread, about half an hour: clean, dry, and a darker toast than the bag says.',
+  steeped: 'For a week in just enough of the wine or of spirit to cover it; both go in. Clean, and it works faster: taste it sooner.'
+}
+
 /** A plan as a sentence: only what it says. */
 export function sayPlan(plan: Partial<LotPlan> & Partial<Pick<EntryOf<'lot-planned'>, 'type' | 'sugarSteps'>>): string {
   const parts = [
@@ -38,6 +52,7 @@ export function sayPlan(plan: Partial<LotPlan> & Partial<Pick<EntryOf<'lot-plann
     plan.finish && `to be ${FINISH[plan.finish]}`,
     plan.sparkling !== undefined && (plan.sparkling ? 'sparkling' : 'still'),
     plan.oak !== undefined && (plan.oak ? 'with oak' : 'without oak'),
+    plan.oakReady && `oak ${OAK_READY[plan.oakReady]}`,
     plan.heated !== undefined && (plan.heated ? 'fruit heated for colour' : 'fruit not heated'),
     plan.sulphite && `sulphite ${SULPHITE_SCHOOL[plan.sulphite]}`,
     plan.yeast && `yeast ${YEAST_SCHOOL[plan.yeast]}`,

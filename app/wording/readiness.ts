@@ -55,7 +55,7 @@ const SAYS: Record<ConditionCode, Words> = {
     red: 'A red: its tannin has taken the protein out.',
     open: 'It clouded in the heat test: bentonite, by a bench trial.',
     unknown: 'No heat test yet: 80 °C for two hours, cooled, against the torch.',
-    settle: 'Log the test'
+    settle: 'Heat test'
   },
   'cold': {
     met: 'No crystals in the cold test.',
@@ -63,7 +63,7 @@ const SAYS: Record<ConditionCode, Words> = {
     accepted: 'By its plan it is not cold stabilised: crystals may come, and are harmless.',
     open: 'Crystals in the cold test.',
     unknown: 'No cold test yet: a sample at −4 °C for three days.',
-    settle: 'Log the test'
+    settle: 'Cold'
   },
   'sulphite': {
     'met': 'Its free SO₂ is at its level.',

@@ -4,8 +4,10 @@ import type { CrushStepCode, Gate } from '~~/core/stages'
 import type { TestStep } from '~~/core/must'
 import { STEP } from './crush'
 import { sayDay } from './days'
+import { sayFaults } from './faults'
 import { sayPlan } from './plan'
 import { GATE } from './readiness'
+import { PROTOCOL_WORDS } from './stability'
 import { TEST_STEP } from './test-ferment'
 import { MATERIAL_KIND } from './materials'
 import { ALCOHOLIC_WORD, CARE, CLOSURE, COST, OBSERVATION, OPERATION, QUANTITY, STREAM, TAKEN } from './terms'
@@ -43,7 +45,7 @@ export function sayFact(fact: Fact, f: Format, names: Names): string {
     case 'inoculation':
       return `${fact.organism === 'yeast' ? 'Yeast' : 'Malolactic bacteria'} pitched${fact.culture.toLowerCase() === fact.organism ? '' : `: ${fact.culture.toLowerCase()}`}${fact.grams ? `, ${trim(fact.grams)} g` : ''}.`
     case 'operation':
-      return `${OPERATION[fact.what]}${fact.note ? `: ${fact.note}` : ''}.`
+      return `${OPERATION[fact.what]}${[fact.protocol && PROTOCOL_WORDS[fact.protocol].label.toLowerCase().replace(/°c/, '°C'), fact.note].filter(Boolean).map((x, i) => `${i ? '; ' : ': '}${x}`).join('')}.`
     case 'observation':
       return `${OBSERVATION[fact.what]}: ${fact.text}`
     case 'transfer':
@@ -54,7 +56,7 @@ export function sayFact(fact: Fact, f: Format, names: Names): string {
     case 'bottle-taken':
       return `${fact.count} of ${fact.sizeMl} mL ${TAKEN[fact.what].toLowerCase()}${fact.note ? `: ${fact.note}` : ''}.`
     case 'tasting':
-      return `Tasted, ${fact.rating} of 10: ${[fact.sight, fact.nose, fact.palate, fact.verdict].filter(Boolean).join('; ') || 'no words'}.`
+      return `Tasted, ${fact.rating} of 10: ${[fact.sight, fact.nose, fact.palate, fact.verdict, fact.faults?.length && sayFaults(fact.faults)].filter(Boolean).join('; ') || 'no words'}.`
     case 'cost':
       return `${COST[fact.what]}: ${fact.amount.toFixed(2)} paid${fact.note ? `, ${fact.note}` : ''}.`
     case 'vessel-cared':
@@ -155,6 +157,7 @@ const TASK: Record<string, string> = {
   degas: 'Degassing',
   'taste-wood': 'Tasting for wood',
   'out-of-wood': 'Taking it out of the wood',
+  'test': 'A test of its stability',
   'free-above-total': 'Free SO₂ above the total'
 }
 /**

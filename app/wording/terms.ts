@@ -74,7 +74,9 @@ export const OPERATION: Record<EntryOf<'operation'>['what'], string> = {
   restart: 'Restart begun',
   pasteurise: 'Pasteurised',
   riddle: 'Riddled',
-  disgorge: 'Disgorged'
+  disgorge: 'Disgorged',
+  'heat-test': 'Heat test begun',
+  'cold-test': 'Cold test begun'
 }
 export const OBSERVATION: Record<EntryOf<'observation'>['what'], string> = {
   smell: 'Smell',

@@ -21,6 +21,8 @@ export type Action =
         | 'racking'
         | 'move'
         | 'sweeten'
+        | 'stability'
+        | 'cold'
     lotId: string
     log?: string
     /** How it is moved. */ as?: 'rack' | 'top-up'

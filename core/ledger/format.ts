@@ -1,4 +1,5 @@
 export const CELLAR_FORMAT = 'presk-cellar'
 /** 2 since blocks, arrivals and supplies stand in the ledger, 3 since plans do, 4 since cards of one's own and amended lots
- * do, 5 since vessels are retired and barrels cared for, 6 since what a wine cost does. */
-export const CELLAR_VERSION = 6
+ * do, 5 since vessels are retired and barrels cared for, 6 since what a wine cost does, 7 since
+ * bottles have cards, tests are begun, oak is made ready and faults are named. */
+export const CELLAR_VERSION = 7

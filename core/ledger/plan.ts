@@ -19,6 +19,7 @@ export function usualPlan(style: Style, stream: Stream): LotPlan {
     finish: 'dry',
     sparkling: false,
     oak: false,
+    oakReady: 'straight',
     lees: 'rack',
     heated: false,
     sulphite: 'by-ph',

@@ -1,11 +1,13 @@
 import type { Paid } from './paid'
 import type { Composition } from '../acids'
+import type { Protocol } from '../finishing/protocols'
 import type { MaterialCard } from '../materials'
 import type { DosePair } from '../sulphite'
 import type { EntryOf, ReadingQuantity, Stream, Style } from './entry'
 import type { Spot } from '../malolactic'
 import type { Clarity } from './entries/clarity'
 import type { Closure } from './entries/closures'
+import type { Fault } from './entries/faults'
 import type { Gas } from './entries/gases'
 import type { Smell } from './entries/smells'
 import type { Alcoholic } from './facets'
@@ -171,7 +173,7 @@ export interface LotState {
   /** What of them is left, by bottling and size, oldest first. */
   bottled: readonly Bottled[]
   /** How it was rated, 1 to 10, oldest first. */
-  tastings: readonly { at: string, rating: number, entryId: string }[]
+  tastings: readonly { at: string, rating: number, entryId: string, faults?: readonly Fault[] }[]
 }
 
 export interface Bottled {
@@ -180,6 +182,8 @@ export interface Bottled {
   left: number
   closure?: Closure
   place?: string
+  /** The card of the bottle. */
+  material?: string
 }
 
 export interface EndedTask {
@@ -196,6 +200,8 @@ export interface StagedAddition {
 export interface Worked {
   at: string
   plan?: NonNullable<EntryOf<'operation'>['plan']>
+  /** Of a test: by which rule it is run. */
+  protocol?: Protocol
 }
 
 /** A vineyard or a part of one, before its harvest. */

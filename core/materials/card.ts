@@ -15,7 +15,8 @@ export const MATERIAL_KINDS = [
   'tannin',
   'oak',
   'stabiliser',
-  'closure'
+  'closure',
+  'bottle'
 ] as const
 export type MaterialKind = (typeof MATERIAL_KINDS)[number]
 
@@ -57,6 +58,10 @@ export interface Avoids {
 export type Allergen = 'egg' | 'milk' | 'fish' | 'shellfish' | 'sulphites'
 export type MaterialCaution = 'sulphite' | 'enzymes' | 'limits' | 'packet'
 
+/** How a bottle is closed; wired holds pressure, crown some. */
+export const CLOSURE_KINDS = ['cork', 'screw', 'crown', 'wired', 'swing'] as const
+export type ClosureKind = (typeof CLOSURE_KINDS)[number]
+
 /** Everything that Presk knows of one kind of thing that goes in or on. Made-up names of products have no place here. */
 export interface MaterialCard {
   key: string
@@ -75,6 +80,10 @@ export interface MaterialCard {
   measuredBy: QuantityName
   avoids: readonly Avoids[]
   allergen?: Allergen
+  /** Of a bottle: what it holds, and what gauge pressure it may be taken for; 0 of one for still wine. */
+  bottle?: { ml: number, ratedBar: number }
+  /** Of a closure: as which of the usual ones it closes. */
+  closes?: ClosureKind
   /** How long it stays in, days: oak. */
   steepDays?: number
   /** Days after which an opened package is doubted, common practice; and what part of its strength it loses in a year. */

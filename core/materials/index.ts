@@ -1,5 +1,5 @@
-export { MATERIAL_KINDS } from './card'
-export type { Allergen, Avoids, Culture, Dose, Effect, MaterialCard, MaterialCaution, MaterialKind } from './card'
+export { CLOSURE_KINDS, MATERIAL_KINDS } from './card'
+export type { Allergen, Avoids, ClosureKind, Culture, Dose, Effect, MaterialCard, MaterialCaution, MaterialKind } from './card'
 export { MATERIALS, MATERIAL_KEYS } from './register'
 export type { MaterialKey } from './register'
 export { overUsual } from './over-usual'

@@ -15,7 +15,7 @@ import {
 } from '.'
 
 /** What the card of each kind must say besides what the type asks for. */
-const MUST_SAY: Record<MaterialKind, readonly ('dose' | 'limit' | 'spoonG' | 'cautions' | 'aliases')[]> = {
+const MUST_SAY: Record<MaterialKind, readonly ('dose' | 'limit' | 'spoonG' | 'cautions' | 'aliases' | 'closes' | 'bottle')[]> = {
   acid: ['dose', 'limit', 'spoonG', 'cautions', 'aliases'],
   carbonate: ['dose', 'limit', 'cautions', 'aliases'],
   sulphite: ['cautions'],
@@ -29,7 +29,8 @@ const MUST_SAY: Record<MaterialKind, readonly ('dose' | 'limit' | 'spoonG' | 'ca
   tannin: ['dose', 'cautions', 'aliases'],
   oak: ['dose', 'cautions', 'aliases'],
   stabiliser: ['dose', 'cautions', 'aliases'],
-  closure: ['aliases']
+  closure: ['aliases', 'closes'],
+  bottle: ['bottle']
 }
 
 describe('the register of materials', () => {

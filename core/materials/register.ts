@@ -1,4 +1,4 @@
-import type { MaterialCard } from './card'
+import type { ClosureKind, MaterialCard } from './card'
 
 type Given = Partial<MaterialCard> & Pick<MaterialCard, 'kind' | 'effect' | 'measuredBy'>
 
@@ -65,13 +65,18 @@ const oak = (min: number, max: number, alias: string, more: Partial<MaterialCard
   opened: { days: 730 },
   ...more
 })
-const closure = (aliases: string[], days: number): Given => ({
-  kind: 'closure',
-  unit: 'pieces',
-  effect: { on: 'nothing' },
-  measuredBy: 'volume',
-  aliases,
-  opened: { days }
+/** What is counted, and goes round the wine and not into it. */
+const PIECES = { unit: 'pieces', effect: { on: 'nothing' }, measuredBy: 'volume' } as const
+const closure = (closes: ClosureKind, aliases: string[], days: number): Given => ({ kind: 'closure', ...PIECES, closes, aliases, opened: { days } })
+/**
+ * Bottles and what they may be taken for: sparkling wine bottles are tested to about 16 bar and beer bottles to about 12 when new (from
+ * memory), and neither is filled to that. What the maker says comes first, on a card of one's own.
+ */
+const bottle = (ml: number, ratedBar = 0): Given => ({
+  kind: 'bottle',
+  ...PIECES,
+  bottle: { ml, ratedBar },
+  opened: { days: 36_500 }
 })
 const fining = (min: number, max: number, more: Partial<MaterialCard> = {}): Given => ({
   kind: 'fining',
@@ -258,9 +263,20 @@ const CARDS = {
     dose: { min: 0.1, max: 0.3, source: PRACTICE },
     cautions: ['packet']
   },
-  cork: closure(['cork', 'corks'], 180),
-  'crown-cap': closure(['crown'], 3650),
-  'screw-cap': closure(['screw'], 3650)
+  cork: closure('cork', ['cork', 'corks'], 180),
+  'crown-cap': closure('crown', ['crown'], 3650),
+  'screw-cap': closure('screw', ['screw'], 3650),
+  'bottle-187': bottle(187),
+  'bottle-375': bottle(375),
+  'bottle-500': bottle(500),
+  'bottle-750': bottle(750),
+  'bottle-1000': bottle(1000),
+  'bottle-1500': bottle(1500),
+  'beer-bottle-330': bottle(330, 4),
+  'beer-bottle-500': bottle(500, 4),
+  'sparkling-bottle-375': bottle(375, 12),
+  'sparkling-bottle-750': bottle(750, 12),
+  'sparkling-bottle-1500': bottle(1500, 12)
 } satisfies Record<string, Given>
 
 export type MaterialKey = keyof typeof CARDS

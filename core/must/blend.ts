@@ -40,11 +40,12 @@ const MEASURES = { abv: 25, malicGPerL: 15, freeSo2MgPerL: 500, totalSo2MgPerL: 
  * What a blend of lots should measure: gravity by mass, alcohol and sulphite by volume, pH and TA by the acid equilibrium
  * (pH values do not average). Volumes are taken to add up; contraction of wines of like strength is below 0.1 %.
  * @param parts two or more, each 0.001 to 100 000 L
+ * @param banded false leaves the bands of pH and TA out, which are nearly all of the work
  * @returns the blend; a figure is absent when one of the parts does not give it
  * @throws LimitError
  * @example blendOf([{ volumeL: 10, abv: 12 }, { volumeL: 30, abv: 14 }]).abv // 13.5
  */
-export function blendOf(parts: readonly BlendPart[]): Blend {
+export function blendOf(parts: readonly BlendPart[], banded = true): Blend {
   if (parts.length < 2) throw new LimitError('parts', parts.length, 2, 50)
   for (const part of parts) within('volumeL', part.volumeL, 0.001, 100_000)
   const volumeL = parts.reduce((sum, p) => sum + p.volumeL, 0)
@@ -64,7 +65,7 @@ export function blendOf(parts: readonly BlendPart[]): Blend {
     const value = mean((p) => (p[measure] === undefined ? undefined : within(measure, p[measure], 0, MEASURES[measure])))
     if (value !== undefined) blend[measure] = value
   }
-  return { ...blend, ...blendedAcids(parts) }
+  return { ...blend, ...blendedAcids(parts, banded) }
 }
 
 interface Part {
@@ -73,7 +74,7 @@ interface Part {
   possible: Possibility[]
 }
 
-function blendedAcids(parts: readonly BlendPart[]): Pick<Blend, 'ph' | 'taGPerL' | 'bands' | 'findings'> {
+function blendedAcids(parts: readonly BlendPart[], banded: boolean): Pick<Blend, 'ph' | 'taGPerL' | 'bands' | 'findings'> {
   const known: Part[] = []
   const findings: AcidsFinding[] = []
   for (const { volumeL, ph, taGPerL, malicGPerL, abv } of parts) {
@@ -86,10 +87,11 @@ function blendedAcids(parts: readonly BlendPart[]): Pick<Blend, 'ph' | 'taGPerL'
     }
     const fit = fitAcids(readings)
     findings.push(...fit.findings.filter((f) => f.code !== 'malic-assumed'))
-    known.push({ volumeL, composition: fit.composition, possible: possibilities(readings, fit) })
+    known.push({ volumeL, composition: fit.composition, possible: banded ? possibilities(readings, fit) : [] })
   }
   const { ph, taGPerL } = solveEquilibrium(mixture(known.map((p) => ({ volumeL: p.volumeL, composition: p.composition }))))
   if (ph < 2.5 || ph > 4.5) findings.push({ code: 'ph-outside-model', ph })
+  if (!banded) return { ph, taGPerL, findings }
   const drawn = drawsOf(known)
   const ends = drawn.map((d) => solveEquilibrium(d.composition))
   return {

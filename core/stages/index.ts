@@ -14,6 +14,7 @@ import { type MalolacticSays, malolacticEarlyStage, malolacticStage } from './ma
 import { type MustSays, mustStage } from './must'
 import { type MousseSays, mousseStage } from './mousse'
 import { type OakSays, oakStage } from './oak'
+import { type StabilitySays, stabilityStage } from './stability'
 import { type ToppingSays, toppingStage } from './topping'
 import { type WoodSays, woodStage } from './wood'
 import type { CellarView, Stage } from './stage'
@@ -62,6 +63,10 @@ export type { Condition, ConditionCode, Gate, Readiness } from './finishing'
 export { bottlesLeft, drinkWindowOf } from './bottled'
 export { airOver } from './topping'
 export { mousseOf } from './mousse'
+export { testUnderWay } from './stability'
+export type { TestUnderWay } from './stability'
+export { coldCompared } from './cold-compared'
+export type { ColdCompared } from './cold-compared'
 export { vesselTasksOf, wantsSwelling, wantsWashing } from './vessels'
 export type { VesselSays } from './vessels'
 export { NET_SPREAD, askRacking, leesShareOf, lotOfWine } from './racking-day'
@@ -77,7 +82,7 @@ export type { HarvestReason } from './harvest'
 
 export type { BottledSays, ClearingSays, EverySays, FermentSays, FiningSays, FinishingSays, GasSays, KeepingSays, KitSays }
 export type { LeesSays, MalolacticSays, MousseSays, MustSays, OakSays }
-export type { ToppingSays, WoodSays }
+export type { StabilitySays, ToppingSays, WoodSays }
 
 /** Everything that any stage can say. */
 export type StageSays =
@@ -91,6 +96,7 @@ export type StageSays =
   | WoodSays
   | GasSays
   | OakSays
+  | StabilitySays
   | FiningSays
   | MousseSays
   | FinishingSays
@@ -112,6 +118,7 @@ export const STAGES: readonly Stage<StageSays>[] = [
   woodStage,
   oakStage,
   finingStage,
+  stabilityStage,
   gasStage,
   clearingStage,
   finishingStage,

@@ -1,4 +1,5 @@
 import fc from 'fast-check'
+import { PROTOCOLS } from '../../core/finishing'
 import type { Draft, Entry, Fact } from '../../core/ledger'
 
 /** Made-up lots as they are at home, some of them odd: what is generated is what a person could have logged. */
@@ -7,6 +8,7 @@ const real = (min: number, max: number) => fc.double({ min, max, noNaN: true })
 const STREAMS = ['fresh', 'frozen', 'juice', 'kit'] as const
 const STYLES = ['red', 'rose', 'white'] as const
 const MALOLACTIC = ['with-yeast', 'on-skins', 'after-pressing', 'none', 'blocked'] as const
+const BOTTLES = ['bottle-750', 'sparkling-bottle-750'] as const
 const MATERIALS = [
   ['potassium-metabisulphite', 4],
   ['tartaric', 80],
@@ -37,7 +39,8 @@ const step = fc.record({
     'bottle',
     'smell',
     'plan',
-    'amend'
+    'amend',
+    'test'
   ),
   afterDays: fc.constantFrom(0, 0.01, 0.5, 1, 2, 7, 30),
   // Evenly spread: of all doubles most lie next to nothing.
@@ -108,7 +111,18 @@ function factOf({ what, size }: MadeUp['steps'][number], lotId: string, volumeL:
         inL: volumeL / 4
       }
     case 'bottle':
-      return { type: 'bottling', lotId, bottles: [{ sizeMl: 750, count: 1 + Math.floor((size * volumeL) / 2) }], ...(size < 0.8 && { closure: 'crown' as const }) }
+      return {
+        type: 'bottling',
+        lotId,
+        bottles: [
+          {
+            sizeMl: 750,
+            count: 1 + Math.floor((size * volumeL) / 2),
+            ...(size > 0.3 && { material: BOTTLES[Math.floor(size * 7) % 2]! })
+          }
+        ],
+        ...(size < 0.8 && { closure: 'crown' as const })
+      }
     case 'smell':
       return { type: 'observation', lotId, what: 'smell', text: 'not quite clean' }
     case 'plan':
@@ -120,6 +134,13 @@ function factOf({ what, size }: MadeUp['steps'][number], lotId: string, volumeL:
         sparkling: size < 0.8,
         lees: size < 0.5 ? 'rack' : 'fine'
       }
+    case 'test': {
+      const protocol = PROTOCOLS[Math.floor(size * 4) % 4]!
+      const test = protocol.startsWith('heat') ? 'heat-test' : 'cold-test'
+      return size * 10 - Math.floor(size * 10) < 0.6
+        ? { type: 'operation', lotId, what: test, protocol }
+        : { type: 'observation', lotId, what: test, stable: size > 0.5, text: 'looked at' }
+    }
     case 'amend':
       return { type: 'lot-amended', lotId, alcoholic: (['none', 'active', 'dry', 'stopped'] as const)[Math.floor(size * 3.99)]! }
   }
@@ -129,7 +150,13 @@ function entriesOf(lots: readonly MadeUp[]): Entry[] {
   const entries: Entry[] = []
   const put = (minute: number, draft: Draft<Fact>) => {
     const when = new Date(Date.UTC(2026, 8, 1) + minute * 60_000).toISOString()
-    entries.push({ id: `plausible-${String(entries.length).padStart(5, '0')}`, device: 'test', at: when, written: when, ...draft } as Entry)
+    entries.push({
+      id: `plausible-${String(entries.length).padStart(5, '0')}`,
+      device: 'test',
+      at: when,
+      written: when,
+      ...draft
+    } as Entry)
   }
   lots.forEach(({ stream, style, volumeL, expected, steps }, i) => {
     const lotId = `lot-plausible-${i}`

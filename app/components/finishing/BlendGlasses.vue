@@ -3,19 +3,21 @@ import type { GlassSteps } from '~~/core/finishing'
 import { molecularSo2 } from '~~/core/sulphite'
 import type { BenchWine, LetteredGlass } from '~/composables/useBlendGlasses'
 
-/** Two wines in a row of glasses: filled by a list, tasted by letters alone, scored, then uncovered with what each should measure. */
-const props = defineProps<{ parts: readonly [BenchWine, BenchWine] }>()
+/** Wines in a row of glasses: filled by a list, tasted by letters alone, scored, then uncovered with what each should measure. */
+const props = defineProps<{ parts: readonly BenchWine[] }>()
 const emit = defineEmits<{ take: [litres: number[]] }>()
 const logged = useLogged()
 const f = useFormat()
-const STEPS: { value: GlassSteps, label: string }[] = [
-  { value: 'thirds', label: 'Thirds' },
-  { value: 'quarters', label: 'Quarters' },
-  { value: 'tenths', label: 'Tenths, to a half' }
-]
+const STEPS: Record<GlassSteps, string> = { halves: 'Halves', thirds: 'Thirds', quarters: 'Quarters', tenths: 'Tenths' }
+/** Tenths stay near the first wine: half of it at least beside one other, four fifths beside several. */
+const stepItems = computed(() =>
+  offered.value.map((value) => ({
+    value,
+    label: value === 'tenths' ? `Tenths, ${props.parts.length === 2 ? 'to a half' : 'near the first'}` : STEPS[value]
+  }))
+)
 const SCORES = [{ value: '', label: '–' }, ...Array.from({ length: 10 }, (_, i) => ({ value: String(10 - i), label: String(10 - i) }))]
-const { steps, scores, uncovered, glassMl, glasses, best, log } = useBlendGlasses(() => props.parts)
-const percent = (share: number) => `${Math.round(share * 100)} %`
+const { offered, steps, scores, uncovered, glassMl, glasses, best, sayShares, log } = useBlendGlasses(() => props.parts)
 const figures = ({ blend }: LetteredGlass) =>
   [
     blend.abv !== undefined && `${blend.abv.toFixed(1)} % vol`,
@@ -28,14 +30,14 @@ const figures = ({ blend }: LetteredGlass) =>
     .filter(Boolean)
     .join(', ')
 const submit = async () => (await log()) && logged('The trial is in the ledger')
-const take = ({ share, mostL }: { share: number, mostL: number }) => emit('take', [mostL * (1 - share), mostL * share])
+const take = ({ shares, mostL }: LetteredGlass) => emit('take', shares.map((share) => mostL * share))
 </script>
 
 <template>
   <section class="sheet p-5 grid gap-4" aria-label="In the glass">
     <h2>In the glass, by letters</h2>
     <div class="asked">
-      <SelectField v-model="steps" label="In steps of" :items="STEPS" />
+      <SelectField v-model="steps" label="In steps of" :items="stepItems" />
       <QuantityField label="Wine in each glass" :field="glassMl" unit-label="mL" />
     </div>
     <FoldOut label="For whoever fills them">
@@ -43,8 +45,7 @@ const take = ({ share, mostL }: { share: number, mostL: number }) => emit('take'
         <tbody>
           <tr v-for="g in glasses" :key="g.id">
             <th scope="row">{{ g.letter }}</th>
-            <td>{{ g.ml[0].toFixed(0) }} mL {{ parts[0].name }}</td>
-            <td>{{ g.ml[1].toFixed(0) }} mL {{ parts[1].name }}</td>
+            <td v-for="(part, i) in parts" :key="i">{{ g.ml[i]! > 0 ? `${g.ml[i]!.toFixed(0)} mL ${part.name}` : '–' }}</td>
           </tr>
         </tbody>
       </table>
@@ -60,7 +61,7 @@ const take = ({ share, mostL }: { share: number, mostL: number }) => emit('take'
           @update:model-value="scores[g.id] = String($event)"
         />
         <p v-if="uncovered" class="small">
-          <b>{{ percent(g.share) }} {{ parts[1].name }}</b> <span class="soft block">{{ figures(g) }}</span>
+          <b>{{ sayShares(g.shares) }}</b> <span class="soft block">{{ figures(g) }}</span>
         </p>
       </li>
     </ul>
@@ -70,13 +71,13 @@ const take = ({ share, mostL }: { share: number, mostL: number }) => emit('take'
     </div>
     <div v-else-if="best" class="grid gap-3" aria-live="polite">
       <p>
-        Best liked: <b>{{ percent(best.share) }} {{ parts[1].name }}</b
+        Best liked: <b>{{ sayShares(best.shares) }}</b
         >. Of what there is that makes up to <b class="figure">{{ f.words(f.volume(best.mostL)) }}</b>.
       </p>
       <div class="ways">
         <UButton v-if="parts.some((p) => p.lotId)" size="lg" @click="submit">Log the trial</UButton>
         <UButton size="lg" variant="outline" @click="take(best)">Take its volumes</UButton>
-        <NuxtLink v-if="parts[0].lotId" :to="`/lots/${parts[0].lotId}/move?as=combine`" class="textlink">Put them together</NuxtLink>
+        <NuxtLink v-if="parts[0]?.lotId" :to="`/lots/${parts[0].lotId}/move?as=combine`" class="textlink">Put them together</NuxtLink>
       </div>
       <p class="soft small">After it: measure the blend. A figure that cannot come from its parts is said on its page.</p>
     </div>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { type VolumeUnit, fromLitres } from '~~/core/units'
-import type { FieldProblem, FieldSpec, Values } from '~/forms/spec'
+import { type FieldProblem, type FieldSpec, type Values, many } from '~/forms/spec'
 import type { QuantityField } from '~/composables/useQuantityField'
 
 /** The fields of a form, by what they are. */
@@ -50,6 +50,14 @@ const told = (spec: FieldSpec) => ({
       :label="spec.label"
       :class="{ wide: spec.wide }"
       @update:model-value="emit('set', spec.key, $event)"
+    />
+    <TapMany
+      v-else-if="spec.as === 'many'"
+      :legend="spec.label"
+      :items="spec.items"
+      :model-value="many(values, spec.key)"
+      class="full"
+      @update:model-value="emit('set', spec.key, $event.join(','))"
     />
     <PictureField
       v-else-if="spec.as === 'picture'"

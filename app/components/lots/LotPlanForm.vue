@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { type Draft, type Fact, type LotPlan, type LotView, isMust, planOf } from '~~/core/ledger'
-import { FINISH, LEES_SCHOOL, MALOLACTIC, NUTRIENT_SCHOOL, PRESS_SCHOOL, SULPHITE_SCHOOL, YEAST_SCHOOL } from '~/wording/plan'
+import { FINISH, LEES_SCHOOL, MALOLACTIC, NUTRIENT_SCHOOL, OAK_READY, PRESS_SCHOOL, SULPHITE_SCHOOL, YEAST_SCHOOL } from '~/wording/plan'
 
 /** What the lot is to become, as it stands and, opened, to be changed. Only what differs from before is written. */
 const props = defineProps<{ lot: LotView }>()
@@ -32,6 +32,7 @@ const SCHOOLS = computed(
       { key: 'yeast', label: 'Yeast', words: YEAST_SCHOOL },
       { key: 'nutrient', label: 'Nutrient', words: NUTRIENT_SCHOOL },
       { key: 'lees', label: 'When dry', words: LEES_SCHOOL },
+      ...(draft.oak ? ([{ key: 'oakReady', label: 'Loose oak goes in', words: OAK_READY }] as const) : []),
       ...(props.lot.style === 'red' ? ([{ key: 'press', label: 'Pressed', words: PRESS_SCHOOL }] as const) : [])
     ] as const
 )

@@ -1,9 +1,10 @@
 import { addition } from '~~/core/drafts'
-import { MATERIAL_KINDS } from '~~/core/materials'
+import { MATERIAL_KINDS, type MaterialKind } from '~~/core/materials'
 import { type EntryForm, lotOf, number, orNone, text, wanting } from '../spec'
 
 /** Yeast and bacteria have a kind of entry of their own; closures go on bottles. */
-const GOES_IN = MATERIAL_KINDS.filter((kind) => kind !== 'yeast' && kind !== 'bacteria' && kind !== 'closure')
+const NOT_IN: readonly MaterialKind[] = ['yeast', 'bacteria', 'closure', 'bottle']
+const GOES_IN = MATERIAL_KINDS.filter((kind) => !NOT_IN.includes(kind))
 
 export const additionForm: EntryForm<'addition'> = {
   type: 'addition',

@@ -1,14 +1,31 @@
 import { fact } from '~~/core/drafts'
-import type { EntryOf } from '~~/core/ledger'
+import { FAULTS, type EntryOf, type Fault, type LotView } from '~~/core/ledger'
+import { type MaterialCard, cardsOf } from '~~/core/materials'
+import { FAULT } from '~/wording/faults'
+import { bottleLabel } from '~/wording/materials'
 import { CLOSURE, TAKEN } from '~/wording/terms'
-import { type EntryForm, choices, lotOf, number, orNone, text, wanting } from '../spec'
+import { type EntryForm, choices, lotOf, many, number, orNone, text, wanting } from '../spec'
 
-const SIZES = [187, 375, 500, 750, 1000, 1500] as const
+/** What it is closed with: the usual ones, and cards of one's own behind them. */
+export function closureItems(cards: ReadonlyMap<string, MaterialCard>, chosen = '') {
+  const own = [...cards.values()].filter((card) => card.closes).map((card) => ({ value: card.key, label: card.name ?? card.key }))
+  const items = [{ value: '', label: 'not said' }, ...choices(CLOSURE), ...own]
+  // A card that was struck since, or stayed in another cellar.
+  return items.some((item) => item.value === chosen) ? items : [...items, { value: chosen, label: 'a card that is gone' }]
+}
+/** Both parts of an entry that a choice of closure makes. */
+export function closedWith(chosen: string, cards: ReadonlyMap<string, MaterialCard>): Pick<EntryOf<'bottling'>, 'closure' | 'closureMaterial'> {
+  const own = cards.get(chosen)
+  return own?.closes ? { closure: own.closes, closureMaterial: own.key } : { closure: orNone(chosen) as EntryOf<'bottling'>['closure'] }
+}
+/** Bottles that are made for still wine burst under a second ferment. */
+export const tooWeak = (card: MaterialCard | undefined, lot: LotView | undefined): boolean =>
+  lot?.plan.sparkling === true && card?.bottle?.ratedBar === 0
 
 export const bottlingForm: EntryForm<'bottling'> = {
   type: 'bottling',
   title: 'Bottle',
-  fields: () => [
+  fields: (values, { cellar, lot }) => [
     {
       as: 'quantity',
       key: 'count',
@@ -18,20 +35,39 @@ export const bottlingForm: EntryForm<'bottling'> = {
       required: true,
       limits: { min: 1, max: 100_000, words: 'At least one bottle.' }
     },
-    { as: 'choice', key: 'sizeMl', label: 'Of', items: SIZES.map((value) => ({ value, label: `${value} mL` })) },
-    { as: 'choice', key: 'closure', label: 'Closed with', items: [{ value: '', label: 'not said' }, ...choices(CLOSURE)] },
+    {
+      as: 'choice',
+      key: 'bottle',
+      label: 'Of',
+      items: cardsOf(['bottle'], cellar.cards)
+        .filter((card) => !tooWeak(card, lot))
+        .map((card) => ({ value: card.key, label: bottleLabel(card) }))
+    },
+    { as: 'choice', key: 'closure', label: 'Closed with', items: closureItems(cellar.cards, text(values, 'closure')) },
     { as: 'words', key: 'place', label: 'Where they lie' }
   ],
-  blank: () => ({ sizeMl: 750, closure: '', place: '' }),
-  from: (e) => ({ count: e.bottles[0]!.count, sizeMl: e.bottles[0]!.sizeMl, closure: e.closure ?? '', place: e.place ?? '' }),
+  blank: ({ lot }) => ({ bottle: lot?.plan.sparkling ? 'sparkling-bottle-750' : 'bottle-750', closure: '', place: '' }),
+  from: (e) => ({
+    count: e.bottles[0]!.count,
+    bottle: e.bottles[0]!.material ?? `bottle-${e.bottles[0]!.sizeMl}`,
+    closure: e.closureMaterial ?? e.closure ?? '',
+    place: e.place ?? ''
+  }),
   draft(values, context, before) {
     const count = number(values, 'count')
     if (count === undefined || !Number.isInteger(count)) return wanting('count', 'Say how many bottles, as a whole number.')
-    const [, ...others] = before?.bottles ?? []
+    const [first, ...others] = before?.bottles ?? []
+    const card = context.card(text(values, 'bottle'))
+    if (!before && tooWeak(card, context.lot)) return wanting('bottle', 'Not in this bottle: it is made for still wine, and bursts.')
+    // What was bottled before bottles had cards stays as it was, unless another is chosen.
+    const asBefore = first && !first.material && (!card?.bottle || card.key === `bottle-${first.sizeMl}`)
+    const bottle = asBefore || !card?.bottle ? { sizeMl: first?.sizeMl ?? 750 } : { sizeMl: card.bottle.ml, material: card.key }
     return fact('bottling', {
       lotId: before?.lotId ?? lotOf(context),
-      bottles: [{ sizeMl: Number(values.sizeMl), count }, ...others],
-      closure: orNone(text(values, 'closure')) as EntryOf<'bottling'>['closure'],
+      bottles: [{ ...bottle, count }, ...others],
+      ...(before?.closureMaterial === text(values, 'closure')
+        ? { closure: before.closure, closureMaterial: before.closureMaterial }
+        : closedWith(text(values, 'closure'), context.cellar.cards)),
       place: orNone(text(values, 'place').slice(0, 80))
     })
   }
@@ -79,6 +115,7 @@ export const bottleTakenForm: EntryForm<'bottle-taken'> = {
   }
 }
 
+const FAULT_ITEMS = FAULTS.map((value) => ({ value, label: FAULT[value].name }))
 const RATINGS = Array.from({ length: 10 }, (_, i) => ({ value: 10 - i, label: `${10 - i}` }))
 
 export const tastingForm: EntryForm<'tasting'> = {
@@ -89,10 +126,11 @@ export const tastingForm: EntryForm<'tasting'> = {
     { as: 'words', key: 'nose', label: 'Nose', placeholder: 'fruit, flowers, faults', max: 400, wide: true },
     { as: 'words', key: 'palate', label: 'Palate', placeholder: 'acid, tannin, body, length', max: 400, wide: true },
     { as: 'words', key: 'verdict', label: 'Verdict', placeholder: 'drink, keep, blend', max: 400, wide: true },
-    { as: 'choice', key: 'rating', label: 'Of ten', items: RATINGS }
+    { as: 'choice', key: 'rating', label: 'Of ten', items: RATINGS },
+    { as: 'many', key: 'faults', label: 'Faults, if any', items: FAULT_ITEMS, wide: true }
   ],
-  blank: () => ({ sight: '', nose: '', palate: '', verdict: '', rating: 6 }),
-  from: (e) => ({ sight: e.sight ?? '', nose: e.nose ?? '', palate: e.palate ?? '', verdict: e.verdict ?? '', rating: e.rating }),
+  blank: () => ({ sight: '', nose: '', palate: '', verdict: '', rating: 6, faults: '' }),
+  from: (e) => ({ sight: e.sight ?? '', nose: e.nose ?? '', palate: e.palate ?? '', verdict: e.verdict ?? '', rating: e.rating, faults: (e.faults ?? []).join(',') }),
   draft: (values, context, before) =>
     fact('tasting', {
       lotId: before?.lotId ?? lotOf(context),
@@ -100,6 +138,7 @@ export const tastingForm: EntryForm<'tasting'> = {
       nose: orNone(text(values, 'nose')),
       palate: orNone(text(values, 'palate')),
       verdict: orNone(text(values, 'verdict')),
+      faults: many(values, 'faults').length > 0 ? (many(values, 'faults') as Fault[]) : undefined,
       rating: Number(values.rating)
     })
 }

@@ -2,10 +2,11 @@ import { fact } from '~~/core/drafts'
 import type { EntryOf } from '~~/core/ledger'
 import { newId } from '~/data/ids'
 import { MATERIAL_KIND } from '~/wording/materials'
+import { CLOSURE } from '~/wording/terms'
 import { type EntryForm, type FieldSpec, choices, inTemperature, number, orNone, text, wanting } from '../spec'
 
 type Kind = EntryOf<'card-made'>['kind']
-const KINDS = (['yeast', 'nutrient', 'bacteria', 'fining', 'oak', 'sugar', 'tannin', 'enzyme', 'acid'] as const).map((value) => ({
+const KINDS = (['yeast', 'nutrient', 'bacteria', 'fining', 'oak', 'sugar', 'tannin', 'enzyme', 'acid', 'bottle', 'closure'] as const).map((value) => ({
   value,
   label: MATERIAL_KIND[value]
 }))
@@ -59,6 +60,13 @@ function fieldsOf(kind: Kind, temperatureUnit: '°C' | '°F'): FieldSpec[] {
       return [figure('acidGPerL', 'Acid in it, as citric', 'g/L', 1, 900)]
     case 'fining':
       return [...dose, { as: 'choice', key: 'allergen', label: 'Allergen', items: choices(ALLERGEN) }]
+    case 'bottle':
+      return [
+        { ...figure('sizeMl', 'Holds', 'mL', 10, 60_000), required: true } as FieldSpec,
+        { ...figure('ratedBar', 'Rated for', 'bar', 0, 20), hint: 'by its maker; empty: for still wine' }
+      ]
+    case 'closure':
+      return [{ as: 'choice', key: 'closes', label: 'Closes like a', items: choices(CLOSURE) }]
     case 'oak':
     case 'tannin':
     case 'enzyme':
@@ -66,8 +74,8 @@ function fieldsOf(kind: Kind, temperatureUnit: '°C' | '°F'): FieldSpec[] {
   }
 }
 
-const FIGURES = ['doseMin', 'doseMax', 'limitPerL', 'nitrogenMgPerG', 'acidGPerL', 'minC', 'maxC', 'toleranceAbv', 'minPh', 'maxTotalSo2MgPerL'] as const
-const WORDS = ['nitrogenNeed', 'sulphideRisk', 'malolactic', 'allergen'] as const
+const FIGURES = ['doseMin', 'doseMax', 'limitPerL', 'nitrogenMgPerG', 'acidGPerL', 'minC', 'maxC', 'toleranceAbv', 'minPh', 'maxTotalSo2MgPerL', 'sizeMl', 'ratedBar'] as const
+const WORDS = ['nitrogenNeed', 'sulphideRisk', 'malolactic', 'allergen', 'closes'] as const
 
 /** A card of one's own, from the packet. */
 export const cardMadeForm: EntryForm<'card-made'> = {
@@ -79,7 +87,7 @@ export const cardMadeForm: EntryForm<'card-made'> = {
     ...fieldsOf((values.kind ?? 'yeast') as Kind, temperatureUnit as '°C' | '°F'),
     { as: 'words', key: 'note', label: 'What else it says', max: 2000, wide: true }
   ],
-  blank: () => ({ kind: 'yeast', name: '', note: '', nitrogenNeed: '', sulphideRisk: '', malolactic: '', allergen: '' }),
+  blank: () => ({ kind: 'yeast', name: '', note: '', nitrogenNeed: '', sulphideRisk: '', malolactic: '', allergen: '', closes: 'cork' }),
   from: (e) => ({
     kind: e.kind,
     name: e.name,
@@ -98,6 +106,7 @@ export const cardMadeForm: EntryForm<'card-made'> = {
     const wordOf = (key: string) => (asked.has(key) ? orNone(text(values, key)) : undefined)
     const [minC, maxC] = [figureOf('minC'), figureOf('maxC')]
     if (minC !== undefined && maxC !== undefined && minC > maxC) return wanting('maxC', 'This lies below where it starts.')
+    if (kind === 'bottle' && figureOf('sizeMl') === undefined) return wanting('sizeMl', 'Say what it holds.')
     const percent = (key: string) => (figureOf(key) === undefined ? undefined : figureOf(key)! / 100)
     return fact('card-made', {
       cardId: before?.cardId ?? newId(),
@@ -120,6 +129,9 @@ export const cardMadeForm: EntryForm<'card-made'> = {
       minPh: figureOf('minPh'),
       maxTotalSo2MgPerL: figureOf('maxTotalSo2MgPerL'),
       allergen: wordOf('allergen') as 'egg' | undefined,
+      sizeMl: figureOf('sizeMl'),
+      ratedBar: figureOf('ratedBar'),
+      closes: wordOf('closes') as 'cork' | undefined,
       note: orNone(text(values, 'note'))
     })
   }

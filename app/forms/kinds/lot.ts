@@ -1,7 +1,7 @@
 import { fact } from '~~/core/drafts'
 import { ALCOHOLIC, type EntryOf, type LotPlan, planOf } from '~~/core/ledger'
 import { ALCOHOLIC_WORD, STREAM, STYLE } from '~/wording/terms'
-import { FINISH, LEES_SCHOOL, MALOLACTIC, NUTRIENT_SCHOOL, PRESS_SCHOOL, SULPHITE_SCHOOL, YEAST_SCHOOL } from '~/wording/plan'
+import { FINISH, LEES_SCHOOL, MALOLACTIC, NUTRIENT_SCHOOL, OAK_READY, PRESS_SCHOOL, SULPHITE_SCHOOL, YEAST_SCHOOL } from '~/wording/plan'
 import { type EntryForm, choices, inMass, inVolume, lotOf, number, orNone, text, wanting } from '../spec'
 
 const litres = { min: 0, max: 100_000, words: 'Between 0 and 100,000 litres.' }
@@ -89,7 +89,8 @@ const SCHOOLS = {
   yeast: YEAST_SCHOOL,
   nutrient: NUTRIENT_SCHOOL,
   press: PRESS_SCHOOL,
-  lees: LEES_SCHOOL
+  lees: LEES_SCHOOL,
+  oakReady: OAK_READY
 } as const
 const SCHOOL_LABEL: Record<keyof typeof SCHOOLS, string> = {
   malolactic: 'Malolactic',
@@ -98,7 +99,8 @@ const SCHOOL_LABEL: Record<keyof typeof SCHOOLS, string> = {
   yeast: 'Yeast',
   nutrient: 'Nutrient',
   press: 'Pressed',
-  lees: 'When dry'
+  lees: 'When dry',
+  oakReady: 'Loose oak goes in'
 }
 
 export const lotPlannedForm: EntryForm<'lot-planned'> = {
@@ -136,6 +138,7 @@ export const lotPlannedForm: EntryForm<'lot-planned'> = {
       press: undefined,
       heated: undefined,
       lees: undefined,
+      oakReady: undefined,
       sugarSteps: before?.sugarSteps
     }
     return fact('lot-planned', { lotId: before?.lotId ?? lotOf(context), ...open, ...(said as Partial<LotPlan>) })

@@ -17,6 +17,7 @@ export const operationForm: EntryForm<'operation'> = {
       lotId: before?.lotId ?? lotOf(context),
       what: values.what as EntryOf<'operation'>['what'],
       note: orNone(text(values, 'note')),
-      plan: before?.plan
+      plan: before?.plan,
+      protocol: before?.protocol
     })
 }

@@ -53,8 +53,8 @@ const sources = computed(() => {
   }))
   return known.every((p) => p.availableL > 0) ? known : []
 })
-/** Two wines with a volume each can stand in glasses. */
-const pair = computed(() => {
+/** Wines with a volume each can stand in glasses. */
+const inGlasses = computed(() => {
   const given = parts.value.map((p, i) => ({
     lotId: p.lotId,
     name: cellar.lotOf(p.lotId)?.name ?? `Part ${i + 1}`,
@@ -64,7 +64,7 @@ const pair = computed(() => {
     ...(p.ta.value !== undefined && { taGPerL: p.ta.value }),
     ...(p.free.value !== undefined && { freeSo2MgPerL: p.free.value })
   }))
-  return given.length === 2 && given.every((p) => p.volumeL > 0) ? ([given[0]!, given[1]!] as const) : undefined
+  return given.every((p) => p.volumeL > 0) ? given : undefined
 })
 const take = (litres: number[]) =>
   litres.forEach((l, i) => (parts.value[i]!.volume.text = f.typedVolume(l)))
@@ -104,7 +104,7 @@ useHead({ title: 'Blend · Presk' })
     <UButton v-if="parts.length < 5" variant="outline" size="lg" icon="i-lucide-plus" class="mt-4" @click="parts.push(part())"
     >Another part</UButton
     >
-    <BlendGlasses v-if="pair" class="mt-6" :parts="pair" @take="take" />
+    <BlendGlasses v-if="inGlasses" :key="inGlasses.length" class="mt-6" :parts="inGlasses" @take="take" />
     <BlendWanted v-if="sources.length" class="mt-6" :sources="sources" @take="take" />
     <p class="soft small mt-4">pH does not average: it comes from the acids of both. A figure is shown when every part gives it.</p>
   </div>

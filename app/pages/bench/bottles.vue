@@ -1,16 +1,17 @@
 <script setup lang="ts">
 import { BOTTLING_RESERVE } from '~~/core/stages'
-import { choices } from '~/forms/spec'
-import { CLOSURE } from '~/wording/terms'
-import { BOTTLE_ML } from '~/composables/useBottlingDay'
+import { closureItems } from '~/forms/kinds/bottling'
+import { bottleLabel } from '~/wording/materials'
 
 /** Bottling day: which bottles from the net volume, what it needs, and the real numbers back. */
 const { lot } = useLotFromAddress()
 const f = useFormat()
 const logged = useLogged()
-const { volume, loss, stock, filled, tapped, used, closure, closing, place, mix, ready, knows, mayGoOn, wrong, log } = useBottlingDay(lot)
-const sizeItems = BOTTLE_ML.map((ml) => ({ value: String(ml), label: `${ml} mL` }))
-const closureItems = [{ value: '' as const, label: 'not said' }, ...choices(CLOSURE)]
+const cellar = useCellarStore()
+const day = useBottlingDay(lot)
+const { volume, loss, fieldsOf, cards, tapped, used, closure, closing, place, mix, gate, ready, knows, mayGoOn, wrong, log } = day
+const sizeItems = computed(() => cards.value.map((card) => ({ value: card.key, label: bottleLabel(card) })))
+const closures = computed(() => closureItems(cellar.state.cards))
 const left = computed(() => mix.value && f.volume(mix.value.leftMl / 1000))
 async function submit() {
   const l = lot.value
@@ -39,7 +40,17 @@ useHead({ title: 'Bottling day · Presk' })
       <QuantityField label="Wine, net of lees" :field="volume" />
       <QuantityField label="Lost in hoses and filter" :field="loss" />
       <TapMany v-model="tapped" class="wide" legend="Sizes" :items="sizeItems" />
-      <QuantityField v-for="ml in used" :key="ml" :label="`${ml} mL in store`" :field="stock[ml]" hint="empty: as many as it takes" />
+      <QuantityField
+        v-for="card in used"
+        :key="card.key"
+        :label="`In store, ${bottleLabel(card)}`"
+        :field="fieldsOf(card.key).stock"
+        hint="empty: as many as it takes"
+      />
+      <p class="wide soft small">
+        Another bottle or closure?
+        <NuxtLink to="/stores/cards" class="textlink">Give it a card</NuxtLink>, with the pressure that its maker rates it for.
+      </p>
     </template>
     <template #results>
       <section class="grid gap-2">
@@ -69,14 +80,19 @@ useHead({ title: 'Bottling day · Presk' })
           <NuxtLink :to="`/lots/${lot.id}/labels`" class="textlink">print them</NuxtLink></template>.</p>
       </section>
       <template v-if="lot">
-        <GateBefore v-if="!ready" v-model="knows" :lot="lot" gate="bottling-still" />
+        <GateBefore v-if="!ready" v-model="knows" :lot="lot" :gate="gate" />
         <div v-if="mayGoOn" class="wentin sheet">
           <h2>Really filled</h2>
           <div class="tries">
-            <QuantityField v-for="ml in used" :key="ml" :label="`Bottles of ${ml} mL`" :field="filled[ml]" />
+            <QuantityField
+              v-for="card in used"
+              :key="card.key"
+              :label="`Bottles of ${bottleLabel(card)}`"
+              :field="fieldsOf(card.key).filled"
+            />
           </div>
           <div class="tries">
-            <SelectField v-model="closure" label="Closed with" :items="closureItems" />
+            <SelectField v-model="closure" label="Closed with" :items="closures" />
             <TextField v-model="place" label="Where they lie" :maxlength="80" />
           </div>
           <p v-if="wrong" class="message" role="alert">{{ wrong }}</p>
@@ -84,6 +100,7 @@ useHead({ title: 'Bottling day · Presk' })
         </div>
       </template>
       <CautionNote code="fullGlass" />
+      <CautionNote v-if="gate === 'bottling-sparkling'" code="pressure" />
     </template>
   </BenchFrame>
 </template>

@@ -94,23 +94,13 @@ useHead({ title: 'Cold · Presk' })
         {{ COLD_WEEKS }} weeks of it. Colloids keep much of the tartar up, so this is what usually falls, not all that could; the band
         holds four of five such wines. Measure pH and TA after it, and compare.
       </p>
-      <section class="grid gap-2">
-        <h2>The tests</h2>
-        <ol class="timed">
-          <li>
-            <b class="figure">2 h</b
-            ><span
-            >Heat: a filtered sample at {{ f.degrees('80 °C') }} in a bath, then cooled for an hour. Haze or flakes: bentonite, by a
-              bench trial.</span
-            >
-          </li>
-          <li>
-            <b class="figure">3 days</b
-            ><span>Cold: a filtered sample at {{ f.degrees('−4 °C') }}. Crystals: more cold, or accept them: they are harmless.</span>
-          </li>
-        </ol>
-        <p v-if="lot"><NuxtLink :to="`/lots/${lot.id}?log=note`" class="textlink">Log what a test said</NuxtLink></p>
-      </section>
+      <ColdCompared v-if="lot" :lot="lot" />
+      <p class="flex flex-wrap gap-x-6">
+        <NuxtLink :to="lot ? `/bench/stability?test=cold&lot=${lot.id}` : '/bench/stability?test=cold'" class="textlink"
+        >Run a cold test</NuxtLink
+        >
+        <NuxtLink v-if="lot" :to="`/lots/${lot.id}?log=operation`" class="textlink">Log that it stands in the cold</NuxtLink>
+      </p>
       <p class="soft small">
         Source: bitartrate solubility after Berg and Keefer, 1958, from memory; the acid model. −abv ÷ 2 + 1 °C: common practice.
       </p>

@@ -39,6 +39,11 @@ const BENCHES = [
     name: 'Bench trial',
     what: 'Fining in glasses first: how many millilitres into each, blind, and the choice for the whole lot.'
   },
+  {
+    to: '/bench/stability',
+    name: 'Heat and cold tests',
+    what: 'For protein and for crystals: by a rule, on their clock, and what follows from what fell.'
+  },
   { to: '/bench/cold', name: 'Cold stabilising', what: 'How cold and how long, what tartar falls, and pH and TA after it.' },
   {
     to: '/bench/sweet',

@@ -1,12 +1,11 @@
 <script setup lang="ts">
-import { AFTERWARDS, BOTTLE_KINDS, sayPriming } from '~/wording/finishing'
+import { AFTERWARDS, sayPriming } from '~/wording/finishing'
 
 /** Sparkling on purpose: sugar for a pressure, with all that makes gas counted, and a bottle that holds it. */
 const { lot } = useLotFromAddress()
 const f = useFormat()
 const logged = useLogged()
-const { fields, bottle, tested, told, actual, ready, knows, mayGoOn, log } = useSparkling(lot)
-const bottles = BOTTLE_KINDS.map(({ value, label }) => ({ value, label }))
+const { fields, bottle, bottles, another, tested, told, actual, ready, knows, mayGoOn, log } = useSparkling(lot)
 async function submit() {
   const l = lot.value
   if (!(await log()) || !l) return focusWrong()
@@ -40,7 +39,7 @@ useHead({ title: 'Sparkling · Presk' })
     <template #inputs>
       <SelectField v-model="bottle" class="wide" label="Bottle" :items="bottles" />
       <QuantityField
-        v-if="bottle === 'own'"
+        v-if="bottle === another"
         class="wide"
         label="Rated for"
         :field="fields.own"

@@ -1,18 +1,58 @@
 <script setup lang="ts">
-import { TRIED, type Tried } from '~/wording/finishing'
-import { materialTitle } from '~/wording/materials'
+import type { LotPlan } from '~~/core/ledger'
+import { OAK_READY, OAK_READY_HOW } from '~/wording/plan'
 
 /** A bench trial: rates into glasses by a stock solution, tasted blind, and the choice scaled to the lot. */
 const { lot } = useLotFromAddress()
 const f = useFormat()
 const logged = useLogged()
-const { agent, card, count, blind, fields, actual, notes, chosen, glasses, grams, ready, knows, mayGoOn, log } = useTrial(lot)
-const agents = (Object.keys(TRIED) as Tried[]).map((value) => ({ value, label: materialTitle(value) }))
+const materials = useMaterials()
+const trial = useTrial(lot)
+const {
+  agent,
+  agents,
+  card,
+  about,
+  acid,
+  inJars,
+  count,
+  blind,
+  fields,
+  actual,
+  notes,
+  chosen,
+  glasses,
+  grams,
+  ready,
+  knows,
+  mayGoOn,
+  log
+} = trial
+const items = computed(() => agents.value.map((value) => ({ value, label: materials.title(value) })))
 const COUNTS = [3, 4, 5, 6].map((value) => ({ value, label: `${value} glasses` }))
 const letter = (i: number) => String.fromCharCode(65 + i)
+const rate = (n: number) => `${n} ${card.value.unit}/L`
 const choices = computed(() =>
-  glasses.value.map((g, i) => ({ value: String(g.rate), label: blind.value ? `Glass ${letter(i)}` : `${g.rate} g/L` }))
+  glasses.value.map((g, i) => ({ value: String(g.rate), label: blind.value ? `Glass ${letter(i)}` : rate(g.rate) }))
 )
+/** What goes into each: millilitres of the stock, or grams of wood. */
+const into = (g: { rate: number, stockMl: number, grams: number }) =>
+  g.rate === 0 ? 'as it is' : inJars.value ? `${g.grams.toFixed(2)} g` : `${g.stockMl.toFixed(g.stockMl < 1 ? 2 : 1)} mL`
+const ready0 = ref<LotPlan['oakReady']>('straight')
+watch(
+  () => lot.value?.plan.oakReady,
+  (is) => (ready0.value = is ?? 'straight'),
+  { immediate: true }
+)
+const READY = Object.entries(OAK_READY).map(([value, label]) => ({
+  value: value as LotPlan['oakReady'],
+  label: label.replace(/^./, (c) => c.toUpperCase())
+}))
+const cellar = useCellarStore()
+async function setReady(is: LotPlan['oakReady']) {
+  ready0.value = is
+  if (lot.value && lot.value.plan.oakReady !== is) await cellar.log([{ type: 'lot-planned', lotId: lot.value.id, oakReady: is }])
+}
 async function submit() {
   const l = lot.value
   if (!(await log()) || !l) return focusWrong()
@@ -26,7 +66,14 @@ useHead({ title: 'Bench trial · Presk' })
   <BenchFrame title="Bench trial" :lot="lot" @submit="submit">
     <template #answer>
       <table v-if="glasses.length" class="lines">
-        <caption>
+        <caption v-if="inJars">
+          Weighed into
+          {{
+            fields.glassMl.text
+          }}
+          mL of wine each, in closed jars
+        </caption>
+        <caption v-else>
           Into
           {{
             fields.glassMl.text
@@ -35,7 +82,10 @@ useHead({ title: 'Bench trial · Presk' })
           {{
             fields.stock.text
           }}
-          g in a litre
+          {{
+            card.unit
+          }}
+          in a litre
         </caption>
         <tbody>
           <tr v-for="(g, i) in glasses" :key="`${i}${g.rate}`">
@@ -43,36 +93,50 @@ useHead({ title: 'Bench trial · Presk' })
               <span class="ball figure" aria-hidden="true">{{ letter(i) }}</span> <span class="sr-only">Glass {{ letter(i) }}</span>
             </th>
             <td>
-              <b class="figure">{{ g.stockMl === 0 ? 'as it is' : `${g.stockMl.toFixed(g.stockMl < 1 ? 2 : 1)} mL` }}</b>
+              <b class="figure">{{ into(g) }}</b>
             </td>
-            <td v-if="!blind" class="soft">{{ g.rate }} g/L</td>
+            <td v-if="!blind" class="soft">{{ rate(g.rate) }}</td>
+            <td v-if="!blind && g.figures" class="soft">
+              pH {{ g.figures.ph.toFixed(2) }}, TA {{ g.figures.taGPerL.toFixed(1) }} g/L<span
+                v-if="g.figures.molecular !== undefined"
+                class="block small"
+              >{{ g.figures.molecular.toFixed(2) }} mg/L molecular SO₂</span
+              >
+            </td>
           </tr>
         </tbody>
       </table>
       <p v-else class="soft">Say the glass and the stock.</p>
     </template>
     <template #inputs>
-      <SelectField
-        v-model="agent"
-        class="wide"
-        label="What is tried"
-        :items="agents"
-      />
-      <p class="wide soft">{{ TRIED[agent] }}</p>
+      <SelectField v-model="agent" class="wide" label="What is tried" :items="items" />
+      <p class="wide soft">{{ about }}</p>
+      <template v-if="inJars">
+        <SelectField class="wide" label="Made ready" :items="READY" :model-value="ready0" @update:model-value="setReady" />
+        <p class="wide soft">{{ f.degrees(OAK_READY_HOW[ready0]) }}</p>
+      </template>
       <FindingNote v-if="card.allergen" tone="ask" class="wide">
         Allergen: {{ card.allergen }}. It is named on the label and to everybody who drinks it.
       </FindingNote>
+      <p v-if="acid && lot && !glasses[0]?.figures" class="wide soft small">With its pH and TA each glass says what it comes to.</p>
       <SelectField v-model="count" label="How many" :items="COUNTS" />
       <QuantityField label="Wine in each glass" :field="fields.glassMl" unit-label="mL" />
-      <QuantityField label="Stock solution" :field="fields.stock" unit-label="g/L" hint="so that each can be pipetted" />
+      <QuantityField
+        v-if="!inJars"
+        label="Stock solution"
+        :field="fields.stock"
+        :unit-label="`${card.unit}/L`"
+        hint="so that each can be pipetted"
+      />
       <UCheckbox v-model="blind" class="wide" label="Blind: letters only, mixed" description="Somebody else fills the glasses." />
     </template>
     <template #results>
       <TextField v-model="notes" label="What was seen and tasted" :maxlength="400" />
       <SelectField v-model="chosen" label="Chosen: the least that does it" :items="choices" placeholder="choose a glass" />
       <p v-if="grams !== undefined">
-        <b class="figure">{{ f.words(f.powder(grams)) }}</b> for {{ f.words(f.volume(fields.volume.value ?? 0))
-        }}<template v-if="blind">: it was {{ chosen }} g/L</template>.
+        <b class="figure">{{ card.unit === 'mL' ? `${grams.toFixed(0)} mL` : f.words(f.powder(grams)) }}</b> for
+        {{ f.words(f.volume(fields.volume.value ?? 0)) }}<template v-if="blind">: it was {{ rate(Number(chosen)) }}</template
+        >.
       </p>
       <template v-if="lot">
         <GateBefore v-if="!ready" v-model="knows" :lot="lot" gate="fining" />
@@ -80,15 +144,18 @@ useHead({ title: 'Bench trial · Presk' })
           <h2>{{ mayGoOn ? 'Into the lot' : 'The trial alone' }}</h2>
           <QuantityField
             v-if="mayGoOn"
-            :label="materialTitle(agent)"
+            :label="materials.title(agent)"
             :field="actual"
-            unit-label="g"
+            :unit-label="card.unit"
             hint="empty: the trial alone is logged"
           />
           <div class="go"><span /><UButton type="submit" size="xl">Log it</UButton></div>
         </div>
       </template>
-      <CautionNote code="allergens" />
+      <p v-if="acid" class="soft small">
+        pH and TA by the acid model, from the wine’s own pair: measure again after it went in. Rates of a touch-up: common practice.
+      </p>
+      <CautionNote :code="acid ? 'limits' : 'allergens'" />
     </template>
   </BenchFrame>
 </template>

@@ -55,6 +55,7 @@ useHead({ title: 'Bottles · Presk' })
             </p>
           </div>
         </div>
+        <TastedFaults v-if="r.last?.faults" :lot="r.lot" :faults="r.last.faults" class="faults" />
         <RatingCourse v-if="r.window && r.lot.tastings.length > 1" :lot="r.lot" :window="r.window" class="course" />
         <div class="lying">
           <p v-if="r.left === 0" class="soft">None left of {{ r.lot.bottles }}.</p>
@@ -93,9 +94,12 @@ li {
 .course {
   grid-column: 1;
 }
+.faults {
+  grid-column: 1;
+}
 .lying {
   grid-column: 2;
-  grid-row: 1 / 3;
+  grid-row: 1 / 4;
 }
 .who {
   display: grid;

@@ -2,6 +2,7 @@
 import type { Entry, EntryOf, Fact } from '~~/core/ledger'
 import type { MaterialCard } from '~~/core/materials'
 import { MATERIAL_KIND } from '~/wording/materials'
+import { CLOSURE } from '~/wording/terms'
 
 /** Cards of one's own, from the packets: what they say, and what they leave open. */
 const cellar = useCellarStore()
@@ -22,6 +23,9 @@ function says(card: MaterialCard): string {
     culture?.nitrogenNeed && `${culture.nitrogenNeed} nitrogen need`,
     effect.on === 'nitrogen' && `${effect.mgPerG} mg of nitrogen in a gram`,
     effect.on === 'sugar' && `${Math.round(effect.sugarShare * 100)} % sugar`,
+    card.bottle &&
+      (card.bottle.ratedBar > 0 ? `${card.bottle.ml} mL, up to ${card.bottle.ratedBar} bar` : `${card.bottle.ml} mL, for still wine`),
+    card.closes && `closes like a ${CLOSURE[card.closes].toLowerCase()}`,
     dose?.source === 'packet' && `${dose.min}${dose.max > dose.min ? ` to ${dose.max}` : ''} ${card.unit}/L`,
     limit && `at most ${limit.perL} ${card.unit}/L`,
     card.allergen && `allergen: ${card.allergen}`
@@ -45,8 +49,9 @@ useHead({ title: 'Cards · Presk' })
       <section>
         <h1>Your own cards</h1>
         <p class="soft measure">
-          Yeasts, nutrients, cultures, fining agents, oak and sugars as your packets describe them. They are offered wherever such a thing
-          is chosen, and their figures are reckoned with. What a packet does not say may stay open; the packet always wins.
+          Yeasts, nutrients, cultures, fining agents, oak, sugars, bottles and closures as your packets describe them. They are offered
+          wherever such a thing is chosen, and their figures are reckoned with. What a packet does not say may stay open; the packet
+          always wins.
         </p>
         <UEmpty
           v-if="made.length === 0"

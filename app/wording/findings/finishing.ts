@@ -18,6 +18,11 @@ export const FINISHING: WordsFor<FinishingSays> = {
     reason: `Free SO₂ is about ${freeMgPerL.toFixed(0)} mg/L, and beside sorbate this pH asks for ${neededMgPerL.toFixed(0)} at least: bacteria would get at the sorbate.`,
     action: 'Bring the sulphite up'
   }),
+  'weak-bottles': ({ left }) => ({
+    title: `${left === 1 ? 'A bottle' : `${left} bottles`} made for still wine, with a ferment in ${left === 1 ? 'it' : 'them'}`,
+    reason:
+      'They burst. Into the cold now, in a closed box, with gloves on and eyes covered; then open them, and fill the wine into bottles that are rated for the pressure.'
+  }),
   'sweet-bottles': ({ left }) => ({
     title: `${left === 1 ? 'A sweet bottle' : `${left} sweet bottles`} with nothing to keep yeast out`,
     reason:

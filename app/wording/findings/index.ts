@@ -15,6 +15,7 @@ import { MALOLACTIC_SAYS } from './malolactic'
 import { MOUSSE } from './mousse'
 import { MUST } from './must'
 import { OAK } from './oak'
+import { STABILITY } from './stability'
 import { TOPPING } from './topping'
 import { WOOD } from './wood'
 import type { FindingWords, SayFormat, WordsFor } from './say'
@@ -37,6 +38,7 @@ const WORDS: WordsFor<StageSays> = {
   ...FINING,
   ...FINISHING,
   ...OAK,
+  ...STABILITY,
   ...MOUSSE,
   ...BOTTLED,
   ...EVERY
@@ -60,6 +62,8 @@ export function addressOf(action: Action): string {
     case 'heat':
     case 'sulphite':
     case 'correct':
+    case 'stability':
+    case 'cold':
       return `/bench/${action.to}?lot=${action.lotId}`
     case 'sweeten':
       return `/bench/sweet?lot=${action.lotId}`

@@ -31,6 +31,9 @@ export const tasting: EntryKind<'tasting'> = {
     const lot = lotOf(folding, tasted)
     if (!lot) return
     lot.tastedAt = tasted.at
-    lot.tastings = [...lot.tastings, { at: tasted.at, rating: tasted.rating, entryId: tasted.id }]
+    lot.tastings = [
+      ...lot.tastings,
+      { at: tasted.at, rating: tasted.rating, entryId: tasted.id, ...(tasted.faults?.length && { faults: tasted.faults }) }
+    ]
   }
 }

@@ -8,9 +8,14 @@ import { lotOf } from './lot-started'
 import { takeFromStore } from './stock'
 import { emptyOut, leave } from './transfer'
 
-const materialOf = (bottled: EntryOf<'bottling'>): string[] => {
-  const material = bottled.closure && CLOSURE_MATERIAL[bottled.closure]
-  return material ? [material] : []
+/** Closures and bottles that are taken from the store. */
+function takes({ bottles, closure, closureMaterial }: EntryOf<'bottling'>): { material: string, count: number, gathered: boolean }[] {
+  const closed = closureMaterial ?? (closure && CLOSURE_MATERIAL[closure])
+  const count = bottles.reduce((sum, b) => sum + b.count, 0)
+  return [
+    ...(closed ? [{ material: closed, count, gathered: false }] : []),
+    ...bottles.flatMap((b) => (b.material ? [{ material: b.material, count: b.count, gathered: true }] : []))
+  ]
 }
 
 /** Wine left over after bottling that counts as lees and nothing more: this part of what was there, or a last cup. */
@@ -24,7 +29,7 @@ const MEASURED_ERROR = 0.03
  */
 export const bottling: EntryKind<'bottling'> = {
   type: 'bottling',
-  touches: (e) => ofLot(e, { materials: materialOf(e) }),
+  touches: (e) => ofLot(e, { materials: takes(e).map((t) => t.material) }),
   apply(folding, bottled) {
     const lot = lotOf(folding, bottled)
     if (!lot) return
@@ -37,10 +42,16 @@ export const bottling: EntryKind<'bottling'> = {
     }
     lot.bottles += bottled.bottles.reduce((sum, b) => sum + b.count, 0)
     lot.bottledL += litres
-    for (const material of materialOf(bottled))
-      takeFromStore(folding, { material, unit: 'pieces', amount: bottled.bottles.reduce((sum, b) => sum + b.count, 0) }, bottled.at, lot)
+    for (const { material, count, gathered } of takes(bottled)) {
+      // Bottles are gathered and washed, not bought, where the store knows of none: they cost nothing that is not written down.
+      if (!gathered || folding.cellar.stock.has(material))
+        takeFromStore(folding, { material, unit: 'pieces', amount: count }, bottled.at, lot)
+    }
     const about = { at: bottled.at, ...(bottled.closure && { closure: bottled.closure }), ...(bottled.place && { place: bottled.place }) }
-    lot.bottled = [...lot.bottled, ...bottled.bottles.map((b) => ({ ...about, sizeMl: b.sizeMl, left: b.count }))]
+    lot.bottled = [
+      ...lot.bottled,
+      ...bottled.bottles.map((b) => ({ ...about, sizeMl: b.sizeMl, left: b.count, ...(b.material && { material: b.material }) }))
+    ]
     if (held - litres <= Math.max(DREGS.litres, held * DREGS.share)) emptyOut(folding, lot, bottled.at)
     else {
       let toTake = litres

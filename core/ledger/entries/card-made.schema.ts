@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { CLOSURES } from './closures'
 import { common, id, name, positive, styleSchema, text } from './fields.schema'
 
 const level = z.enum(['low', 'medium', 'high'])
@@ -8,7 +9,7 @@ export const cardMadeSchema = z.strictObject({
   ...common,
   type: z.literal('card-made'),
   cardId: id,
-  kind: z.enum(['yeast', 'nutrient', 'bacteria', 'fining', 'oak', 'sugar', 'tannin', 'enzyme', 'acid']),
+  kind: z.enum(['yeast', 'nutrient', 'bacteria', 'fining', 'oak', 'sugar', 'tannin', 'enzyme', 'acid', 'bottle', 'closure']),
   name,
   doseMin: positive.optional().describe('usual amount for a litre, g or mL'),
   doseMax: positive.optional(),
@@ -27,6 +28,9 @@ export const cardMadeSchema = z.strictObject({
   styles: z.array(styleSchema).max(3).optional(),
   minPh: z.number().min(2.8).max(4).optional(),
   maxTotalSo2MgPerL: z.number().min(0).max(100).optional(),
+  sizeMl: z.number().min(10).max(60_000).optional().describe('of a bottle'),
+  ratedBar: z.number().min(0).max(20).optional().describe('of a bottle: gauge pressure that its maker rates it for'),
+  closes: z.enum(CLOSURES).optional().describe('of a closure: as which of the usual ones'),
   allergen: z.enum(['egg', 'milk', 'fish', 'shellfish', 'sulphites']).optional(),
   note: text.optional()
 })

@@ -19,7 +19,9 @@ const LIKE = {
   sugar: 'sugar',
   tannin: 'tannin',
   enzyme: 'pectic-enzyme',
-  acid: 'lemon-juice'
+  acid: 'lemon-juice',
+  bottle: 'bottle-750',
+  closure: 'crown-cap'
 } as const
 
 /** The card that a packet makes: what it says, and the usual of its kind for the rest. */
@@ -47,6 +49,8 @@ export function ownCard(made: EntryOf<'card-made'>): MaterialCard {
     ...(own && { dose: own }),
     ...(limitPerL !== undefined && { limit: { perL: limitPerL, source: 'packet' } }),
     ...(made.allergen && { allergen: made.allergen }),
+    ...(kind === 'bottle' && { bottle: { ml: made.sizeMl ?? 750, ratedBar: made.ratedBar ?? 0 } }),
+    ...(kind === 'closure' && { closes: made.closes ?? 'cork' }),
     ...(Object.keys(culture).length > 0 && { culture })
   }
 }

@@ -10,6 +10,7 @@ export const lotPlannedSchema = z.strictObject({
   finish: z.enum(['dry', 'sweet']).optional(),
   sparkling: z.boolean().optional(),
   oak: z.boolean().optional(),
+  oakReady: z.enum(['straight', 'boiled', 'baked', 'steeped']).optional().describe('how loose oak is made ready'),
   sulphite: z.enum(['by-ph', 'tablets', 'double', 'minimal', 'none']).optional(),
   yeast: z.enum(['rehydrate', 'sprinkle', 'starter', 'wild', 'lees']).optional(),
   nutrient: z.enum(['by-nitrogen', 'at-pitch', 'none']).optional(),

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { PROTOCOLS } from '../../finishing/protocols'
 import { common, id, positive, text } from './fields.schema'
 
 export const operationSchema = z.strictObject({
@@ -25,9 +26,12 @@ export const operationSchema = z.strictObject({
     'malolactic-over',
     'pasteurise',
     'riddle',
-    'disgorge'
+    'disgorge',
+    'heat-test',
+    'cold-test'
   ]),
   note: text.optional(),
+  protocol: z.enum(PROTOCOLS).optional().describe('of a heat or a cold test that is begun: by which rule'),
   plan: z
     .strictObject({ yeastG: positive, mustC: z.number().min(2).max(40) })
     .optional()

@@ -6,6 +6,11 @@ export const operation: EntryKind<'operation'> = {
   touches: (e) => ofLot(e),
   apply(folding, done) {
     const lot = lotOf(folding, done)
-    if (lot) lot.worked = new Map(lot.worked).set(done.what, { at: done.at, ...(done.plan && { plan: done.plan }) })
+    if (lot)
+      lot.worked = new Map(lot.worked).set(done.what, {
+        at: done.at,
+        ...(done.plan && { plan: done.plan }),
+        ...(done.protocol && { protocol: done.protocol })
+      })
   }
 }

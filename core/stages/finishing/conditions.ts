@@ -138,22 +138,21 @@ export const JUDGES: Record<ConditionCode, Judge> = {
     // Their tannin takes it out.
     if (lot.style === 'red') return met([], { because: 'red' })
     const test = lot.heatTest
-    if (!test) return { state: 'unknown', evidence: [], settle: look(lot) }
-    return test.stable
-      ? met([test.entryId], { at: test.at })
-      : { state: 'not-met', at: test.at, evidence: [test.entryId], settle: look(lot) }
+    const settle = { to: 'stability', lotId: lot.id } as const
+    if (!test) return { state: 'unknown', evidence: [], settle }
+    return test.stable ? met([test.entryId], { at: test.at }) : { state: 'not-met', at: test.at, evidence: [test.entryId], settle }
   },
   'cold': (lot, now) => {
     const test = lot.coldTest
     if (test)
       return test.stable
         ? met([test.entryId], { at: test.at })
-        : { state: 'not-met', at: test.at, evidence: [test.entryId], settle: look(lot) }
+        : { state: 'not-met', at: test.at, evidence: [test.entryId], settle: { to: 'cold', lotId: lot.id } }
     if (!lot.plan.cold) return met([], { because: 'accepted' })
     const chilled = lot.worked.get('chill')?.at
     return chilled && hoursSince(chilled, now) >= COLD_DAYS * 24
       ? met([], { because: 'chilled', at: chilled })
-      : { state: 'unknown', evidence: [], settle: look(lot) }
+      : { state: 'unknown', evidence: [], settle: { to: 'stability', lotId: lot.id } }
   },
   'sulphite': (lot) => level(lot, 0),
   'sulphite-for-bottle': (lot) => level(lot, BOTTLING_RESERVE),

@@ -1,6 +1,7 @@
 import { freeBesideSorbate } from '../../finishing'
 import type { Finding } from '../../findings'
 import { type LotView, isFermenting, isHeld } from '../../ledger'
+import { type OwnCards, cardOf } from '../../materials'
 import type { Stage } from '../stage'
 import { JUDGES, hadBacteria, isSorbated } from './conditions'
 
@@ -11,13 +12,18 @@ export type FinishingSays =
   | { code: 'sorbate-unprotected', freeMgPerL: number, neededMgPerL: number }
   /** Still bottles of a sweet wine that nothing keeps yeast from. */
   | { code: 'sweet-bottles', left: number }
+  /** A wine that ferments again, in bottles that are made for still wine. */
+  | { code: 'weak-bottles', left: number }
 
 /** What a sulphite titration cannot tell apart, mg/L. */
 const TELLS = 2
 
 /** All but those that are made for pressure: a crown cap stands on bottles of both kinds. */
-const stillBottles = (lot: LotView): number =>
-  lot.bottled.reduce((sum, b) => sum + (b.closure === 'wired' ? 0 : b.left), 0)
+const stillBottles = (lot: LotView, cards?: OwnCards): number =>
+  lot.bottled.reduce((sum, b) => sum + (b.closure === 'wired' || ratedBar(b.material, cards) ? 0 : b.left), 0)
+/** What a bottle may be taken for, bar; undefined where nobody said which it is. */
+const ratedBar = (material: string | undefined, cards?: OwnCards): number | undefined =>
+  material === undefined ? undefined : cardOf(material, cards)?.bottle?.ratedBar
 
 /** What finishing must not have done, found in the ledger however it was logged. */
 export const finishingStage: Stage<FinishingSays> = {
@@ -25,7 +31,7 @@ export const finishingStage: Stage<FinishingSays> = {
   beside: true,
   appliesTo: (lot) => lot.stream !== 'test' && (isSorbated(lot) || stillBottles(lot) > 0),
   tasks: () => [],
-  findings(lot, _cellar, now): Finding<FinishingSays>[] {
+  findings(lot, cellar, now): Finding<FinishingSays>[] {
     const about = { task: false, lotId: lot.id } as const
     const found: Finding<FinishingSays>[] = []
     const held = isHeld(lot)
@@ -55,7 +61,10 @@ export const finishingStage: Stage<FinishingSays> = {
           ...about
         })
     }
-    const left = stillBottles(lot)
+    const weak = lot.bottled.reduce((sum, b) => sum + (ratedBar(b.material, cellar.cards) === 0 ? b.left : 0), 0)
+    if (lot.plan.sparkling && weak > 0)
+      found.push({ code: 'weak-bottles', key: 'weak-bottles', urgency: 'stop', left: weak, evidence: [], ...about })
+    const left = stillBottles(lot, cellar.cards)
     const sweet = JUDGES['sweetness-held'](lot, now)
     if (left > 0 && sweet.state === 'not-met' && !lot.plan.sparkling)
       found.push({ code: 'sweet-bottles', key: 'sweet-bottles', urgency: 'stop', left, evidence: sweet.evidence, ...about })

@@ -1,0 +1,54 @@
+<script setup lang="ts">
+import type { LotView } from '~~/core/ledger'
+import { type ColdCompared, coldCompared } from '~~/core/stages'
+import { sayDay } from '~/wording/days'
+
+/** What the cold did to a wine, beside what was foretold of it. */
+const props = defineProps<{ lot: LotView }>()
+const cellar = useCellarStore()
+const f = useFormat()
+const compared = computed(() => withinLimits(() => coldCompared(props.lot, cellar.state.cards)))
+const SAYS = {
+  ph: { 'as-foretold': 'as foretold', 'higher': 'higher than foretold', 'lower': 'lower than foretold' },
+  ta: { 'as-foretold': 'as foretold', 'higher': 'less fell than foretold', 'lower': 'more fell than foretold' }
+} as const
+type Row = NonNullable<ColdCompared['ph']>
+const row = (label: string, c: Row | undefined, digits: number, says: Record<Row['is'], string>) =>
+  c
+    ? [
+        {
+          label,
+          before: c.before.toFixed(digits),
+          foretold: `${c.band.low.toFixed(digits)} to ${c.band.high.toFixed(digits)}`,
+          measured: c.measured.toFixed(digits),
+          is: says[c.is]
+        }
+      ]
+    : []
+const rows = computed(() => [...row('pH', compared.value?.ph, 2, SAYS.ph), ...row('TA, g/L', compared.value?.taGPerL, 1, SAYS.ta)])
+const weeks = computed(() => Math.max(1, Math.round(compared.value?.weeks ?? 0)))
+</script>
+
+<template>
+  <section v-if="compared" class="grid gap-2" aria-label="Foretold and measured">
+    <h2>What the cold did</h2>
+    <FigureTable
+      :caption="`Chilled ${sayDay(compared.chilledAt.slice(0, 10))}, read ${sayDay(compared.readAt.slice(0, 10))}`"
+      :columns="[
+        { key: 'label', label: '' },
+        { key: 'before', label: 'Before', right: true },
+        { key: 'foretold', label: 'Foretold', right: true },
+        { key: 'measured', label: 'Measured', right: true, strong: true },
+        { key: 'is', label: '' },
+      ]"
+      :rows="rows"
+    />
+    <p class="soft small">
+      Foretold for {{ weeks === 1 ? 'a week' : `${weeks} weeks` }} at {{ f.words(f.temperature(Math.round(compared.celsius))) }}, from the
+      pair before it.
+      <template v-if="compared.disturbed">
+        Acid, water, another wine or bacteria moved it in between: this tells nothing of the cold.
+      </template>
+    </p>
+  </section>
+</template>

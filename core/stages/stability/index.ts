@@ -1,0 +1,2 @@
+export { stabilityStage, testUnderWay } from './stability-stage'
+export type { StabilitySays, TestUnderWay } from './stability-stage'
