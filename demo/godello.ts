@@ -46,5 +46,6 @@ export function godello(put: Put, vintage: number): void {
   put(37, 18, { type: 'reading', lotId, quantity: 'freeSo2', typed: '30', value: 30 })
   put(9, 18, { type: 'reading', lotId, quantity: 'freeSo2', typed: '23', value: 23 })
   put(9, 18, { type: 'observation', lotId, what: 'clarity', text: 'Nearly clear: a thin veil', clarity: 'nearly-clear' })
+  put(1, 19, { type: 'operation', lotId, what: 'cold-test', protocol: 'cold-3d' })
   put(60, 20, { type: 'observation', lotId, what: 'next-time', text: 'Pick three days sooner: it wants more acid. Press slower.' })
 }

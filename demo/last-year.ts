@@ -24,7 +24,7 @@ function started(
   for (const [ago, sg] of looks)
     put(ago, 18, { type: 'reading', lotId, quantity: 'sg', typed: sg.toFixed(3), value: sg, instrumentId: 'inst-hydrometer' })
 }
-const read = (lotId: string, quantity: 'ph' | 'ta' | 'freeSo2' | 'totalSo2' | 'malic' | 'sugar', typed: string): Draft<Fact> => ({
+const read = (lotId: string, quantity: 'ph' | 'ta' | 'freeSo2' | 'totalSo2' | 'malic' | 'sugar' | 'temperature', typed: string): Draft<Fact> => ({
   type: 'reading',
   lotId,
   quantity,
@@ -56,6 +56,11 @@ export function loureiro(put: Put, vintage: number): void {
   put(396, 11, sulphite(lotId, 2.2))
   put(320, 11, { type: 'addition', lotId, material: 'bentonite', unit: 'g', planned: 11, actual: 11 })
   put(300, 10, { type: 'transfer', purpose: 'rack', from: { lotId }, to: { lotId }, outL: 22.6, inL: 21.8 })
+  // In the cold of January: what it did stands against what was foretold.
+  put(299, 18, read(lotId, 'ph', '3.27'))
+  put(299, 18, read(lotId, 'ta', '7.5'))
+  put(298, 10, { type: 'operation', lotId, what: 'chill', note: 'on the north balcony' })
+  put(275, 18, read(lotId, 'temperature', '-3'))
   for (const [quantity, typed] of [
     ['ph', '3.24'],
     ['ta', '6.9'],
@@ -68,7 +73,7 @@ export function loureiro(put: Put, vintage: number): void {
   put(190, 20, { type: 'tasting', lotId, nose: 'closed, lemon peel', palate: 'sharp, thin yet', verdict: 'wait', rating: 5 })
   put(110, 20, { type: 'tasting', lotId, nose: 'bay leaf, white peach', palate: 'rounder, lively', verdict: 'opens up', rating: 7 })
   put(110, 21, { type: 'bottle-taken', lotId, sizeMl: 750, count: 4, what: 'drunk' })
-  put(24, 20, { type: 'tasting', lotId, nose: 'peach, wet stone', palate: 'long, fresh', verdict: 'best so far', rating: 8 })
+  put(24, 20, { type: 'tasting', lotId, nose: 'peach, wet stone', palate: 'long, fresh', verdict: 'best so far', rating: 8, faults: ['crystals'] })
   put(24, 21, { type: 'bottle-taken', lotId, sizeMl: 750, count: 3, what: 'given', note: 'the neighbours' })
 }
 
@@ -93,7 +98,7 @@ export function macabeo(put: Put, vintage: number): void {
   ] as const)
     put(37, 18, read(lotId, quantity, typed))
   put(36, 10, { type: 'addition', lotId, material: 'sugar', unit: 'g', planned: 242, actual: 242, purpose: 'for pressure in the bottle' })
-  put(36, 11, { type: 'bottling', lotId, bottles: [{ sizeMl: 750, count: 15 }], closure: 'crown', place: 'Cold corner, in a closed box' })
+  put(36, 11, { type: 'bottling', lotId, bottles: [{ sizeMl: 750, count: 15, material: 'sparkling-bottle-750' }], closure: 'crown', place: 'Cold corner, in a closed box' })
 }
 
 /** A red in an old barrel, with staves for the wood that the barrel has no more. */

@@ -17,9 +17,11 @@ export function useSupplies() {
   const amount = (row: Pick<SupplyRow, 'unit'>, value: number): string =>
     value < 0.05
       ? 'none'
-      : value >= 1000
-        ? `${(value / 1000).toFixed(2)} ${row.unit === 'g' ? 'kg' : 'L'}`
-        : `${value.toFixed(value < 10 ? 1 : 0)} ${row.unit}`
+      : row.unit === 'pieces'
+        ? `${Math.ceil(value)} pieces`
+        : value >= 1000
+          ? `${(value / 1000).toFixed(2)} ${row.unit === 'g' ? 'kg' : 'L'}`
+          : `${value.toFixed(value < 10 ? 1 : 0)} ${row.unit}`
   /** Before anything was put into the store, all would be short and nothing said by it. */
   const short = computed(() => (kept.value ? rows.value.filter((r) => r.short > 0) : []))
   /** The worst three by name. */

@@ -159,10 +159,11 @@ a:focus-visible {
 .handle {
   position: absolute;
   right: clamp(6px, 2vw, 28px);
-  bottom: -14px;
+  /* Below the strip: it covers no label. */
+  top: 100%;
   z-index: 5;
   width: 52px;
-  height: 28px;
+  height: 24px;
   background: var(--wall);
   border: 1.5px solid var(--line);
   border-top: 0;

@@ -39,7 +39,9 @@ const blend = computed(() => {
         }
   )
   if (given.some((g) => g === undefined)) return undefined
-  return withinLimits(() => blendOf(given as BlendPart[]))
+  // What nothing is taken of has no say; one wine alone is no blend.
+  const taken = (given as BlendPart[]).filter((g) => g.volumeL > 0)
+  return taken.length < 2 ? undefined : withinLimits(() => blendOf(taken))
 })
 /** The parts as what there is of each, once every one has a volume. */
 const sources = computed(() => {
@@ -53,12 +55,12 @@ const sources = computed(() => {
   }))
   return known.every((p) => p.availableL > 0) ? known : []
 })
-/** Wines with a volume each can stand in glasses. */
+/** Wines with a volume each can stand in glasses: of a lot all that there is. */
 const inGlasses = computed(() => {
   const given = parts.value.map((p, i) => ({
     lotId: p.lotId,
     name: cellar.lotOf(p.lotId)?.name ?? `Part ${i + 1}`,
-    volumeL: p.volume.value ?? 0,
+    volumeL: cellar.lotOf(p.lotId)?.volume.value ?? p.volume.value ?? 0,
     ...(p.abv.value !== undefined && { abv: p.abv.value }),
     ...(p.ph.value !== undefined && { ph: p.ph.value }),
     ...(p.ta.value !== undefined && { taGPerL: p.ta.value }),
@@ -66,8 +68,7 @@ const inGlasses = computed(() => {
   }))
   return given.every((p) => p.volumeL > 0) ? given : undefined
 })
-const take = (litres: number[]) =>
-  litres.forEach((l, i) => (parts.value[i]!.volume.text = f.typedVolume(l)))
+const take = (litres: number[]) => litres.forEach((l, i) => (parts.value[i]!.volume.text = f.typedVolume(l)))
 useHead({ title: 'Blend · Presk' })
 </script>
 
@@ -98,7 +99,9 @@ useHead({ title: 'Blend · Presk' })
         <QuantityField label="pH" :field="p.ph" />
         <QuantityField label="TA" :field="p.ta" unit-label="g/L" />
         <QuantityField label="Free SO₂" :field="p.free" unit-label="mg/L" />
-        <UButton v-if="parts.length > 2" variant="link" @click="parts.splice(i, 1)">Leave this part out</UButton>
+        <UButton v-if="parts.length > 2" variant="link" class="justify-self-start px-0" @click="parts.splice(i, 1)"
+        >Leave this part out</UButton
+        >
       </fieldset>
     </div>
     <UButton v-if="parts.length < 5" variant="outline" size="lg" icon="i-lucide-plus" class="mt-4" @click="parts.push(part())"
@@ -106,7 +109,7 @@ useHead({ title: 'Blend · Presk' })
     >
     <BlendGlasses v-if="inGlasses" :key="inGlasses.length" class="mt-6" :parts="inGlasses" @take="take" />
     <BlendWanted v-if="sources.length" class="mt-6" :sources="sources" @take="take" />
-    <p class="soft small mt-4">pH does not average: it comes from the acids of both. A figure is shown when every part gives it.</p>
+    <p class="soft small mt-4">pH does not average: it comes from the acids of all. A figure is shown when every part gives it.</p>
   </div>
 </template>
 
