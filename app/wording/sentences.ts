@@ -152,6 +152,7 @@ const TASK: Record<string, string> = {
   'look-at-clarity': 'Looking at its clarity',
   'top-barrel': 'Level of a barrel',
   'taste-bottle': 'Tasting a bottle',
+  'lay-down': 'Laying the bottles down',
   'drink-up': 'Drinking it up',
   'shake-for-gas': 'Shaking a sample for gas',
   degas: 'Degassing',

@@ -26,6 +26,7 @@ const ledger = (bottledAgo: number, ...more: [number, Draft<Fact>][]) => [
 ]
 const taken = (count: number, sizeMl = 750): Draft<Fact> => ({ type: 'bottle-taken', lotId, sizeMl, count, what: 'drunk' })
 const tasted: Draft<Fact> = { type: 'tasting', lotId, rating: 7 }
+const laidDown: Draft<Fact> = { type: 'task-ended', lotId, task: 'lay-down', outcome: 'done' }
 const lotOf = (entries: ReturnType<typeof ledger>) => lotAt(foldCellar(entries).lots.get(lotId)!, now)
 
 describe('bottles in the store', () => {
@@ -40,7 +41,11 @@ describe('bottles in the store', () => {
     expect(refused.map((p) => p.code)).toEqual(['more-bottles-than-there'])
   })
   it.each<[string, ReturnType<typeof ledger>, string[]]>([
-    ['just bottled: it is left alone', ledger(20), ['taste-bottle wait']],
+    ['corked yesterday: upright', ledger(1), ['lay-down wait']],
+    ['corked last week: on their side', ledger(7), ['lay-down soon']],
+    ['laid down', ledger(7, [2, laidDown]), ['taste-bottle wait']],
+    ['laid down before more was corked', ledger(7, [8, laidDown]), ['lay-down soon']],
+    ['nobody said so, and it is long ago', ledger(60), ['taste-bottle wait']],
     ['four months on, never opened', ledger(120), ['taste-bottle soon']],
     ['opened a month ago', ledger(120, [30, tasted]), ['taste-bottle wait']],
     ['opened half a year ago', ledger(300, [180, tasted]), ['taste-bottle soon']],
