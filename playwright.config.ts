@@ -1,6 +1,9 @@
+import { existsSync } from 'node:fs'
 import { defineConfig } from '@playwright/test'
 
 const PORT = Number(process.env.E2E_PORT ?? 4173)
+/** The one without a window where there is one: it takes a quarter less time. */
+const CHROMIUM = ['/usr/bin/chromium-headless-shell', '/usr/bin/chromium'].find((path) => existsSync(path)) ?? '/usr/bin/chromium'
 const baseURL = `http://localhost:${PORT}`
 
 export default defineConfig({
@@ -23,7 +26,7 @@ export default defineConfig({
     trace: 'off',
     screenshot: 'only-on-failure',
     launchOptions: {
-      executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium',
+      executablePath: process.env.CHROMIUM_PATH ?? CHROMIUM,
       args: [
         '--no-sandbox',
         '--disable-dev-shm-usage',

@@ -1,13 +1,10 @@
 import { readFileSync } from 'node:fs'
 import { resolve } from 'node:path'
-import { bin, ensureChromium, ensureDeps, root, summary } from './lib.mjs'
+import { bin, ensureChromium, ensureDeps, looksRight, root, summary } from './lib.mjs'
 
 ensureDeps()
 const CHROMIUM_PATH = ensureChromium()
-bin('lint', 'eslint', ['.', '--max-warnings', '0'])
-bin('types app', 'nuxt', ['typecheck'])
-bin('types core', 'vue-tsc', ['--noEmit', '-p', 'core/tsconfig.json'])
-bin('types tests', 'vue-tsc', ['--noEmit', '-p', 'tests/tsconfig.json'])
+await looksRight()
 bin('unit', 'vitest', ['run', '--coverage', '--reporter=default', '--reporter=json', '--outputFile.json=test-results/unit.json'])
 const unit = JSON.parse(readFileSync(resolve(root, 'test-results/unit.json'), 'utf8'))
 bin('build', 'nuxt', ['build'])

@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test'
 import { crowdedCellar } from '../cellars/crowded'
-import { expect, test } from './fixtures'
+import { expect, goWithin, test } from './fixtures'
 
 async function bringIn(page: Page): Promise<void> {
   await page.goto('/stores')
@@ -48,7 +48,8 @@ const OF_A_LOT = (id: string) => [
   `/crush/${id}/yeast`,
   `/lots/${id}/move`,
   `/lots/${id}/ready`,
-  ...['measure', 'sulphite', 'correct', 'yeast', 'alcohol', 'free-so2', 'sweet', 'sparkling', 'trial', 'cold', 'bottles'].map(
+  `/lots/${id}/labels`,
+  ...['measure', 'sulphite', 'correct', 'yeast', 'alcohol', 'free-so2', 'sweet', 'sparkling', 'trial', 'cold', 'stability', 'bottles', 'heat'].map(
     (bench) => `/bench/${bench}?lot=${id}`
   )
 ]
@@ -60,7 +61,7 @@ for (const [of, addresses] of SETS) {
   test(`every page stands with everything odd that a ledger takes: ${of}`, async ({ page }) => {
     await bringIn(page)
     for (const address of addresses) {
-      await page.goto(address)
+      await goWithin(page, address)
       await expect(page.getByRole('heading').first(), address).toBeVisible()
       await expect(page.getByText(/NaN|undefined|Infinity|This part cannot be shown/), address).toHaveCount(0)
     }

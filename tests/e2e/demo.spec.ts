@@ -46,7 +46,8 @@ const PAGES = [
   '/lots/lot-grenache/move?as=top-up',
   '/lots/lot-godello/ready',
   '/bench/trial?lot=lot-godello',
-  '/bench/cold?lot=lot-godello',
+  '/bench/cold?lot=lot-loureiro',
+  '/bench/stability?lot=lot-godello&test=cold',
   '/bench/sweet?lot=lot-godello',
   '/bench/sparkling?lot=lot-godello',
   '/bench/bottles?lot=lot-godello',
@@ -115,7 +116,17 @@ test('the four demo lots can each be measured, dosed, logged and found again', a
     await expect(page.getByRole('textbox', { name: 'pH' })).toHaveValue('3.66')
     await page.getByRole('textbox', { name: 'Free SO₂ already there' }).fill('0')
     await page.getByRole('button', { name: 'Exactly as planned' }).click()
-    await page.getByRole('button', { name: 'Log it' }).click()
+    // The message of what was just logged covers nothing that comes next.
+    const log = page.getByRole('button', { name: 'Log it' })
+    await log.scrollIntoViewIfNeeded()
+    await expect(page.getByText(`1 reading logged for ${name}`, { exact: true })).toBeVisible()
+    expect(
+      await log.evaluate((button) => {
+        const { left, top, width, height } = button.getBoundingClientRect()
+        return button.contains(document.elementFromPoint(left + width / 2, top + height / 2))
+      })
+    ).toBe(true)
+    await log.click()
     await expect(page.getByText(/went in.*for 0\.[58] mg\/L molecular/).first()).toBeVisible()
   }
   await page.getByRole('link', { name: /^Tempranillo, 76\.7 L/ }).click()
