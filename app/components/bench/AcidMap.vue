@@ -44,7 +44,11 @@ const labels = computed(() => {
     ...(here ? [{ x: x(here.ph), y: y(here.ta), r: 12 }] : []),
     ...(then ? [{ x: x(then.ph), y: y(then.ta), r: 12 }] : []),
     ...props.dots.map((d) => ({ x: x(d.ph), y: y(d.ta), r: 9 })),
-    ...props.windows.map((w) => ({ x: x(w.ph.min) + 22, y: w.style === 'rose' ? y(w.ta.min) - 12 : y(w.ta.max) + 13, r: 15 })),
+    ...(props.end ? [{ x: x(props.end.ph), y: y(props.end.ta), r: 11 }] : []),
+    // Names of the windows, as beads too: wider than high.
+    ...props.windows.flatMap((w) =>
+      [16, 28, 40].map((dx) => ({ x: x(w.ph.min) + dx, y: w.style === 'rose' ? y(w.ta.min) - 13 : y(w.ta.max) + 13, r: 8 }))
+    ),
     // The arrows themselves, as beads on a string.
     ...ways.flatMap((w) => w.arrow.path.filter((_, i) => i % 3 === 0).map((p) => ({ x: x(p.ph), y: y(p.taGPerL), r: 5 })))
   ]
@@ -52,10 +56,10 @@ const labels = computed(() => {
     [
       ...(here ? [{ x: x(here.ph), y: y(here.ta), text: `${here.name}x`, gap: 18, towards: -Math.PI / 4 }] : []),
       ...ways.map((w) => ({ ...w.tip, text: sayMove(w.arrow.move, w.arrow.size), gap: 12, towards: w.angle })),
-      ...props.dots.map((d) => ({ x: x(d.ph), y: y(d.ta), text: d.name, gap: 13, towards: -Math.PI / 2 }))
+      ...props.dots.map((d) => ({ x: x(d.ph), y: y(d.ta), text: d.name, gap: 13, towards: -Math.PI / 2, optional: true }))
     ],
     points,
-    { width: width.value, height: height.value - PAD.bottom }
+    { left: PAD.left, width: width.value, height: height.value - PAD.bottom }
   )
   return {
     here: here ? spots[0] : undefined,
@@ -87,7 +91,7 @@ const labels = computed(() => {
         </g>
         <g v-for="(d, i) in dots" :key="d.id" class="other">
           <circle :cx="x(d.ph)" :cy="y(d.ta)" r="7" :fill="d.colour" />
-          <text :x="labels.dots[i]!.x" :y="labels.dots[i]!.y" :text-anchor="labels.dots[i]!.anchor">{{ d.name }}</text>
+          <text v-if="labels.dots[i]" :x="labels.dots[i].x" :y="labels.dots[i].y" :text-anchor="labels.dots[i].anchor">{{ d.name }}</text>
         </g>
       </g>
       <AcidArrow

@@ -24,7 +24,7 @@ async function note(fault: Fault) {
       <p class="small">{{ f.degrees(FAULT[x].from) }} {{ f.degrees(FAULT[x].now) }}</p>
       <p class="small">
         <span class="soft">Next time: </span>{{ f.degrees(FAULT[x].next) }}
-        <UButton v-if="!noted(x)" variant="link" class="p-0" @click="note(x)">Note it for next time</UButton>
+        <UButton v-if="!noted(x)" variant="link" class="flex px-0" @click="note(x)">Note it for next time</UButton>
         <span v-else class="soft">Noted.</span>
       </p>
     </li>

@@ -65,7 +65,7 @@ useHead({ title: 'Heat and cold tests · Presk' })
         </div>
         <template v-else>
           <FindingNote v-if="!toRead" tone="ask">Not over yet: what is seen now may still change.</FindingNote>
-          <ChoiceTiles v-model="fallen" legend="Beside the other glass it is" :items="looks" />
+          <ChoiceTiles v-model="fallen" :legend="test === 'heat-test' ? 'Beside the other glass it is' : 'In the glass there are'" :items="looks" />
           <FoldOut v-if="test === 'heat-test'" label="By a turbidity meter">
             <div class="tries">
               <QuantityField label="The glass left alone" :field="before" unit-label="NTU" />

@@ -27,7 +27,7 @@ useHead({ title: () => `Labels ${lot.value?.name ?? ''} · Presk` })
 
 <template>
   <p v-if="!lot">This lot is not in this cellar. <NuxtLink to="/lots" class="textlink">All lots</NuxtLink></p>
-  <form v-else novalidate class="grid gap-6" @submit.prevent="submit">
+  <form v-else novalidate class="grid grid-cols-1 gap-6" @submit.prevent="submit">
     <div>
       <p class="soft">
         <NuxtLink :to="`/lots/${lot.id}`" class="textlink">{{ lot.name }}</NuxtLink>
