@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { isFermenting, isMust } from '~~/core/ledger'
 import type { useMove } from '~/composables/useMove'
 import { materialTitle } from '~/wording/materials'
 
@@ -11,6 +12,8 @@ const why = computed(() => {
   const l = lot.value
   if (!l) return ''
   if (l.plan.sulphite === 'none') return 'It is kept without.'
+  if (isMust(l)) return 'A must gets its sulphite at its own step on crush day.'
+  if (isFermenting(l)) return 'Not into a ferment: it would hold the yeast up.'
   if (!kept.value) return 'Not now: first its malolactic has to be over.'
   if (!l.ph) return 'Its pH is not known: measure it, the dose goes by it.'
   return 'Its free SO₂ is not known: measure it after the racking.'

@@ -23,6 +23,7 @@ const items = computed(() =>
   rules.value.map((value) => ({ value, label: f.degrees(PROTOCOL_WORDS[value].label), hint: PROTOCOL_WORDS[value].hint }))
 )
 const looks = computed(() => FALLEN.map((value) => ({ value, ...FALLEN_WORDS[test.value][value] })))
+const legend = computed(() => (test.value === 'heat-test' ? 'Beside the other glass it is' : 'In the glass there are'))
 const steps = computed(() => PROTOCOL[protocol.value].steps)
 const toRead = computed(() => running.value !== undefined && !running.value.step)
 async function submit() {
@@ -65,7 +66,7 @@ useHead({ title: 'Heat and cold tests · Presk' })
         </div>
         <template v-else>
           <FindingNote v-if="!toRead" tone="ask">Not over yet: what is seen now may still change.</FindingNote>
-          <ChoiceTiles v-model="fallen" :legend="test === 'heat-test' ? 'Beside the other glass it is' : 'In the glass there are'" :items="looks" />
+          <ChoiceTiles v-model="fallen" :legend="legend" :items="looks" />
           <FoldOut v-if="test === 'heat-test'" label="By a turbidity meter">
             <div class="tries">
               <QuantityField label="The glass left alone" :field="before" unit-label="NTU" />
