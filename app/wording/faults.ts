@@ -1,135 +1,25 @@
 import type { Fault } from '~~/core/ledger'
+import { listed } from './listed'
 
-interface FaultWords {
-  name: string
-  /** What it tastes, smells or looks like. */
-  is: string
-  /** What it comes from. */
-  from: string
-  /** What can be done with the wine that has it. */
-  now: string
-  /** How the next one is kept from it. */
-  next: string
+/** Faults as the trade names them. What each comes from stands apart (`faults-told`): only one page tells it. */
+export const FAULT: Record<Fault, string> = {
+  'oxidised': 'Oxidised',
+  'volatile': 'Vinegar',
+  'ethyl-acetate': 'Nail varnish',
+  'reduced': 'Reduced',
+  'brett': 'Brett',
+  'cork-taint': 'Cork taint',
+  'mousy': 'Mousy',
+  'geranium': 'Geranium',
+  'sulphite': 'Sulphite',
+  'prickle': 'Prickle',
+  'haze': 'Haze',
+  'crystals': 'Crystals',
+  'bitter': 'Bitter or harsh',
+  'green': 'Green',
+  'cooked': 'Cooked',
+  'thin': 'Thin'
 }
 
-/** Faults as the trade names them: common practice, no source. */
-export const FAULT: Record<Fault, FaultWords> = {
-  'oxidised': {
-    name: 'Oxidised',
-    is: 'bruised apple, nuts, brown at the rim',
-    from: 'Air: too much room over it, splashing, too little sulphite, or a closure that leaks.',
-    now: 'Nothing brings it back. Drink it first, or cook with it; casein takes some brown of a white.',
-    next: 'Keep it topped up, rack it quietly, and bring free SO₂ to its level before every move and for the bottle.'
-  },
-  'volatile': {
-    name: 'Vinegar',
-    is: 'sharp in the nose and at the back of the throat',
-    from: 'Acetic bacteria, which need air: a cap left dry, room over the wine, fruit flies, little sulphite at a high pH.',
-    now: 'Keep it apart from the others and from their hoses. Past a trace it makes good vinegar and no wine.',
-    next: 'Cap kept wet, vessels full, pH below 3.7, sulphite right after the ferments; sort out split fruit.'
-  },
-  'ethyl-acetate': {
-    name: 'Nail varnish',
-    is: 'solvent, pear drops gone wrong',
-    from: 'Wild yeasts on damaged fruit or a slow start, and the bacteria that make vinegar.',
-    now: 'A trace may blow off with a splash rack; more stays.',
-    next: 'Sound fruit, first sulphite at the crusher, and a yeast that starts within a day.'
-  },
-  'reduced': {
-    name: 'Reduced',
-    is: 'rotten egg, struck match, rubber, cabbage',
-    from: 'Yeast short of nitrogen, heavy lees left too long, or a bottle closed very tight.',
-    now: 'In a vessel: a splash rack, and a second. In the bottle: decant it an hour before; a clean copper coin in the glass tells whether copper would help.',
-    next: 'Measure nitrogen and feed in steps, rack off the gross lees within days, smell it every day of the ferment.'
-  },
-  'brett': {
-    name: 'Brett',
-    is: 'stable, sticking plaster, smoke',
-    from: 'A wild yeast that lives in barrels and on little sugar, at high pH and little sulphite.',
-    now: 'It grows on in the bottle: drink it soon. Keep its barrel away from other wines.',
-    next: 'Ferment to dry, molecular SO₂ at its level all winter, and no used barrel of unknown past.'
-  },
-  'cork-taint': {
-    name: 'Cork taint',
-    is: 'wet cardboard, and the fruit gone',
-    from: 'A mould’s work on a cork, now and then on wood or cardboard in the cellar, with chlorine.',
-    now: 'Open another: it is one bottle, unless all have it.',
-    next: 'Another batch of corks, or another closure; no chlorine on anything the wine touches.'
-  },
-  'mousy': {
-    name: 'Mousy',
-    is: 'mouse cage, after swallowing, never in the nose',
-    from: 'Lactic bacteria or wild yeast in a wine with little sulphite and a high pH.',
-    now: 'Nothing takes it out; a third of people cannot taste it.',
-    next: 'Sulphite at its level once malolactic is through, and vessels full.'
-  },
-  'geranium': {
-    name: 'Geranium',
-    is: 'crushed geranium leaf',
-    from: 'Sorbate in a wine with lactic bacteria at work.',
-    now: 'Nothing takes it out.',
-    next: 'No sorbate after malolactic or without sulphite: leave it dry, or pasteurise it.'
-  },
-  'sulphite': {
-    name: 'Sulphite',
-    is: 'stings the nose, a lit match',
-    from: 'More free SO₂ than its pH asks for, or bottled right after a dose.',
-    now: 'Let it lie some months, or pour it from jug to jug. Whoever has asthma keeps away from it.',
-    next: 'Dose by pH to the level and the bottling reserve, not by the tablet.'
-  },
-  'prickle': {
-    name: 'Prickle',
-    is: 'gas in a still wine, yeasty or of fresh apple',
-    from: 'Bottled with gas left, or it ferments again: sugar or malic acid was left and nothing held it.',
-    now: 'If it comes with haze, stand all of them in the cold in a closed box, and open one with gloves and eyes covered.',
-    next: 'Two stable gravities, malic acid gone or locked, gas shaken out, before any bottle is filled.'
-  },
-  'haze': {
-    name: 'Haze',
-    is: 'a veil that was not there when it was bottled',
-    from: 'Protein after a warm day, fine lees, pectin, or something that grows.',
-    now: 'Protein and pectin are harmless. With gas or a smell, something grows: drink none of it before you know.',
-    next: 'A heat test, clear against a torch before bottling, enzyme for fruit that is rich in pectin.'
-  },
-  'crystals': {
-    name: 'Crystals',
-    is: 'grains like sugar or glass on cork or bottom',
-    from: 'Tartar that fell in the cold; harmless, and no glass.',
-    now: 'Stand it up a day and pour it off.',
-    next: 'A cold test, or weeks of cold before bottling; or tell those who are given it.'
-  },
-  'bitter': {
-    name: 'Bitter or harsh',
-    is: 'dry gums, green walnut',
-    from: 'Crushed seeds, wrung skins, stalks, or weeks too long on them.',
-    now: 'Time, or a bench trial with egg white or gelatin; a little sweetness hides some.',
-    next: 'Press gently, taste the press wine apart, and end the skins by taste.'
-  },
-  'green': {
-    name: 'Green',
-    is: 'bell pepper, cut grass, sour',
-    from: 'Fruit picked before it was ripe, or vines in deep shade.',
-    now: 'Oak and a riper wine beside it in a blend cover some.',
-    next: 'Pick by taste and seeds as well as by sugar; leaves off around the bunches in summer.'
-  },
-  'cooked': {
-    name: 'Cooked',
-    is: 'jam, stewed fruit, prunes',
-    from: 'A ferment that ran hot, or bottles that stood in the heat.',
-    now: 'Drink it soon, cool.',
-    next: 'Frozen bottles in the must above 30 °C, and a store that stays below 18 °C.'
-  },
-  'thin': {
-    name: 'Thin',
-    is: 'watery, short, flat',
-    from: 'Fruit from a heavy crop or after rain, too much water, or acid taken too low.',
-    now: 'A blend, a touch of acid by taste, or gum arabic by a trial.',
-    next: 'Fewer bunches, less water, some juice drawn off the skins at the crusher.'
-  }
-}
-
-/** "Oxidised and thin." */
-export const sayFaults = (faults: readonly Fault[]): string => {
-  const words = faults.map((x) => FAULT[x].name.toLowerCase())
-  return words.length < 2 ? words.join('') : `${words.slice(0, -1).join(', ')} and ${words.at(-1)}`
-}
+/** "oxidised and thin" */
+export const sayFaults = (faults: readonly Fault[]): string => listed(faults.map((x) => FAULT[x].toLowerCase()))

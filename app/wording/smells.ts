@@ -1,4 +1,5 @@
 import type { Smell } from '~~/core/ledger'
+import { listed } from './listed'
 
 export const SMELL: Record<Smell, string> = {
   clean: 'Clean',
@@ -11,8 +12,5 @@ export const SMELL: Record<Smell, string> = {
 }
 
 /** "Bread and fruit." */
-export const saySmells = (smells: readonly Smell[]): string => {
-  const words = smells.map((s) => SMELL[s].toLowerCase())
-  const said = words.length < 2 ? words.join('') : `${words.slice(0, -1).join(', ')} and ${words.at(-1)}`
-  return `${said.charAt(0).toUpperCase()}${said.slice(1)}.`
-}
+export const saySmells = (smells: readonly Smell[]): string =>
+  `${listed(smells.map((s) => SMELL[s].toLowerCase())).replace(/^./, (c) => c.toUpperCase())}.`

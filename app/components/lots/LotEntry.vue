@@ -33,7 +33,11 @@ watch(
   }
 )
 /** Bottles of a wine that is not ready are logged only knowingly, and that stands in the ledger. */
-const { ready, knows, against } = useReadiness(() => props.lot, () => 'bottling-still')
+const gate = computed(() => (props.lot.plan.sparkling ? 'bottling-sparkling' : 'bottling-still'))
+const { ready, knows, against } = useReadiness(
+  () => props.lot,
+  () => gate.value
+)
 const barred = computed(() => kind.value === 'bottles' && !ready.value && !knows.value)
 let written: ReturnType<typeof against> = []
 watch(knows, (is) => (written = is ? against() : []))
@@ -52,7 +56,7 @@ const items = computed(() => kinds.value.map((value) => ({ value, label: FORMS[K
 <template>
   <section id="log" class="log" aria-label="Log something">
     <UTabs v-model="kind" :items="items" variant="link" :content="false" aria-label="What to log" />
-    <GateBefore v-if="kind === 'bottles'" v-model="knows" :lot="props.lot" gate="bottling-still" />
+    <GateBefore v-if="kind === 'bottles'" v-model="knows" :lot="props.lot" :gate="gate" />
     <EntryForm v-if="!barred" :key="kind" :type="KINDS[kind]" :lot="props.lot" dated @done="done" />
   </section>
 </template>

@@ -115,7 +115,7 @@ export const bottleTakenForm: EntryForm<'bottle-taken'> = {
   }
 }
 
-const FAULT_ITEMS = FAULTS.map((value) => ({ value, label: FAULT[value].name }))
+const FAULT_ITEMS = FAULTS.map((value) => ({ value, label: FAULT[value] }))
 const RATINGS = Array.from({ length: 10 }, (_, i) => ({ value: 10 - i, label: `${10 - i}` }))
 
 export const tastingForm: EntryForm<'tasting'> = {

@@ -38,10 +38,10 @@ const choices = computed(() =>
 /** What goes into each: millilitres of the stock, or grams of wood. */
 const into = (g: { rate: number, stockMl: number, grams: number }) =>
   g.rate === 0 ? 'as it is' : inJars.value ? `${g.grams.toFixed(2)} g` : `${g.stockMl.toFixed(g.stockMl < 1 ? 2 : 1)} mL`
-const ready0 = ref<LotPlan['oakReady']>('straight')
+const oakReady = ref<LotPlan['oakReady']>('straight')
 watch(
   () => lot.value?.plan.oakReady,
-  (is) => (ready0.value = is ?? 'straight'),
+  (is) => (oakReady.value = is ?? 'straight'),
   { immediate: true }
 )
 const READY = Object.entries(OAK_READY).map(([value, label]) => ({
@@ -50,7 +50,7 @@ const READY = Object.entries(OAK_READY).map(([value, label]) => ({
 }))
 const cellar = useCellarStore()
 async function setReady(is: LotPlan['oakReady']) {
-  ready0.value = is
+  oakReady.value = is
   if (lot.value && lot.value.plan.oakReady !== is) await cellar.log([{ type: 'lot-planned', lotId: lot.value.id, oakReady: is }])
 }
 async function submit() {
@@ -112,8 +112,8 @@ useHead({ title: 'Bench trial · Presk' })
       <SelectField v-model="agent" class="wide" label="What is tried" :items="items" />
       <p class="wide soft">{{ about }}</p>
       <template v-if="inJars">
-        <SelectField class="wide" label="Made ready" :items="READY" :model-value="ready0" @update:model-value="setReady" />
-        <p class="wide soft">{{ f.degrees(OAK_READY_HOW[ready0]) }}</p>
+        <SelectField class="wide" label="Made ready" :items="READY" :model-value="oakReady" @update:model-value="setReady" />
+        <p class="wide soft">{{ f.degrees(OAK_READY_HOW[oakReady]) }}</p>
       </template>
       <FindingNote v-if="card.allergen" tone="ask" class="wide">
         Allergen: {{ card.allergen }}. It is named on the label and to everybody who drinks it.
