@@ -101,6 +101,45 @@ export function macabeo(put: Put, vintage: number): void {
   put(36, 11, { type: 'bottling', lotId, bottles: [{ sizeMl: 750, count: 15, material: 'sparkling-bottle-750' }], closure: 'crown', place: 'Cold corner, in a closed box' })
 }
 
+/** A white that was sweetened after its ladder, and is held by sorbate with sulphite. */
+export function moscatel(put: Put, vintage: number): void {
+  const lotId = 'lot-moscatel'
+  started(put, lotId, { name: 'Moscatel', style: 'white', volumeL: 14, vintage }, [
+    [418, 1.09],
+    [413, 1.052],
+    [406, 1.012],
+    [399, 0.994],
+    [394, 0.994]
+  ])
+  put(393, 10, { type: 'transfer', purpose: 'rack', from: { lotId }, to: { lotId }, outL: 14, inL: 13.2 })
+  put(393, 11, sulphite(lotId, 1.3))
+  put(262, 9, { type: 'lot-planned', lotId, finish: 'sweet' })
+  for (const [quantity, typed] of [
+    ['ph', '3.36'],
+    ['ta', '6.3'],
+    ['freeSo2', '41'],
+    ['totalSo2', '108']
+  ] as const)
+    put(262, 18, read(lotId, quantity, typed))
+  put(261, 20, { type: 'observation', lotId, what: 'taste', text: 'Ladder: 18 g/L balances its acid, 25 is too much' })
+  put(260, 10, { type: 'addition', lotId, material: 'sugar', unit: 'g', planned: 238, actual: 240, purpose: 'to 18 g/L, by taste' })
+  put(260, 10, { type: 'addition', lotId, material: 'potassium-sorbate', unit: 'g', planned: 2.7, actual: 2.7, purpose: 'to hold it sweet' })
+  put(259, 11, {
+    type: 'bottling',
+    lotId,
+    bottles: [
+      { sizeMl: 750, count: 16, material: 'bottle-750' },
+      { sizeMl: 375, count: 3, material: 'bottle-375' }
+    ],
+    closure: 'screw',
+    place: 'Rack by the door'
+  })
+  put(150, 20, { type: 'tasting', lotId, nose: 'orange blossom', palate: 'sweet, light', verdict: 'for dessert', rating: 7 })
+  put(150, 21, { type: 'bottle-taken', lotId, sizeMl: 375, count: 1, what: 'drunk' })
+  put(40, 20, { type: 'tasting', lotId, nose: 'muscat, honey', palate: 'rounder, fresh at the end', verdict: 'keep some', rating: 7 })
+  put(40, 21, { type: 'bottle-taken', lotId, sizeMl: 750, count: 4, what: 'given', note: 'for the feast' })
+}
+
 /** A red in an old barrel, with staves for the wood that the barrel has no more. */
 export function carignan(put: Put, vintage: number): void {
   const lotId = 'lot-carignan'
