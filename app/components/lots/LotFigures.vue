@@ -32,7 +32,8 @@ const rows = computed<{ key: FigureKey, label: string, figure: Figure | undefine
 /** Said when a reading is older than two days: the wine has moved on since. */
 const age = (figure?: Figure) => {
   const days = figure ? Math.floor((Date.parse(now.value) - Date.parse(figure.at)) / 86_400_000) : 0
-  return days > 2 && figure?.origin === 'measured' ? `${days} days ago` : undefined
+  if (days <= 2 || figure?.origin !== 'measured') return undefined
+  return days > 90 ? `${Math.round(days / 30.4)} months ago` : `${days} days ago`
 }
 const band = (row: { figure: Figure | undefined, band?: number, key: FigureKey }) =>
   !row.figure
