@@ -46,6 +46,7 @@ export function useBottlingDay(lot: Ref<LotView | undefined>) {
     () => {
       // What was typed for one wine is not logged to another.
       for (const { filled } of fields.values()) filled.clear()
+      closure.value = ''
       tapped.value = [...(sparkling.value ? USUAL.sparkling : USUAL.still)]
       if (lot.value) volume.text = f.typedVolume(lot.value.volume.value)
     },

@@ -6,10 +6,13 @@ import { bottleLabel } from '~/wording/materials'
 import { CLOSURE, TAKEN } from '~/wording/terms'
 import { type EntryForm, choices, lotOf, many, number, orNone, text, wanting } from '../spec'
 
+/** Closures that a second ferment throws off, craft 3.13. */
+const LETS_GO: ReadonlySet<string> = new Set(['cork', 'screw'])
 /** What it is closed with: the usual ones, and cards of one's own behind them. */
-export function closureItems(cards: ReadonlyMap<string, MaterialCard>, chosen = '') {
-  const own = [...cards.values()].filter((card) => card.closes).map((card) => ({ value: card.key, label: card.name ?? card.key }))
-  const items = [{ value: '', label: 'not said' }, ...choices(CLOSURE), ...own]
+export function closureItems(cards: ReadonlyMap<string, MaterialCard>, sparkling: boolean, chosen = '') {
+  const holds = (closes: string | undefined) => closes !== undefined && !(sparkling && LETS_GO.has(closes))
+  const own = [...cards.values()].filter((card) => holds(card.closes)).map((card) => ({ value: card.key, label: card.name ?? card.key }))
+  const items = [{ value: '', label: 'not said' }, ...choices(CLOSURE).filter((c) => holds(c.value)), ...own]
   // A card that was struck since, or stayed in another cellar.
   return items.some((item) => item.value === chosen) ? items : [...items, { value: chosen, label: 'a card that is gone' }]
 }
@@ -43,7 +46,7 @@ export const bottlingForm: EntryForm<'bottling'> = {
         .filter((card) => !tooWeak(card, lot))
         .map((card) => ({ value: card.key, label: bottleLabel(card) }))
     },
-    { as: 'choice', key: 'closure', label: 'Closed with', items: closureItems(cellar.cards, text(values, 'closure')) },
+    { as: 'choice', key: 'closure', label: 'Closed with', items: closureItems(cellar.cards, lot?.plan.sparkling === true, text(values, 'closure')) },
     { as: 'words', key: 'place', label: 'Where they lie' }
   ],
   blank: ({ lot }) => ({ bottle: lot?.plan.sparkling ? 'sparkling-bottle-750' : 'bottle-750', closure: '', place: '' }),

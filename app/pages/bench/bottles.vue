@@ -11,7 +11,7 @@ const cellar = useCellarStore()
 const day = useBottlingDay(lot)
 const { volume, loss, fieldsOf, cards, tapped, used, closure, closing, place, mix, gate, ready, knows, mayGoOn, wrong, log } = day
 const sizeItems = computed(() => cards.value.map((card) => ({ value: card.key, label: bottleLabel(card) })))
-const closures = computed(() => closureItems(cellar.state.cards))
+const closures = computed(() => closureItems(cellar.state.cards, gate.value === 'bottling-sparkling'))
 const left = computed(() => mix.value && f.volume(mix.value.leftMl / 1000))
 async function submit() {
   const l = lot.value

@@ -19,9 +19,9 @@ export const FINISHING: WordsFor<FinishingSays> = {
     action: 'Bring the sulphite up'
   }),
   'weak-bottles': ({ left }) => ({
-    title: `${left === 1 ? 'A bottle' : `${left} bottles`} made for still wine, with a ferment in ${left === 1 ? 'it' : 'them'}`,
+    title: `${left === 1 ? 'A bottle' : `${left} bottles`} made or closed for still wine, with a ferment in ${left === 1 ? 'it' : 'them'}`,
     reason:
-      'They burst. Into the cold now, in a closed box, with gloves on and eyes covered; then open them, and fill the wine into bottles that are rated for the pressure.'
+      'They burst, or throw their corks. Into the cold now, in a closed box, with gloves on and eyes covered; then open them, and fill the wine into bottles that are rated for the pressure, under wire or crown.'
   }),
   'sweet-bottles': ({ left }) => ({
     title: `${left === 1 ? 'A sweet bottle' : `${left} sweet bottles`} with nothing to keep yeast out`,

@@ -1,6 +1,6 @@
 import { freeBesideSorbate } from '../../finishing'
 import type { Finding } from '../../findings'
-import { type LotView, isFermenting, isHeld } from '../../ledger'
+import { type Bottled, type LotView, drynessOf, isFermenting, isHeld } from '../../ledger'
 import { type OwnCards, cardOf } from '../../materials'
 import type { Stage } from '../stage'
 import { JUDGES, hadBacteria, isSorbated } from './conditions'
@@ -12,7 +12,7 @@ export type FinishingSays =
   | { code: 'sorbate-unprotected', freeMgPerL: number, neededMgPerL: number }
   /** Still bottles of a sweet wine that nothing keeps yeast from. */
   | { code: 'sweet-bottles', left: number }
-  /** A wine that ferments again, in bottles that are made for still wine. */
+  /** A wine that ferments again, in bottles or under closures that are made for still wine. */
   | { code: 'weak-bottles', left: number }
 
 /** What a sulphite titration cannot tell apart, mg/L. */
@@ -25,11 +25,23 @@ const stillBottles = (lot: LotView, cards?: OwnCards): number =>
 const ratedBar = (material: string | undefined, cards?: OwnCards): number | undefined =>
   material === undefined ? undefined : cardOf(material, cards)?.bottle?.ratedBar
 
+/**
+ * Of a wine that is to sparkle: bottles for still wine, or under cork or screw, that were filled after sugar went into the dry wine. What
+ * was filled before it is still wine.
+ */
+function weakBottles(lot: LotView, cards?: OwnCards): number {
+  const sugarAt = [...lot.putIn].flatMap(([key, at]) => (cardOf(key, cards)?.kind === 'sugar' ? [at] : [])).sort().at(-1)
+  const dry = drynessOf(lot)?.first
+  if (!lot.plan.sparkling || !sugarAt || !dry || sugarAt < dry) return 0
+  const weak = (b: Bottled) => ratedBar(b.material, cards) === 0 || b.closure === 'cork' || b.closure === 'screw'
+  return lot.bottled.reduce((sum, b) => sum + (b.at >= sugarAt && weak(b) ? b.left : 0), 0)
+}
+
 /** What finishing must not have done, found in the ledger however it was logged. */
 export const finishingStage: Stage<FinishingSays> = {
   code: 'finishing',
   beside: true,
-  appliesTo: (lot) => lot.stream !== 'test' && (isSorbated(lot) || stillBottles(lot) > 0),
+  appliesTo: (lot) => lot.stream !== 'test' && (isSorbated(lot) || lot.bottled.some((b) => b.left > 0)),
   tasks: () => [],
   findings(lot, cellar, now): Finding<FinishingSays>[] {
     const about = { task: false, lotId: lot.id } as const
@@ -61,8 +73,8 @@ export const finishingStage: Stage<FinishingSays> = {
           ...about
         })
     }
-    const weak = lot.bottled.reduce((sum, b) => sum + (ratedBar(b.material, cellar.cards) === 0 ? b.left : 0), 0)
-    if (lot.plan.sparkling && weak > 0)
+    const weak = weakBottles(lot, cellar.cards)
+    if (weak > 0)
       found.push({ code: 'weak-bottles', key: 'weak-bottles', urgency: 'stop', left: weak, evidence: [], ...about })
     const left = stillBottles(lot, cellar.cards)
     const sweet = JUDGES['sweetness-held'](lot, now)
