@@ -1,6 +1,7 @@
 import { addition, fact } from '~~/core/drafts'
 import { TRIED_ACIDS, type TriedAcid, WINE_ACID_DOSE, acidTrial, blindOrder, finingTrial, stockFor, trialRates } from '~~/core/finishing'
 import type { LotView } from '~~/core/ledger'
+import { acidContextOf } from '~~/core/stages'
 import { MATERIALS, cardOf, cardsOf } from '~~/core/materials'
 import { molecularSo2 } from '~~/core/sulphite'
 import { materialTitle } from '~/wording/materials'
@@ -42,13 +43,12 @@ export function useTrial(lot: Ref<LotView | undefined>) {
     },
     { immediate: true }
   )
-  watch([() => lot.value?.id, agent], () => (chosen.value = ''))
   watch(
-    () => lot.value?.id,
+    [() => lot.value?.id, agent],
     () => {
-      // What was typed for one wine is not logged to another.
+      // What was typed for one wine, or of one agent, is not logged as another.
       actual.clear()
-      notes.value = ''
+      ;[chosen.value, notes.value] = ['', '']
       if (lot.value) fields.volume.text = f.typedVolume(lot.value.volume.value)
     },
     { immediate: true }
@@ -57,14 +57,7 @@ export function useTrial(lot: Ref<LotView | undefined>) {
   const figures = computed(() => {
     const l = lot.value
     if (!acid.value || !l?.ph || !l.ta) return undefined
-    const malic = l.others.malic?.value
-    const wine = {
-      ph: l.ph.value,
-      taGPerL: l.ta.value,
-      style: l.style,
-      ...(l.abv && { abv: Math.min(18, Math.max(0, l.abv.value)) }),
-      ...(malic !== undefined && { malicGPerL: Math.min(15, malic) })
-    }
+    const wine = { ...acidContextOf(l), ph: l.ph.value, taGPerL: l.ta.value }
     const told = withinLimits(() => acidTrial(wine, acid.value!, rates.value))
     const free = l.freeSo2?.value
     return told?.map((g) => ({

@@ -3,7 +3,7 @@ import { READING_UNCERTAINTY } from '../acids'
 import { coldStability } from '../finishing'
 import { type Draft, type Fact, foldCellar, lotAt } from '../ledger'
 import { DAY, ledgerBefore } from './ledger.fixture'
-import { coldCompared } from '.'
+import { acidContextOf, coldCompared } from '.'
 
 const lotId = 'lot-in-the-cold'
 const { entry, read, now, dryWine } = ledgerBefore(Date.UTC(2026, 10, 26, 12), DAY, lotId)
@@ -45,6 +45,17 @@ describe('what the cold did, against what was foretold', () => {
     ['carbonate', [10, { type: 'addition', lotId, material: 'potassium-bicarbonate', unit: 'g', actual: 10 }]],
     ['bacteria', [10, { type: 'inoculation', lotId, organism: 'bacteria', culture: 'B', grams: 1 }]]
   ])('%s in between: it tells nothing of the cold', (_name, more) => expect(compared({ ph: 3.3, ta: 7 }, more)!.disturbed).toBe(true))
+  it('malic acid that was read before the bacteria came tells the model nothing', () => {
+    const context = (...more: More[]) => {
+      const cellar = foldCellar([...dryWine(), read(60, 'malic', 3), ...more.map(([ago, draft]) => entry(ago, draft))])
+      return acidContextOf(lotAt(cellar.lots.get(lotId)!, now))
+    }
+    const bacteria: More = [50, { type: 'inoculation', lotId, organism: 'bacteria', culture: 'B', grams: 1 }]
+    const through: More = [5, { type: 'reading', lotId, quantity: 'malic', typed: '0.05', value: 0.05 }]
+    expect(context()).toMatchObject({ malicGPerL: 3, malolactic: 'before' })
+    expect(context(bacteria)).toEqual(expect.not.objectContaining({ malicGPerL: 3 }))
+    expect(context(bacteria, through)).toMatchObject({ malicGPerL: 0.05, malolactic: 'after' })
+  })
   it('a temperature that was read counts, and before a reading after it there is nothing to compare', () => {
     expect(compared({ ph: 3.3, ta: 7 }, [15, { type: 'reading', lotId, quantity: 'temperature', typed: '2', value: 2 }])!.celsius).toBe(2)
     const cellar = foldCellar([...dryWine(), read(30, 'ph', 3.3), read(30, 'ta', 7), entry(22, { type: 'operation', lotId, what: 'chill' })])

@@ -2,11 +2,14 @@ import { type Band, READING_UNCERTAINTY, predictAcids } from '../acids'
 import { coldFor } from '../finishing'
 import type { LotView } from '../ledger'
 import { type OwnCards, cardOf } from '../materials'
+import { acidContextOf } from './acid-context'
 import { hoursSince } from './stage'
 
 const DAY_H = 24
 /** Readings of the wine before it are no older than this, days, and those after it not sooner than this. Ours. */
 const [BEFORE_D, AFTER_D] = [90, 5] as const
+/** Where nobody knows its alcohol, % vol: an ordinary wine's. Ours. */
+const USUAL_ABV = 12
 /** The model knows cold between these, °C, and for so many weeks. */
 const [COLDEST, WARMEST, MOST_WEEKS] = [-5, 20, 26] as const
 
@@ -46,18 +49,11 @@ export function coldCompared(lot: LotView, cards?: OwnCards): ColdCompared | und
   const [ph, ta] = [around('ph'), around('ta')]
   const readAt = [ph.after?.at, ta.after?.at].filter((at) => at !== undefined).sort()[0]
   if (!ph.before || !ta.before || !readAt) return undefined
-  const abv = Math.min(18, Math.max(0, lot.abv?.value ?? 12))
+  const context = acidContextOf(lot)
   const read = (lot.series.temperature ?? []).filter((p) => p.at >= chilledAt && p.at <= readAt).map((p) => p.value)
-  const celsius = Math.min(WARMEST, Math.max(COLDEST, read.length > 0 ? Math.min(...read) : coldFor(abv)))
+  const celsius = Math.min(WARMEST, Math.max(COLDEST, read.length > 0 ? Math.min(...read) : coldFor(context.abv ?? USUAL_ABV)))
   const weeks = Math.min(MOST_WEEKS, hoursSince(chilledAt, readAt) / (7 * DAY_H))
-  const malic = lot.others.malic?.value
-  const wine = {
-    ph: ph.before.value,
-    taGPerL: ta.before.value,
-    abv,
-    style: lot.style,
-    ...(malic !== undefined && { malicGPerL: Math.min(15, malic) })
-  }
+  const wine = { ...context, ph: ph.before.value, taGPerL: ta.before.value }
   if (wine.ph < 2.5 || wine.ph > 4.5 || wine.taGPerL < 2 || wine.taGPerL > 20) return undefined
   const { after } = predictAcids(wine, [{ kind: 'cold', celsius, weeks }])
   const since = [ph.before.at, ta.before.at].sort()[0]!

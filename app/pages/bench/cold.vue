@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { COLD_WEEKS, coldFor, coldStability } from '~~/core/finishing'
+import { acidContextOf } from '~~/core/stages'
 
 /** Cold stabilising: how cold, how long, and what pH and TA will be after it. */
 const { lot } = useLotFromAddress()
@@ -29,11 +30,8 @@ const told = computed(() =>
   ph.value === undefined || ta.value === undefined || abv.value === undefined || cold.value === undefined
     ? undefined
     : withinLimits(() => {
-        const malic = lot.value?.others.malic?.value
-        return coldStability(
-          { ph: ph.value!, taGPerL: ta.value!, abv: abv.value!, ...(malic !== undefined && { malicGPerL: Math.min(15, malic) }) },
-          cold.value!
-        )
+        const context = lot.value ? acidContextOf(lot.value) : {}
+        return coldStability({ ...context, ph: ph.value!, taGPerL: ta.value!, abv: abv.value! }, cold.value!)
       })
 )
 const band = (b: { low: number, high: number }, digits: number) => `${b.low.toFixed(digits)} to ${b.high.toFixed(digits)}`
