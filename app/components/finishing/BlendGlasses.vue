@@ -25,7 +25,7 @@ const figures = ({ blend }: LetteredGlass) =>
     blend.taGPerL !== undefined && `TA ${blend.taGPerL.toFixed(1)} g/L`,
     blend.freeSo2MgPerL !== undefined &&
       blend.ph !== undefined &&
-      `${molecularSo2(blend.freeSo2MgPerL, Math.min(4.5, Math.max(2.5, blend.ph))).toFixed(2)} mg/L molecular SO₂`
+      `${molecularSo2(blend.freeSo2MgPerL, Math.min(4.5, Math.max(2.5, blend.ph))).toFixed(1)} mg/L molecular SO₂`
   ]
     .filter(Boolean)
     .join(', ')

@@ -100,7 +100,7 @@ useHead({ title: 'Bench trial · Presk' })
               pH {{ g.figures.ph.toFixed(2) }}, TA {{ g.figures.taGPerL.toFixed(1) }} g/L<span
                 v-if="g.figures.molecular !== undefined"
                 class="block small"
-              >{{ g.figures.molecular.toFixed(2) }} mg/L molecular SO₂</span
+              >{{ g.figures.molecular.toFixed(1) }} mg/L molecular SO₂</span
               >
             </td>
           </tr>
