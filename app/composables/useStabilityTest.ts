@@ -30,9 +30,11 @@ export function useStabilityTest(lot: Ref<LotView | undefined>, test: Ref<Stabil
   const seen = computed(() => byNtu.value ?? (fallen.value || undefined))
   const verdict = computed(() => seen.value && testVerdict(protocol.value, seen.value))
   const last = computed(() => (test.value === 'heat-test' ? lot.value?.heatTest : lot.value?.coldTest))
+  /** When it was begun, if that was not just now. */
+  const beganAt = ref<string>()
   const begin = async (): Promise<boolean> =>
     lot.value !== undefined &&
-    (await cellar.log([fact('operation', { lotId: lot.value.id, what: test.value, protocol: protocol.value, note: undefined })])) !==
+    (await cellar.log([fact('operation', { lotId: lot.value.id, what: test.value, protocol: protocol.value, note: undefined, ...(beganAt.value && { at: beganAt.value }) })])) !==
       undefined
   async function read(): Promise<boolean> {
     const l = lot.value
@@ -41,5 +43,5 @@ export function useStabilityTest(lot: Ref<LotView | undefined>, test: Ref<Stabil
     const text = sayTest(protocol.value, test.value, seen.value, more)
     return (await cellar.log([fact('observation', { lotId: l.id, what: test.value, stable: verdict.value.stable, text })])) !== undefined
   }
-  return { rules, chosen, running, protocol, fallen, before, after, byNtu, seen, verdict, last, begin, read }
+  return { rules, chosen, running, protocol, fallen, before, after, byNtu, verdict, last, beganAt, begin, read }
 }

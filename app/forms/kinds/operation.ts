@@ -3,6 +3,8 @@ import type { EntryOf } from '~~/core/ledger'
 import { OPERATION } from '~/wording/terms'
 import { type EntryForm, choices, lotOf, orNone, text } from '../spec'
 
+const USUAL_RULE = { 'heat-test': 'heat-2h', 'cold-test': 'cold-3d' } as const
+
 export const operationForm: EntryForm<'operation'> = {
   type: 'operation',
   title: 'Work done',
@@ -18,6 +20,7 @@ export const operationForm: EntryForm<'operation'> = {
       what: values.what as EntryOf<'operation'>['what'],
       note: orNone(text(values, 'note')),
       plan: before?.plan,
-      protocol: before?.protocol
+      // A test that is begun by hand runs by the usual rule.
+      protocol: before?.protocol ?? USUAL_RULE[values.what as keyof typeof USUAL_RULE]
     })
 }

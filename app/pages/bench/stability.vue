@@ -18,7 +18,7 @@ const TESTS = [
   { value: 'heat-test' as const, label: 'Heat', hint: 'protein' },
   { value: 'cold-test' as const, label: 'Cold', hint: 'crystals of tartar' }
 ]
-const { rules, chosen, running, protocol, fallen, before, after, byNtu, verdict, last, begin, read } = useStabilityTest(lot, test)
+const { rules, chosen, running, protocol, fallen, before, after, byNtu, verdict, last, beganAt, begin, read } = useStabilityTest(lot, test)
 const items = computed(() =>
   rules.value.map((value) => ({ value, label: f.degrees(PROTOCOL_WORDS[value].label), hint: PROTOCOL_WORDS[value].hint }))
 )
@@ -61,9 +61,12 @@ useHead({ title: 'Heat and cold tests · Presk' })
     </template>
     <template #results>
       <template v-if="lot">
-        <div v-if="!running" class="go">
-          <UButton type="submit" size="xl">{{ test === 'heat-test' ? 'It is in the bath now' : 'It is in the cold now' }}</UButton>
-        </div>
+        <template v-if="!running">
+          <div class="go">
+            <UButton type="submit" size="xl">{{ test === 'heat-test' ? 'It is in the bath now' : 'It is in the cold now' }}</UButton>
+          </div>
+          <WhenField v-model="beganAt" />
+        </template>
         <template v-else>
           <FindingNote v-if="!toRead" tone="ask">Not over yet: what is seen now may still change.</FindingNote>
           <ChoiceTiles v-model="fallen" :legend="legend" :items="looks" />

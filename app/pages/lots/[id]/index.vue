@@ -65,6 +65,8 @@ const benches = computed(() => {
 const ledger = useTemplateRef<{ show: (id: string) => Promise<void> }>('ledger')
 const showEntry = (id: string) => void ledger.value?.show(id)
 const exportLot = async () => lot.value && downloadCellar(lot.value.name, entriesOfLot(await cellar.allEntries(), lot.value.id))
+/** Faults of the last tasting, with what they come from. */
+const faults = computed(() => lot.value?.tastings.at(-1)?.faults ?? [])
 useHead({ title: () => `${lot.value?.name ?? 'Lot'} · Presk` })
 </script>
 
@@ -121,6 +123,10 @@ useHead({ title: () => `${lot.value?.name ?? 'Lot'} · Presk` })
       <LotEnding v-if="isHeld(lot) && !lot.bacteriaAt && !lot.freeSo2?.value" :lot="lot" />
       <LotForecast v-if="isFermenting(lot)" :lot="lot" />
       <LotUpkeep v-if="kept" :lot="lot" />
+      <section v-if="faults.length" class="grid gap-2" aria-label="What was tasted">
+        <h2>What was tasted</h2>
+        <LazyTastedFaults :lot="lot" :faults="faults" />
+      </section>
       <LotCost :lot="lot" />
       <LotFollowed v-if="isFermenting(lot)" :key="lot.id" :lot="lot" />
       <LotInFerment v-if="isFermenting(lot)" :lot="lot" />
