@@ -105,5 +105,5 @@ export function useBottlingDay(lot: Ref<LotView | undefined>) {
     const about = { ...closedWith(closure.value, cellar.state.cards), place: place.value.trim() || undefined }
     return (await cellar.log([...against(), fact('bottling', { lotId: l.id, bottles, ...about })])) !== undefined
   }
-  return { volume, loss, fieldsOf, cards, tapped, used, closure, closing, place, mix, gate, ready, knows, mayGoOn, wrong, log }
+  return { volume, loss, fieldsOf, cards, tapped, used, closure, closing, place, mix, sparkling, gate, ready, knows, mayGoOn, wrong, log }
 }

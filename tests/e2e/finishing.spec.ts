@@ -194,7 +194,11 @@ test('bottles of a card of one’s own come off the store, and a still one is no
   await expect(page.getByText(/^Bottled: 27 of 750 mL, 3 of 500 mL/)).toBeVisible()
   await goWithin(page, '/stores/supplies')
   await expect(page.getByRole('button', { name: /^Wine bottles, 750 mL.*15.* in store/ })).toBeVisible()
-  await goWithin(page, '/lots/lot-grenache')
+  // Of a wine that is to sparkle: no still bottle, no cork, and no sulphite that would stop its second ferment.
+  await goWithin(page, '/bench/bottles?lot=lot-macabeo')
+  await expect(page.getByText(/^of sulphite now: it would keep the yeast/)).toBeVisible()
+  await expect(page.getByText('750 mL', { exact: true })).toHaveCount(0)
+  await expect(page.getByText(/of free SO₂ in a litre over its level/)).toHaveCount(0)
   await goWithin(page, '/bench/sparkling?lot=lot-grenache')
   await choose(page, 'Bottle', 'Swing-top flasks')
   await box(page, 'Pressure wanted').fill('6')

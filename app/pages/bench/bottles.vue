@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { BOTTLING_RESERVE } from '~~/core/stages'
 import { closureItems } from '~/forms/kinds/bottling'
+import { AFTERWARDS } from '~/wording/finishing'
 import { bottleLabel } from '~/wording/materials'
 
 /** Bottling day: which bottles from the net volume, what it needs, and the real numbers back. */
@@ -9,9 +10,10 @@ const f = useFormat()
 const logged = useLogged()
 const cellar = useCellarStore()
 const day = useBottlingDay(lot)
-const { volume, loss, fieldsOf, cards, tapped, used, closure, closing, place, mix, gate, ready, knows, mayGoOn, wrong, log } = day
+const { volume, loss, fieldsOf, cards, tapped, used, closure, closing, place, mix, sparkling, gate, ready, knows, mayGoOn, wrong, log } =
+  day
 const sizeItems = computed(() => cards.value.map((card) => ({ value: card.key, label: bottleLabel(card) })))
-const closures = computed(() => closureItems(cellar.state.cards, gate.value === 'bottling-sparkling'))
+const closures = computed(() => closureItems(cellar.state.cards, sparkling.value))
 const left = computed(() => mix.value && f.volume(mix.value.leftMl / 1000))
 async function submit() {
   const l = lot.value
@@ -32,7 +34,9 @@ useHead({ title: 'Bottling day · Presk' })
           </li>
           <li v-if="mix.bottles.length === 0" class="soft">Too little for a bottle of these.</li>
         </ul>
-        <p class="soft">{{ left ? f.words(left) : '' }} left over: a glass for the cellar hand, or topping.</p>
+        <p class="soft">
+          {{ mix.leftMl > 0 && left ? `${f.words(left)} left over: a glass for the cellar hand, or topping.` : 'Nothing left over.' }}
+        </p>
       </template>
       <p v-else class="soft">Say the volume and the bottles that there are.</p>
     </template>
@@ -57,8 +61,8 @@ useHead({ title: 'Bottling day · Presk' })
         <h2>In this order</h2>
         <ol class="timed">
           <li>
-            <b class="figure">{{ closing.needed }}</b
-            ><span>closures, and as many bottles rinsed and sanitised, upside down.
+            <b class="figure">{{ closing.needed }}</b><span
+            >closures, and as many bottles rinsed and sanitised, upside down.
               <template v-if="closing.inStore !== undefined">
                 {{ closing.inStore }} in the store<b v-if="closing.inStore < closing.needed"
                 >: {{ closing.needed - closing.inStore }} short</b
@@ -66,18 +70,28 @@ useHead({ title: 'Bottling day · Presk' })
               </template></span
             >
           </li>
-          <li>
+          <li v-if="sparkling">
+            <b class="figure">None</b
+            ><span>of sulphite now: it would keep the yeast from its second ferment. Sugar and yeast are stirred in evenly before.</span>
+          </li>
+          <li v-else>
             <b class="figure">{{ BOTTLING_RESERVE }} mg</b
             ><span>of free SO₂ in a litre over its level, for the air that it takes up: stirred in the day before.</span>
           </li>
           <li><b class="figure">15–40 mm</b><span>under the closure stay free: less, and a warm day pushes the cork.</span></li>
-          <li><b class="figure">3 days</b><span>upright, then on their side under cork; corks soaked or steamed briefly first.</span></li>
-          <li>
+          <li v-if="!sparkling">
+            <b class="figure">3 days</b><span>upright, then on their side under cork; corks soaked or steamed briefly first.</span>
+          </li>
+          <li v-if="!sparkling">
             <b class="figure">6 weeks</b><span>before it is judged: it is shaken by the bottling. Keep the last bottle for a year.</span>
           </li>
         </ol>
-        <p class="soft small">Common practice. The label names lot, vintage, day, alcohol and “contains sulphites”<template v-if="lot">:
-          <NuxtLink :to="`/lots/${lot.id}/labels`" class="textlink">print them</NuxtLink></template>.</p>
+        <p v-if="sparkling" class="soft">{{ f.degrees(AFTERWARDS) }}</p>
+        <p class="soft small">
+          Common practice. The label names lot, vintage, day, alcohol and “contains sulphites”<template v-if="lot"
+          >: <NuxtLink :to="`/lots/${lot.id}/labels`" class="textlink">print them</NuxtLink></template
+          >.
+        </p>
       </section>
       <template v-if="lot">
         <GateBefore v-if="!ready" v-model="knows" :lot="lot" :gate="gate" />
@@ -100,7 +114,7 @@ useHead({ title: 'Bottling day · Presk' })
         </div>
       </template>
       <CautionNote code="fullGlass" />
-      <CautionNote v-if="gate === 'bottling-sparkling'" code="pressure" />
+      <CautionNote v-if="sparkling" code="pressure" />
     </template>
   </BenchFrame>
 </template>

@@ -92,10 +92,10 @@ useHead({ title: 'Bench trial · Presk' })
             <th scope="row">
               <span class="ball figure" aria-hidden="true">{{ letter(i) }}</span> <span class="sr-only">Glass {{ letter(i) }}</span>
             </th>
-            <td>
+            <td class="whitespace-nowrap">
               <b class="figure">{{ into(g) }}</b>
             </td>
-            <td v-if="!blind" class="soft">{{ rate(g.rate) }}</td>
+            <td v-if="!blind" class="soft whitespace-nowrap">{{ rate(g.rate) }}</td>
             <td v-if="!blind && g.figures" class="soft">
               pH {{ g.figures.ph.toFixed(2) }}, TA {{ g.figures.taGPerL.toFixed(1) }} g/L<span
                 v-if="g.figures.molecular !== undefined"
