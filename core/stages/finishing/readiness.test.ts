@@ -159,6 +159,8 @@ describe('ready for the next step', () => {
           for (const c of told.conditions) {
             expect(CONDITIONS).toContain(c.code)
             for (const id of c.evidence) expect(ids).toContain(id)
+            // Sulphite before a second ferment is harm, not a way.
+            if (gate === 'bottling-sparkling') expect(c.settle?.to).not.toBe('sulphite')
           }
           const worse: LotView = {
             ...lot,

@@ -61,7 +61,12 @@ export const gateTask = (gate: Gate): string => `gate:${gate}`
 
 /** Whether a lot is ready for a step: each condition met, not met or not known, with its evidence. */
 export function readinessOf(lot: LotView, gate: Gate, now: string): Readiness {
-  const conditions = ASKS[gate].map((code): Condition => ({ code, ...JUDGES[code](lot, now) }))
+  const conditions = ASKS[gate].map((code): Condition => {
+    const { settle, ...judged } = JUDGES[code](lot, now)
+    // Sulphite would settle it, and keep the yeast from the second ferment: that is no way before a sparkling wine.
+    const harms = gate === 'bottling-sparkling' && settle?.to === 'sulphite'
+    return { code, ...judged, ...(settle && !harms && { settle }) }
+  })
   const hard = new Set(HARD[gate])
   const open = conditions.filter((c) => c.state !== 'met').sort((a, b) => Number(hard.has(b.code)) - Number(hard.has(a.code)))
   return { gate, conditions, ready: open.length === 0, open }
