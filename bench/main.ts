@@ -4,12 +4,18 @@ import { benchFerments } from './ferments'
 import { benchLedger } from './ledger'
 import { benchRacking } from './racking'
 
-/** Prints one JSON object with everything that is measured. */
-const all = {
-  acids: benchAcids(),
-  ferments: benchFerments(),
-  ledger: await benchLedger(),
-  racking: await benchRacking(),
-  browser: await benchBrowser()
+const PARTS: Record<string, () => object | Promise<object>> = {
+  acids: benchAcids,
+  ferments: benchFerments,
+  ledger: benchLedger,
+  racking: benchRacking,
+  browser: benchBrowser
 }
+
+/** Prints one JSON object with everything that is measured, or with the parts that are named: `npm run bench -- ledger browser`. */
+const asked = process.argv.slice(2)
+const unknown = asked.filter((name) => !(name in PARTS))
+if (unknown.length) throw new Error(`There is no part ${unknown.join(', ')}; there are ${Object.keys(PARTS).join(', ')}.`)
+const all: Record<string, object> = {}
+for (const [name, bench] of Object.entries(PARTS)) if (!asked.length || asked.includes(name)) all[name] = await bench()
 console.log(JSON.stringify(all, null, 1))

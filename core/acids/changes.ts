@@ -109,23 +109,15 @@ function withAcid(c: Composition, name: AcidName, gPerL: number): Composition {
 }
 
 function diluted(c: Composition, share: number): Composition {
-  return mapped(c, (v) => v * share)
+  const acids = { ...c.acids }
+  for (const name of ACID_NAMES) acids[name] *= share
+  return { abv: c.abv * share, strongIon: c.strongIon * share, calcium: c.calcium * share, acids }
 }
 
 function mixed(a: Composition, b: Composition, litresOfBPerLitreOfA: number): Composition {
   const share = 1 / (1 + litresOfBPerLitreOfA)
   const mix = (x: number, y: number) => x * share + y * (1 - share)
-  return {
-    abv: mix(a.abv, b.abv),
-    strongIon: mix(a.strongIon, b.strongIon),
-    calcium: mix(a.calcium, b.calcium),
-    acids: Object.fromEntries(ACID_NAMES.map((n) => [n, mix(a.acids[n], b.acids[n])])) as Record<AcidName, number>
-  }
+  const acids = { ...a.acids }
+  for (const name of ACID_NAMES) acids[name] = mix(acids[name], b.acids[name])
+  return { abv: mix(a.abv, b.abv), strongIon: mix(a.strongIon, b.strongIon), calcium: mix(a.calcium, b.calcium), acids }
 }
-
-const mapped = (c: Composition, f: (v: number) => number): Composition => ({
-  abv: f(c.abv),
-  strongIon: f(c.strongIon),
-  calcium: f(c.calcium),
-  acids: Object.fromEntries(ACID_NAMES.map((n) => [n, f(c.acids[n])])) as Record<AcidName, number>
-})

@@ -2,7 +2,7 @@ import { type Composition, mediumOf, moveMedium } from './charge'
 import { type Conditioned, condition } from './condition'
 import { ACIDS } from './constants'
 import { potassiumGPerL as potassiumOf } from './potassium'
-import { type AcidReadings, type Kind, type Pair, compositionOf, conditionsOf, pairOf, strengthsOf } from './pair'
+import { type AcidReadings, type Kind, type Pair, compositionOf, conditionsOf, emptyConditions, pairOf, strengthsOf } from './pair'
 
 export type AcidsFinding =
   | { code: 'tartaric-implausible', tartaricGPerL: number, minGPerL: number, maxGPerL: number }
@@ -49,15 +49,16 @@ export function fitAcids(readings: AcidReadings): AcidFit {
   const pair = pairOf(readings)
   let strengths: [number, number] = [0.05, 0.11]
   const [wine, end] = [mediumOf(pair.abv, strengths[0]), mediumOf(pair.abv, strengths[1])]
+  const [conditions, moles] = [emptyConditions(), pair.laid.moles.slice()]
   let iterations = 0
   let mixed: Mixture
   do {
-    const conditions = conditionsOf(pair, moveMedium(wine, pair.abv, strengths[0]), moveMedium(end, pair.abv, strengths[1]))
+    conditionsOf(pair, moveMedium(wine, pair.abv, strengths[0]), moveMedium(end, pair.abv, strengths[1]), conditions)
     mixed = mixture(
       pair,
       pair.kinds.map((k) => condition(k.prior, conditions))
     )
-    const next = strengthsOf(pair, mixed.contents, wine, end)
+    const next = strengthsOf(pair, mixed.contents, wine, end, moles)
     const moved = Math.max(Math.abs(next[0] - strengths[0]), Math.abs(next[1] - strengths[1]))
     strengths = next
     if (moved < SETTLED) break
@@ -81,12 +82,12 @@ interface Mixture {
 
 /** Every kind meets the conditions, which are linear; so does their mean. */
 function mixture(pair: Pair, kinds: Conditioned[]): Mixture {
+  if (kinds.length === 1) return { contents: kinds[0]!.contents, weights: [1], surprise: kinds[0]!.surprise }
   const logs = kinds.map((k, i) => k.evidence + pair.kinds[i]!.logWeight)
   const best = Math.max(...logs)
   const raw = logs.map((l) => Math.exp(l - best))
   const total = raw.reduce((a, b) => a + b, 0)
   const weights = raw.map((w) => w / total)
-  if (kinds.length === 1) return { contents: kinds[0]!.contents, weights: [1], surprise: kinds[0]!.surprise }
   const contents = new Float64Array(kinds[0]!.contents.length)
   kinds.forEach((k, i) =>
     k.contents.forEach((x, j) => {

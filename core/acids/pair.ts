@@ -1,5 +1,5 @@
 import { within } from '../units'
-import { type Composition, type Medium, chargeAt, meanCharge, molesOf, protonActivity } from './charge'
+import { type Composition, type Medium, type Moles, chargeAt, meanCharge, molesOf, protonActivity } from './charge'
 import type { Conditions, Prior } from './condition'
 import { ACIDS, ACID_NAMES, type AcidName, END_POINT_PH } from './constants'
 import { TARTARIC_EQUIVALENT } from './titration'
@@ -39,6 +39,8 @@ export interface Pair {
   base: number
   /** What is given: sulphurous acid, chalk; everything looked for is nought. */
   given: Composition
+  /** The same, laid out. */
+  laid: Moles
   kinds: Kind[]
   malicKnown: boolean
 }
@@ -62,7 +64,8 @@ export function pairOf(readings: AcidReadings): Pair {
     within('so2MgPerL', readings.so2MgPerL ?? 0, 0, 500) / 1000 / ACIDS.sulphurous.molarMass,
     readings.carried?.calcium ?? 0
   )
-  const usual = usualContents({ ...readings, abv })
+  const { style, brix, malolactic } = readings
+  const usual = usualContents({ abv, ...(style && { style }), ...(brix !== undefined && { brix }), ...(malolactic && { malolactic }) })
   const kinds = readings.carried ? [carriedKind(readings.carried, usual)] : usual
   return {
     ph: within('ph', readings.ph, 2.5, 4.5),
@@ -70,6 +73,7 @@ export function pairOf(readings: AcidReadings): Pair {
     abv,
     base: within('taGPerL', readings.taGPerL, 2, 20) / TARTARIC_EQUIVALENT,
     given,
+    laid: molesOf(given),
     kinds: kinds.map((k) => withMeasured(k, malic, lactic)),
     malicKnown: malic !== undefined
   }
@@ -94,9 +98,7 @@ function bare(abv: number, sulphurous: number, calcium: number): Composition {
 
 function carriedKind(carried: Composition, usual: readonly Usual[]): Usual {
   const [mean, sd] = [new Float64Array(STRONG + 1), new Float64Array(STRONG + 1)]
-  UNKNOWN_ACIDS.forEach((name, i) => {
-    mean[i] = Math.max(0, carried.acids[name])
-  })
+  for (let i = 0; i < STRONG; i++) mean[i] = Math.max(0, carried.acids[UNKNOWN_ACIDS[i]!])
   mean[STRONG] = carried.strongIon
   for (const u of usual) for (let i = 0; i <= STRONG; i++) sd[i]! += u.weight * u.sd[i]! * CARRIED_SPREAD
   return { malolactic: usual[0]!.malolactic, weight: 1, mean, sd }
@@ -122,25 +124,30 @@ function withMeasured({ mean, sd, weight, malolactic }: Usual, malic: number | u
 /** A test at home tells malic and lactic acid to about 0.1 g/L; in mol/L. */
 const MEASURED_SPREAD = 0.1 / 134
 
-/** The two conditions in media of given strengths. */
-export function conditionsOf(pair: Pair, wine: Medium, end: Medium): Conditions {
-  const moles = molesOf(pair.given)
-  return {
-    wine: chargesOf(pair.ph, wine),
-    end: chargesOf(pair.endPointPh, end),
-    wineCharge: -chargeAt(pair.ph, moles, wine).balance,
-    endCharge: -chargeAt(pair.endPointPh, moles, end, pair.base).balance
-  }
+/**
+ * The two conditions in media of given strengths.
+ * @param into conditions that are laid out anew: a fit goes round several times
+ */
+export function conditionsOf(pair: Pair, wine: Medium, end: Medium, into = emptyConditions()): Conditions {
+  chargesOf(pair.ph, wine, into.wine)
+  chargesOf(pair.endPointPh, end, into.end)
+  into.wineCharge = -chargeAt(pair.ph, pair.laid, wine).balance
+  into.endCharge = -chargeAt(pair.endPointPh, pair.laid, end, pair.base).balance
+  return into
 }
+export const emptyConditions = (): Conditions => ({
+  wine: new Float64Array(STRONG + 1),
+  end: new Float64Array(STRONG + 1),
+  wineCharge: 0,
+  endCharge: 0
+})
 
 /** Charge of one mole of each content at a pH. */
-function chargesOf(ph: number, medium: Medium): Float64Array {
-  const charges = new Float64Array(STRONG + 1)
+function chargesOf(ph: number, medium: Medium, charges: Float64Array): void {
   const h = protonActivity(ph)
   // Amino acids are counted from their positive form.
   for (let i = 0; i < STRONG; i++) charges[i] = (i === POSITION.amino ? 1 : 0) - meanCharge(medium.ka, PLACE[i]!, h)
   charges[STRONG] = 1
-  return charges
 }
 /** Where the acids looked for stand among all acids. */
 const PLACE = UNKNOWN_ACIDS.map((name) => ACID_NAMES.indexOf(name))
@@ -148,17 +155,23 @@ const PLACE = UNKNOWN_ACIDS.map((name) => ACID_NAMES.indexOf(name))
 /** Contents found, as a composition. */
 export function compositionOf(pair: Pair, contents: Float64Array): Composition {
   const acids = { ...pair.given.acids }
-  UNKNOWN_ACIDS.forEach((name, i) => {
-    acids[name] = contents[i]!
-  })
+  for (let i = 0; i < STRONG; i++) acids[UNKNOWN_ACIDS[i]!] = contents[i]!
   return { ...pair.given, strongIon: contents[STRONG]!, acids }
 }
 
-/** Ionic strengths of contents at their pH and at the end point, as far as the activity model goes. */
-export function strengthsOf(pair: Pair, contents: Float64Array, wine: Medium, end: Medium): [wine: number, end: number] {
-  const laid = molesOf(pair.given)
-  for (let i = 0; i < STRONG; i++) laid.moles[PLACE[i]!] = contents[i]!
-  laid.strongIon += contents[STRONG]! + contents[POSITION.amino]!
+/**
+ * Ionic strengths of contents at their pH and at the end point, as far as the activity model goes.
+ * @param moles room to lay the contents out in, which holds what is given of the pair
+ */
+export function strengthsOf(
+  pair: Pair,
+  contents: Float64Array,
+  wine: Medium,
+  end: Medium,
+  moles = pair.laid.moles.slice()
+): [wine: number, end: number] {
+  for (let i = 0; i < STRONG; i++) moles[PLACE[i]!] = contents[i]!
+  const laid = { strongIon: pair.laid.strongIon + contents[STRONG]! + contents[POSITION.amino]!, moles }
   // The base of the titration counts once, as the strong ion that it brings.
   const atEnd = chargeAt(pair.endPointPh, laid, end).ionicStrength + pair.base / 2
   return [Math.min(0.5, chargeAt(pair.ph, laid, wine).ionicStrength), Math.min(0.5, atEnd)]

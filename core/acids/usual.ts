@@ -1,4 +1,4 @@
-import { ACIDS, type AcidName, POTASSIUM_MOLAR_MASS } from './constants'
+import { ACIDS, POTASSIUM_MOLAR_MASS } from './constants'
 
 export type WineStyle = 'red' | 'rose' | 'white'
 /** Where malolactic stands, when somebody knows. */
@@ -116,7 +116,10 @@ export interface Circumstances {
  * smoothly with alcohol and ripeness, so that no figure jumps when a must becomes a wine.
  * @returns kinds with their weights (together 1)
  */
-export function usualContents({ abv, style, brix, malolactic }: Circumstances): Usual[] {
+export function usualContents(of: Circumstances): readonly Usual[] {
+  const { abv, style, brix, malolactic } = of
+  // A band asks some hundred times for the same wine.
+  if (last && last.of.abv === abv && last.of.style === style && last.of.brix === brix && last.of.malolactic === malolactic) return last.usual
   const share = fermentedShare(abv)
   const known = style ?? 'unknown'
   const ripeness = Math.min(32, Math.max(14, brix ?? USUAL_BRIX[known])) - 23
@@ -125,12 +128,15 @@ export function usualContents({ abv, style, brix, malolactic }: Circumstances): 
     const usual = MALOLACTIC_ODDS[known][kind] * share
     return kind === 'before' ? 1 - (MALOLACTIC_ODDS[known]['under-way'] + MALOLACTIC_ODDS[known].after) * share : usual
   }
-  return (['before', 'under-way', 'after'] as const).flatMap((kind): Usual[] => {
+  const usual: Usual[] = []
+  for (const kind of ['before', 'under-way', 'after'] as const) {
     const weight = odds(kind)
-    if (weight <= 0) return []
-    return [{ malolactic: kind, weight, ...contents(kind, share, ripeness, brix === undefined, known) }]
-  })
+    if (weight > 0) usual.push({ malolactic: kind, weight, ...contents(kind, share, ripeness, brix === undefined, known) })
+  }
+  last = { of, usual }
+  return usual
 }
+let last: { of: Circumstances, usual: readonly Usual[] } | undefined
 
 /** 0 for must, 1 for wine, smooth between. */
 function fermentedShare(abv: number): number {
@@ -138,22 +144,34 @@ function fermentedShare(abv: number): number {
   return x * x * (3 - 2 * x)
 }
 
-function contents(kind: MalolacticKnown, share: number, ripeness: number, ripenessUnknown: boolean, style: WineStyle | 'unknown') {
+/** A table laid out for reckoning: the acids in mol/L in their order, behind them potassium in mol/L. */
+interface Laid { mean: Float64Array, sd: Float64Array }
+const laidOut = (table: Contents): Laid => {
+  const of = (which: 0 | 1) =>
+    Float64Array.from([
+      ...UNKNOWN_ACIDS.map((name) => table[name][which] / ACIDS[name].molarMass),
+      table.potassium[which] / POTASSIUM_MOLAR_MASS
+    ])
+  return { mean: of(0), sd: of(1) }
+}
+const MUST = laidOut(USUAL_MUST)
+const WINE = { before: laidOut(USUAL_WINE.before), 'under-way': laidOut(USUAL_WINE['under-way']), after: laidOut(USUAL_WINE.after) }
+const MALIC = UNKNOWN_ACIDS.indexOf('malic')
+
+function contents(kind: MalolacticKnown, share: number, ripeness: number, ripenessUnknown: boolean, style: WineStyle | 'unknown'): Laid {
   const [mean, sd] = [new Float64Array(STRONG + 1), new Float64Array(STRONG + 1)]
-  const wine = USUAL_WINE[kind]
-  const of = (name: UnknownAcid | 'potassium', which: 0 | 1) => USUAL_MUST[name][which] * (1 - share) + wine[name][which] * share
-  UNKNOWN_ACIDS.forEach((name, i) => {
-    let [m, s] = [of(name, 0), of(name, 1)]
-    if (name === 'malic' && kind !== 'after') {
-      m = Math.max(0.4, m + MALIC_PER_BRIX * ripeness * (kind === 'before' ? 1 : 0.4))
-      if (ripenessUnknown) s = Math.hypot(s, UNRIPE_OR_RIPE)
-    }
-    mean[i] = m / ACIDS[name as AcidName].molarMass
-    sd[i] = s / ACIDS[name as AcidName].molarMass
-  })
-  const potassium = of('potassium', 0) + POTASSIUM_PER_BRIX * ripeness * (1 - share) + SKINS[style]
+  const wine = WINE[kind]
+  for (let i = 0; i <= STRONG; i++) {
+    mean[i] = MUST.mean[i]! * (1 - share) + wine.mean[i]! * share
+    sd[i] = MUST.sd[i]! * (1 - share) + wine.sd[i]! * share
+  }
+  if (kind !== 'after') {
+    const mass = ACIDS.malic.molarMass
+    mean[MALIC] = Math.max(0.4 / mass, mean[MALIC]! + (MALIC_PER_BRIX * ripeness * (kind === 'before' ? 1 : 0.4)) / mass)
+    if (ripenessUnknown) sd[MALIC] = Math.hypot(sd[MALIC]!, UNRIPE_OR_RIPE / mass)
+  }
   const others = (which: 0 | 1) => OTHER_IONS.must[which] * (1 - share) + OTHER_IONS.wine[which] * share
-  mean[STRONG] = potassium / POTASSIUM_MOLAR_MASS + others(0)
-  sd[STRONG] = Math.hypot(of('potassium', 1) / POTASSIUM_MOLAR_MASS, others(1))
+  mean[STRONG]! += (POTASSIUM_PER_BRIX * ripeness * (1 - share) + SKINS[style]) / POTASSIUM_MOLAR_MASS + others(0)
+  sd[STRONG] = Math.hypot(sd[STRONG]!, others(1))
   return { mean, sd }
 }

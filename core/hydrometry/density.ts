@@ -47,6 +47,8 @@ export function sucroseDensity(brix: number, celsius: number): number {
       wPower *= w
     }
     tauPower *= tau
+    // At 20 °C, where nearly all is asked, the first row says it all.
+    if (tauPower === 0) break
   }
   return rho
 }

@@ -1,4 +1,4 @@
-import { type AcidChange, type AcidReadings, type Composition, READING_UNCERTAINTY, acidStateOf, applyChange, fitAcids } from '../acids'
+import { type AcidChange, type AcidReadings, type Composition, READING_UNCERTAINTY, applyChange, fitAcids, solveEquilibrium } from '../acids'
 import { brixFromSg } from '../hydrometry'
 import { abvOf } from './balance'
 import { isFermenting, isMust } from './facets'
@@ -75,8 +75,8 @@ export function changeAcids(lot: LotState, change: AcidChange, at: string, entry
   if (!lot.acids) return
   const { composition } = applyChange(lot.acids.composition, change)
   lot.acids = { composition, at, from: restsOn(lot.acids.from, entryId), changed: true, malicMeasured: lot.acids.malicMeasured }
-  const state = acidStateOf(composition)
-  if (!state.solved) return
+  const state = solveEquilibrium(composition)
+  if (state.status !== 'converged') return
   const estimate = (value: number, uncertainty: number): Figure => ({ value, origin: 'estimated', at, uncertainty, from: lot.acids!.from })
   lot.ph = estimate(state.ph, Math.max(lot.ph?.uncertainty ?? 0, READING_UNCERTAINTY.ph) + 0.02)
   lot.ta = estimate(state.taGPerL, Math.max(lot.ta?.uncertainty ?? 0, READING_UNCERTAINTY.taGPerL))

@@ -116,11 +116,11 @@ function takeOver(into: LotState, from: LotState): void {
 }
 
 function mixSources(a: readonly Source[], b: readonly Source[], share: number): Source[] {
-  const mixed = a.map((s) => ({ ...s, share: s.share * share }))
+  const mixed = new Map(a.map((s) => [s.key, { ...s, share: s.share * share }]))
   for (const s of b) {
-    const known = mixed.find((m) => m.key === s.key)
+    const known = mixed.get(s.key)
     if (known) known.share += s.share * (1 - share)
-    else mixed.push({ ...s, share: s.share * (1 - share) })
+    else mixed.set(s.key, { ...s, share: s.share * (1 - share) })
   }
-  return mixed.sort((x, y) => y.share - x.share)
+  return [...mixed.values()].sort((x, y) => y.share - x.share)
 }
