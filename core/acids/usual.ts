@@ -119,7 +119,8 @@ export interface Circumstances {
 export function usualContents(of: Circumstances): readonly Usual[] {
   const { abv, style, brix, malolactic } = of
   // A band asks some hundred times for the same wine.
-  if (last && last.of.abv === abv && last.of.style === style && last.of.brix === brix && last.of.malolactic === malolactic) return last.usual
+  const was = last?.of
+  if (was && was.abv === abv && was.style === style && was.brix === brix && was.malolactic === malolactic) return last!.usual
   const share = fermentedShare(abv)
   const known = style ?? 'unknown'
   const ripeness = Math.min(32, Math.max(14, brix ?? USUAL_BRIX[known])) - 23
