@@ -3,6 +3,7 @@ import type { Draft, Entry, EntryOf, Fact, LotView } from '~~/core/ledger'
 import { type AnyFact, formOf } from '~/forms'
 import { type FieldProblem, type FieldSpec, type FormContext, type Values, isProblem } from '~/forms/spec'
 import { sayIssue } from '~/wording/problems'
+import { unchanged } from './unchanged'
 import type { QuantityField } from './useQuantityField'
 
 export interface EntryFormOptions {
@@ -66,9 +67,9 @@ export function useEntryForm(options: EntryFormOptions) {
     quantities.set(`${spec.key}|${spec.unit}`, made)
     return made
   }
-  const fields = computed(() =>
-    form.fields(values, context.value, options.fact as AnyFact | undefined).map((spec) => ({ spec, field: spec.as === 'quantity' ? quantity(spec) : undefined }))
-  )
+  /** What is asked for; the same list as before as long as it says the same, so that an entry elsewhere draws no field anew. */
+  const specs = unchanged(() => form.fields(values, context.value, options.fact as AnyFact | undefined))
+  const fields = computed(() => specs.value.map((spec) => ({ spec, field: spec.as === 'quantity' ? quantity(spec) : undefined })))
   /** Numbers as they stand, and what was typed for them, beside the other values. */
   const filled = computed<Values>(() => ({
     ...values,

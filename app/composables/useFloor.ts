@@ -1,3 +1,4 @@
+import { createSharedComposable } from '@vueuse/core'
 import { type LotView, isHeld, isMust } from '~~/core/ledger'
 import { type StageFinding, findingsOf, tasksOf, walkingOrder } from '~~/core/stages'
 import { type FindingWords, OVER, REST, addressOf, sayFinding } from '~/wording/findings'
@@ -28,7 +29,7 @@ const ORDER = { stop: 0, now: 1, soon: 2, wait: 3, note: 4 } as const
 const rank = (item: FloorItem): number => (item.tasks[0] ? ORDER[item.tasks[0].finding.urgency] : isHeld(item.lot) ? 5 : 6)
 
 /** Every lot with what it asks for and what is worth knowing: the one list that Today, the lot, the floor and the shelf show. */
-export function useFloor() {
+export const useFloor = createSharedComposable(() => {
   const cellar = useCellarStore()
   const forecasts = useForecastsStore()
   const followed = useFollowedStore()
@@ -38,14 +39,17 @@ export function useFloor() {
   const inOwnDegrees = (words: FindingWords): FindingWords => ({ ...words, title: f.degrees(words.title), reason: f.degrees(words.reason) })
   const format = { ...f, material: materials.name }
 
+  /** What says the same as before is drawn no second time. */
+  const asBefore = unchangedEach<Said>()
   const items = computed<FloorItem[]>(() => {
     const say =
       (lot: LotView) =>
-        (finding: StageFinding): Said => ({
-          finding,
-          words: inOwnDegrees(sayFinding(finding, lot, format)),
-          ...(finding.action && { to: addressOf(finding.action) })
-        })
+        (finding: StageFinding): Said =>
+          asBefore(`${lot.id}|${finding.key}`, {
+            finding,
+            words: inOwnDegrees(sayFinding(finding, lot, format)),
+            ...(finding.action && { to: addressOf(finding.action) })
+          })
     const view = { ...cellar.state, forecasts: forecasts.known, followed: followed.wrong }
     const walk = walkingOrder(cellar.lots, [...cellar.state.vessels.keys()], now.value)
     const all = walk
@@ -64,4 +68,4 @@ export function useFloor() {
     return all.map((item) => ({ ...item, ...(item.tasks[0] && ORDER[item.tasks[0].finding.urgency] < ORDER.wait && { number: ++number }) }))
   })
   return { items, of: (lotId: string) => items.value.find((i) => i.lot.id === lotId) }
-}
+})

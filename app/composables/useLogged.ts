@@ -1,11 +1,11 @@
 /** Says what was logged, with the way back beside it. */
 export function useLogged() {
-  const toast = useToast()
+  const message = useMessage()
   const cellar = useCellarStore()
   return (title: string) => {
     // What this message is about, not what may have been logged since.
     const ids = cellar.lastAction.map((e) => e.id)
-    toast.add({
+    message({
       title,
       color: 'primary',
       orientation: 'horizontal',

@@ -4,11 +4,11 @@
  */
 export function useStrike() {
   const cellar = useCellarStore()
-  const toast = useToast()
+  const message = useMessage()
   return async (id: string, title: string, reason: string) => {
     const standing = cellar.facts.find((f) => f.fact.id === id)
     if (!standing || !(await cellar.strike([id], reason))) return
-    toast.add({
+    message({
       title,
       color: 'neutral',
       orientation: 'horizontal',

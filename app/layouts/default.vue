@@ -48,9 +48,9 @@ defineShortcuts({
   'g-s': () => navigateTo('/stores')
 })
 /** Ctrl+Z takes back what was logged last. */
-const toast = useToast()
+const message = useMessage()
 async function takeBack() {
-  if (await cellar.undoLast()) toast.add({ title: 'Taken back: it stays in the ledger, struck.', color: 'neutral' })
+  if (await cellar.undoLast()) message({ title: 'Taken back: it stays in the ledger, struck.', color: 'neutral' })
 }
 const dark = computed(() => colorMode.value === 'dark')
 const toggleTheme = () => {

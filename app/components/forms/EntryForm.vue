@@ -31,7 +31,8 @@ defineExpose({ values })
 </script>
 
 <template>
-  <UForm ref="root" :state="values" class="entry" :class="{ tall }" @submit="submit">
+  <!-- Its own way of showing that it is busy draws every field anew, twice; the button says it. -->
+  <UForm ref="root" :state="values" :loading-auto="false" class="entry" :class="{ tall }" @submit="submit">
     <FormFields :values="values" :fields="fields" :problems="problems" @set="entry.set" />
     <TextField v-if="fact" v-model="reason" label="Why, if you like" :maxlength="200" class="wide" />
     <WhenField v-if="dated || fact" v-model="at" class="full" />

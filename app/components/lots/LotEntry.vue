@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { Fact, LotView } from '~~/core/ledger'
 import { bottlesLeft } from '~~/core/stages'
+import { unchanged } from '~/composables/unchanged'
 import { FORMS } from '~/forms'
 
 /** What can be logged of a lot, by kind; the one that the address asks for stands open. */
@@ -50,7 +51,7 @@ async function done() {
 }
 /** Bottles are taken only where there are some. */
 const kinds = computed(() => (Object.keys(KINDS) as Kind[]).filter((k) => k !== 'store' || bottlesLeft(props.lot) > 0))
-const items = computed(() => kinds.value.map((value) => ({ value, label: FORMS[KINDS[value]].title })))
+const items = unchanged(() => kinds.value.map((value) => ({ value, label: FORMS[KINDS[value]].title })))
 </script>
 
 <template>

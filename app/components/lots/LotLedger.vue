@@ -8,7 +8,7 @@ const props = defineProps<{ lot: LotView }>()
 const cellar = useCellarStore()
 const story = useStory()
 const f = useFormat()
-const toast = useToast()
+const message = useMessage()
 const shownCount = ref(40)
 /** One more than is shown, to know whether there are more. */
 const lines = computed(() => story.linesOf(props.lot.id, shownCount.value + 1))
@@ -21,23 +21,28 @@ async function strike(id: string) {
     // Something later rests on it: the reason is said above the page, and nothing was changed.
     return
   }
-  toast.add({
+  message({
     title: 'Struck out. It stays in the ledger, marked.',
     color: 'neutral',
     ...(before && { actions: [{ label: 'Undo', onClick: () => void cellar.undoCorrection(before) }] })
   })
 }
 
-function corrected(before: Fact) {
+function open(fact: Fact) {
+  opened.value = opened.value?.id === fact.id ? undefined : fact
+}
+function corrected() {
+  const before = opened.value
   opened.value = undefined
-  toast.add({
+  if (!before) return
+  message({
     title: 'Corrected. What stood there before stays visible.',
     color: 'primary',
     actions: [{ label: 'Undo', onClick: () => void cellar.undoCorrection(before) }]
   })
 }
 async function bringBack(fact: Fact) {
-  if (await cellar.undoCorrection(fact)) toast.add({ title: 'It stands again.', color: 'neutral' })
+  if (await cellar.undoCorrection(fact)) message({ title: 'It stands again.', color: 'neutral' })
 }
 
 /** Goes to an entry's line, also to one so old that it is not drawn yet. */
@@ -51,12 +56,17 @@ async function show(id: string) {
 }
 defineExpose({ show })
 
-/** The versions an entry had before the one that stands, oldest first. */
-function earlier(line: StoryLine): { text: string, reason: string }[] {
+/** What an entry said before it was corrected, oldest first, a line each. */
+function before(line: StoryLine): string {
   const { original, corrections } = line.standing
-  if (corrections.length === 0) return []
   const versions: Fact[] = [original, ...corrections.flatMap((c) => (c.replacement ? [c.replacement] : []))]
-  return corrections.map((c, i) => ({ text: versions[i] ? sayFact(versions[i], f, story.names) : '', reason: c.reason }))
+  return corrections
+    .map(({ reason }, i) => {
+      const struck = line.struck && i === corrections.length - 1
+      const said = struck ? 'Struck' : `Before: ${versions[i] ? sayFact(versions[i], f, story.names) : ''}`
+      return (reason && reason !== 'Struck by hand' ? `${said} (${reason})` : said).replaceAll('\n', ' ')
+    })
+    .join('\n')
 }
 </script>
 
@@ -64,65 +74,22 @@ function earlier(line: StoryLine): { text: string, reason: string }[] {
   <div>
     <h2>Ledger</h2>
     <ol class="lines">
-      <!-- Drawn anew only when it says something else: a ledger has hundreds of lines, and an entry changes one. -->
-      <li
+      <!-- Each line a part of its own: an entry changes one of hundreds, and only that is drawn anew. -->
+      <LotLedgerLine
         v-for="line in lines.slice(0, shownCount)"
-        :id="`entry-${line.id}`"
+        :id="line.id"
         :key="line.id"
-        v-memo="[line.when, line.text, line.standing, opened?.id === line.id && lot]"
-        tabindex="-1"
-        :class="{ struck: line.struck }"
-      >
-        <time :datetime="line.at" class="soft small">{{ line.when }}</time>
-        <span class="text">
-          <s v-if="line.struck">{{ line.text }}</s
-          ><template v-else>{{ line.text }}</template>
-          <span v-for="(v, i) in earlier(line)" :key="i" class="version small"
-          >{{ line.struck && i === earlier(line).length - 1 ? 'Struck' : `Before: ${v.text}` }}
-            {{ v.reason && v.reason !== 'Struck by hand' ? `(${v.reason})` : '' }}</span
-          >
-        </span>
-        <img
-          v-if="line.standing.fact.type === 'observation' && line.standing.fact.photo && !line.struck"
-          :src="line.standing.fact.photo"
-          :alt="`Picture: ${line.text}`"
-          class="photo"
-        />
-        <span v-if="line.struck" class="acts"
-        ><span class="small soft">struck</span
-        ><UButton variant="ghost" color="neutral" :aria-label="`Bring back: ${line.text}`" @click="bringBack(line.standing.fact)"
-        >Bring back</UButton
-        ></span
-        >
-        <span v-else class="acts">
-          <UButton
-            variant="ghost"
-            color="neutral"
-            :aria-label="`Correct: ${line.text}`"
-            :aria-expanded="opened?.id === line.id"
-            @click="opened = opened?.id === line.id ? undefined : line.standing.fact"
-          >Correct</UButton
-          >
-          <UButton
-            v-if="line.standing.fact.type !== 'lot-started'"
-            variant="ghost"
-            color="neutral"
-            :aria-label="`Strike out: ${line.text}`"
-            @click="strike(line.id)"
-          >Strike</UButton
-          >
-        </span>
-        <EntryForm
-          v-if="opened?.id === line.id"
-          :type="opened.type"
-          :lot="lot"
-          :fact="opened"
-          send="Put it right"
-          class="form sheet"
-          @done="corrected(opened)"
-          @leave="opened = undefined"
-        />
-      </li>
+        :at="line.at"
+        :when="line.when"
+        :text="line.text"
+        :standing="line.standing"
+        :before="before(line)"
+        :lot="opened?.id === line.id ? lot : undefined"
+        @open="open"
+        @strike="strike"
+        @bring-back="bringBack"
+        @corrected="corrected"
+      />
     </ol>
     <UButton v-if="lines.length > shownCount" variant="link" @click="shownCount += 200">Show older entries</UButton>
   </div>
@@ -131,46 +98,5 @@ function earlier(line: StoryLine): { text: string, reason: string }[] {
 <style scoped>
 .lines {
   margin-top: 8px;
-}
-li {
-  display: grid;
-  grid-template-columns: 9.5rem minmax(0, 1fr) auto;
-  gap: 2px 16px;
-  align-items: center;
-  border-top: 1.5px solid var(--line);
-  min-height: 46px;
-  padding: 4px 0;
-}
-.text {
-  overflow-wrap: anywhere;
-}
-.photo {
-  grid-column: 2;
-  grid-row: 2;
-  max-height: 180px;
-  border-radius: 10px;
-  margin: 4px 0 8px;
-}
-.version {
-  display: block;
-  color: var(--ink-soft);
-}
-.struck .text {
-  color: var(--ink-soft);
-}
-.form {
-  grid-column: 1 / -1;
-}
-@media (max-width: 560px) {
-  li {
-    grid-template-columns: minmax(0, 1fr) auto;
-  }
-  time {
-    grid-column: 1 / -1;
-    padding-top: 6px;
-  }
-  .acts {
-    display: grid;
-  }
 }
 </style>

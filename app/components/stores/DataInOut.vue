@@ -11,7 +11,7 @@ import { sayFact } from '~/wording/sentences'
 
 const cellar = useCellarStore()
 const settings = useSettingsStore()
-const toast = useToast()
+const message = useMessage()
 const problem = ref<string>()
 const found = shallowRef<Reviewed>()
 /** Doubtful entries that the person wants all the same. */
@@ -79,7 +79,7 @@ async function takeIn() {
   const written = await cellar.takeReviewed(doubts.value.map((d) => d.entryId).filter((id) => !wanted.value.includes(id)))
   if (!written) return
   settings.change({ asked: true, ...(!settings.values.cellarName && !cellar.isDemo && { cellarName: found.value.name }) })
-  toast.add({ title: `${counted(written.length, 'entry', 'entries')} came in`, color: 'primary' })
+  message({ title: `${counted(written.length, 'entry', 'entries')} came in`, color: 'primary' })
   found.value = undefined
 }
 </script>

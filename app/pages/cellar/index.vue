@@ -6,7 +6,7 @@ import { CARE } from '~/wording/terms'
 
 /** Every vessel of the house: what wine stands in, what is empty, what wants washing, what is out of use. */
 const cellar = useCellarStore()
-const toast = useToast()
+const message = useMessage()
 const logged = useLogged()
 const vessels = computed(() => [...cellar.state.vessels.values()].sort((a, b) => b.capacityL - a.capacityL))
 const groups = computed(() => {
@@ -38,7 +38,7 @@ async function remove(vessel: VesselState) {
   if (!standing) return
   const done = await cellar.strike([standing.fact.id], 'No longer there')
   if (done)
-    toast.add({
+    message({
       title: `${vessel.name} is off the shelf`,
       color: 'neutral',
       actions: [{ label: 'Undo', onClick: () => void cellar.undoCorrection(standing.fact) }]

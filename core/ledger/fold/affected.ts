@@ -3,26 +3,34 @@ import type { EntryOf, Fact } from '../entry'
 import { touchedBy } from '../entries/kinds'
 import { HEADER } from './header'
 
+/** What a change of some facts means for all others. */
+export interface Affected {
+  /** The place in the ledger before which nothing changes. */
+  from: number
+  /** What is gathered before the rest is to be gathered anew. */
+  gathered: boolean
+}
+
 /**
- * The place in the ledger before which nothing changes: that of the earliest fact that is new, moved, changed or struck. What is
- * gathered first (a check, a card, a vessel) changes the facts that rest on it, however long ago they were.
+ * Nothing changes before the earliest fact that is new, moved, changed or struck. What is gathered first (a check, a card, a
+ * vessel) changes the facts that rest on it, however long ago they were, and shifts the places of those after it.
  * @param before the facts as they stood, @param after as they stand, in ledger order
  * @param touched ids of the facts that are new or changed
  */
-export function affectedFrom(before: readonly StandingFact[], after: readonly StandingFact[], touched: ReadonlySet<string>): number {
-  const first = (facts: readonly StandingFact[]) => {
-    const found = facts.findIndex((f) => touched.has(f.original.id) && !HEADER.has(f.fact.type))
-    return found < 0 ? facts.length : found
-  }
-  let from = Math.min(first(before), first(after), before.length)
+export function affectedFrom(before: readonly StandingFact[], after: readonly StandingFact[], touched: ReadonlySet<string>): Affected {
+  let from = before.length
+  let gathered = false
   for (const facts of [before, after]) {
-    for (const { fact, original } of facts) {
-      if (touched.has(original.id) && HEADER.has(fact.type)) from = Math.min(from, restingOn(fact, after))
+    // A plain loop: it looks through the whole ledger for every entry.
+    for (let place = 0; place < facts.length; place++) {
+      const { fact, original } = facts[place]!
+      if (!touched.has(original.id)) continue
+      from = Math.min(from, place)
+      if (HEADER.has(fact.type)) from = Math.min(from, restingOn(fact, after))
+      gathered ||= HEADER.has(fact.type) || fact.type === 'lot-started'
     }
   }
-  // A header fact that comes or goes shifts the places of those after it.
-  const shifted = (facts: readonly StandingFact[]) => facts.findIndex((f) => touched.has(f.original.id))
-  return [shifted(before), shifted(after)].reduce((least, i) => (i < 0 ? least : Math.min(least, i)), from)
+  return { from, gathered }
 }
 
 /** The first fact that rests on what is gathered first. */

@@ -6,7 +6,7 @@ import type { CellarState, LedgerProblem } from '../state'
 import { affectedFrom } from './affected'
 import { finished } from './finished'
 import { Folding } from './folding'
-import { HEADER, headerOf } from './header'
+import { headerOf } from './header'
 
 /** A state is kept after every so many facts, so that a late entry or a correction begins from the last one before it. */
 const EVERY = 300
@@ -46,10 +46,7 @@ export function extend(history: History, more: readonly Entry[]): History {
   const changed = factsWith(history.facts, more)
   if (!changed) return historyOf(entries)
   const { facts, touched } = changed
-  const from = affectedFrom(history.facts, facts, touched)
-  const gathered = [...history.facts, ...facts].some(
-    (f) => touched.has(f.original.id) && (HEADER.has(f.fact.type) || f.fact.type === 'lot-started')
-  )
+  const { from, gathered } = affectedFrom(history.facts, facts, touched)
   return foldOn(
     { entries, facts, header: gathered ? newHeader(facts) : history.header, checkpoints: history.checkpoints },
     from,

@@ -1,0 +1,28 @@
+type Message = Parameters<ReturnType<typeof useToast>['add']>[0]
+
+/** So long a message stands, ms, if nobody points at it. */
+const STANDS_MS = 5000
+
+/**
+ * Says something over the shelf, for five seconds, or as long as it is pointed at or has the focus. The clock is ours: the
+ * library's draws the whole message anew sixty times a second while it runs, which a phone in a cellar feels.
+ */
+export function useMessage() {
+  const toast = useToast()
+  return (message: Message): void => {
+    let left = STANDS_MS
+    let since = 0
+    let timer: ReturnType<typeof setTimeout> | undefined
+    const run = () => {
+      clearTimeout(timer)
+      since = Date.now()
+      timer = setTimeout(() => toast.remove(id), left)
+    }
+    const stop = () => {
+      clearTimeout(timer)
+      left = Math.max(1000, left - (Date.now() - since))
+    }
+    const { id } = toast.add({ ...message, duration: 0, progress: false, onPause: stop, onResume: run })
+    run()
+  }
+}
