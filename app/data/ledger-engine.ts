@@ -6,13 +6,15 @@ import {
   type History,
   type LedgerProblem,
   type LotState,
+  type LotUpkeep,
   type Restatement,
   type StandingFact,
   type VesselState,
   extend,
   historyOf,
   propose,
-  restatedBy
+  restatedBy,
+  upkeepOf
 } from '~~/core/ledger'
 import { entrySchema } from '~~/core/ledger/schema'
 import { correctionOf } from '~~/core/stages'
@@ -41,6 +43,8 @@ export interface Change {
   /** Lots that are new or changed, and what the finder would do with those that are musts. */
   lots: LotState[]
   corrections: [string, TargetResult | undefined][]
+  /** What the wines among them say of their sulphite, on the day of that instant. */
+  upkeep: { now: string, of: [string, LotUpkeep | undefined][] }
   gone: string[]
   rest: Omit<CellarState, 'lots'>
   /** New or changed, as they stand. */
@@ -166,7 +170,12 @@ export class LedgerEngine {
     return this.write(entries, extend(this.history, entries))
   }
 
-  /** Replaces everything, for the demo. */
+  /** The demo as of an instant, in place of all that is there. */
+  async layOutDemo(now: string): Promise<Opened> {
+    const { demoCellar } = await import('~~/demo')
+    return this.replaceAll(demoCellar(new Date(now)).entries)
+  }
+
   async replaceAll(entries: readonly Entry[]): Promise<Opened> {
     await this.db!.replaceAll(entries)
     this.channel?.postMessage({ reload: true })
@@ -246,11 +255,13 @@ export class LedgerEngine {
 function changeBetween(before: History, after: History, more: readonly Entry[]): Change {
   const lots = [...after.cellar.lots.values()].filter((lot) => before.cellar.lots.get(lot.id) !== lot)
   const ids = new Set(more.map((e) => (e.type === 'correction' ? e.targetId : e.id)))
+  const now = new Date().toISOString()
   const { lots: _lots, ...rest } = after.cellar
   return {
     // The composition is worked out when it is asked for; what crosses to a page is plain.
     lots: lots.map((lot) => (lot.acids ? { ...lot, acids: { ...lot.acids, composition: lot.acids.composition } } : lot)),
     corrections: lots.map((lot) => [lot.id, correctionOf(lot)]),
+    upkeep: { now, of: lots.map((lot) => [lot.id, upkeepOf(lot, now)]) },
     gone: [...before.cellar.lots.keys()].filter((id) => !after.cellar.lots.has(id)),
     rest,
     facts: ids.size === 0 ? [] : after.facts.filter((f) => ids.has(f.original.id))

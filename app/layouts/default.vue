@@ -7,6 +7,10 @@ const colorMode = useColorMode()
 const quickOpen = ref(false)
 /** The line comes when it is first asked for. */
 const quickUsed = ref(false)
+/** The card of a word comes when one is first asked for. */
+const { asked: term } = useTerm()
+const termUsed = ref(false)
+watch(term, () => (termUsed.value = true))
 watch(quickOpen, (open) => {
   quickUsed.value ||= open
 })
@@ -107,6 +111,7 @@ async function leaveDemo() {
     <LazyRefusedNote v-if="cellar.refused.length" />
     <SafePart v-if="cellar.ready"><ShelfStrip /></SafePart>
     <main id="main" tabindex="-1"><SafePart><slot /></SafePart></main>
+    <LazyTermCard v-if="termUsed" />
     <LazyQuickLine v-if="quickUsed" v-model:open="quickOpen" />
   </div>
 </template>

@@ -11,10 +11,12 @@ import {
   cellarAt,
   emptyCellar,
   inOrder,
-  lotAt
+  lotAt,
+  rememberUpkeep
 } from '~~/core/ledger'
 import { rememberCorrection } from '~~/core/stages'
 import { type CellarName, StorageError } from '~/data/cellar-storage'
+import { startLedger } from '~/workers/start'
 import type { Change, Committed, Issue, LedgerEngine, Opened, Trouble } from '~/data/ledger-engine'
 
 const WHICH = 'presk.cellar'
@@ -28,7 +30,7 @@ type Engine = {
 /** In a worker of its own where there are workers; beside the page where there are none. */
 async function startEngine(): Promise<Engine> {
   if (typeof Worker === 'undefined') return new (await import('~/data/ledger-engine')).LedgerEngine() as unknown as Engine
-  return (await import('~/workers/start')).startLedger() as unknown as Engine
+  return startLedger() as unknown as Engine
 }
 
 /**
@@ -119,6 +121,7 @@ export const useCellarStore = defineStore('cellar', () => {
     for (const id of change.gone) next.delete(id)
     for (const lot of change.lots) next.set(lot.id, lot)
     for (const [id, correction] of change.corrections) rememberCorrection(next.get(id)!, correction)
+    for (const [id, upkeep] of change.upkeep.of) rememberUpkeep(next.get(id)!, change.upkeep.now, upkeep)
     told.value = { ...change.rest, lots: next }
     if (change.facts.length > 0) {
       const ids = new Set(change.facts.map((f) => f.original.id))
@@ -134,9 +137,8 @@ export const useCellarStore = defineStore('cellar', () => {
 
   /** Fresh demo data, dated from today. */
   async function layOutDemo(): Promise<void> {
-    const { demoCellar } = await import('~~/demo')
     const e = await theEngine()
-    const opened = await e.replaceAll(demoCellar(new Date()).entries)
+    const opened = await e.layOutDemo(new Date().toISOString())
     await takeOpened({
       ...opened,
       ...(problem.value && { trouble: { operation: problem.value.operation, problem: problem.value.problem } })

@@ -13,12 +13,14 @@ export interface Settings {
   titration: { sampleMl: number, normality: number, stepMl: number }
   salt: 'potassium-metabisulphite' | 'sodium-metabisulphite'
   cellarName: string
+  /** Words of the trade say what they mean when they are tapped. */
+  terms: boolean
 }
 
 const number = (v: unknown, most: number): boolean => typeof v === 'number' && v > 0 && v <= most
 const object = (v: unknown): v is Record<string, unknown> => typeof v === 'object' && v !== null
 /**
- * What each setting takes; anything else on the device is as if it were not there. By hand, because these nine are read before
+ * What each setting takes; anything else on the device is as if it were not there. By hand, because these ten are read before
  * the first picture, and Zod would weigh a tenth of it.
  */
 const TAKES: { [K in keyof Settings]: (v: unknown) => boolean } = {
@@ -30,7 +32,8 @@ const TAKES: { [K in keyof Settings]: (v: unknown) => boolean } = {
   spoons: (v) => object(v) && Object.values(v).every((g) => number(g, 12) && (g as number) >= 1),
   titration: (v) => object(v) && number(v.sampleMl, 250) && number(v.normality, 2) && number(v.stepMl, 5),
   salt: (v) => v === 'potassium-metabisulphite' || v === 'sodium-metabisulphite',
-  cellarName: (v) => typeof v === 'string' && v.length <= 80
+  cellarName: (v) => typeof v === 'string' && v.length <= 80,
+  terms: (v) => typeof v === 'boolean'
 }
 
 const DEFAULTS: Settings = {
@@ -41,6 +44,7 @@ const DEFAULTS: Settings = {
   scaleStepG: 0.1,
   salt: 'potassium-metabisulphite',
   cellarName: '',
+  terms: true,
   spoons: {},
   titration: { sampleMl: 10, normality: 0.1, stepMl: 0.1 }
 }

@@ -15,22 +15,18 @@ export const MOVE: Record<AcidMove, { name: string, size: (n: number) => string 
 export const sayMove = (move: AcidMove, size: number): string => `${MOVE[move].name}${size > 0 ? ` ${MOVE[move].size(size)}` : ''}`
 const trim = (n: number) => String(Number(n.toFixed(2)))
 
-/** Where a must stands beside its window; what is to be done about it, the finder says. */
+/** Where a must stands beside what is usual for its style; what is to be done about it, the finder says. */
 export function sayWhere(ph: number, ta: number, window: MapWindow, moved = false): string {
   const style = STYLE[window.style].toLowerCase()
   // What no instrument tells is not said.
-  const [left, right, above, below] = [
-    ph < window.ph.min - EDGE.ph,
-    ph > window.ph.max + EDGE.ph,
-    ta > window.ta.max + EDGE.ta,
-    ta < window.ta.min - EDGE.ta
-  ]
-  const within = !left && !right && !above && !below
-  if (moved && within) return `There it would stand in the window for a ${style}.`
+  const high = { ph: ph > window.ph.max + EDGE.ph, ta: ta > window.ta.max + EDGE.ta }
+  const low = { ph: ph < window.ph.min - EDGE.ph, ta: ta < window.ta.min - EDGE.ta }
+  const usual = `where a ${style} usually does`
+  if (!high.ph && !low.ph && !high.ta && !low.ta) return moved ? `There it would stand ${usual}.` : `It stands ${usual}.`
+  const is = (what: 'ph' | 'ta') => (high[what] ? 'high' : low[what] ? 'low' : undefined)
+  const [itsPh, itsAcid] = [is('ph'), is('ta')]
   if (moved)
-    return `There it would still stand ${[right && 'right of', left && 'left of', above && 'above', below && 'below'].filter(Boolean).join(' and ')} the window for a ${style}.`
-  if (within) return `It stands in the window for a ${style}.`
-  if (right || left)
-    return `It stands ${right ? 'right' : 'left'} of the window for a ${style}${below ? ', and below it' : above ? ', and above it' : ''}.`
-  return above ? `Its pH is right for a ${style}, its acid tastes hard.` : `Its pH is right for a ${style}, its acid is low.`
+    return `For a ${style} ${[itsPh && `its pH would still be ${itsPh}`, itsAcid && `its acid still ${itsAcid}`].filter(Boolean).join(', ')}.`
+  if (!itsPh) return `Its pH is right for a ${style}, its acid ${high.ta ? 'tastes hard' : 'is low'}.`
+  return `For a ${style} its pH is ${itsPh}${itsAcid ? `, and its acid ${itsAcid}` : ''}.`
 }

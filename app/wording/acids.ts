@@ -33,5 +33,5 @@ export function sayAcidsFinding(finding: AcidsFinding): string {
 const NAME = { brix: 'Sugar', ph: 'pH', ta: 'TA' } as const
 export function sayMiss(miss: Miss): string {
   const decimals = miss.quantity === 'ph' ? 2 : 1
-  return `${NAME[miss.quantity]} ends at ${miss.value.toFixed(decimals)}, ${Math.abs(miss.by).toFixed(decimals)} ${miss.by > 0 ? 'above' : 'below'} the window of ${miss.window.min} to ${miss.window.max}.`
+  return `${NAME[miss.quantity]} ends at ${miss.value.toFixed(decimals)}, ${Math.abs(miss.by).toFixed(decimals)} ${miss.by > 0 ? 'above' : 'below'} the usual ${miss.window.min} to ${miss.window.max}.`
 }

@@ -59,14 +59,14 @@ describe('the words of crush day', () => {
 describe('the map in words', () => {
   const window = { style: 'red' as const, ph: MUST_WINDOWS.red.ph, ta: MUST_WINDOWS.red.ta }
   it.each([
-    [3.45, 6.8, false, 'in the window for a red.'],
-    [3.604, 6.8, false, 'in the window'],
-    [3.8, 5.5, false, 'right of the window for a red, and below it'],
-    [3.1, 9, false, 'left of the window for a red, and above it'],
+    [3.45, 6.8, false, 'It stands where a red usually does.'],
+    [3.604, 6.8, false, 'where a red usually does'],
+    [3.8, 5.5, false, 'For a red its pH is high, and its acid low.'],
+    [3.1, 9, false, 'For a red its pH is low, and its acid high.'],
     [3.45, 9, false, 'its acid tastes hard'],
     [3.45, 5, false, 'its acid is low'],
-    [3.45, 6.8, true, 'There it would stand in the window'],
-    [3.8, 5, true, 'still stand right of and below the window']
+    [3.45, 6.8, true, 'There it would stand where a red usually does.'],
+    [3.8, 5, true, 'For a red its pH would still be high, its acid still low.']
   ] as const)('pH %d, TA %d', (ph, ta, moved, words) => {
     expect(sayWhere(ph, ta, window, moved)).toContain(words)
   })

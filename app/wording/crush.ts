@@ -73,8 +73,8 @@ export const STEP: Record<CrushStepCode, { name: string, title: string, why: str
 export const CORRECT: Record<CorrectPhase, { title: string, why: string, action: string }> = {
   plan: {
     title: 'Correct the must',
-    why: 'Something stands outside its window. Try it on the map first; then three quarters of it go in.',
-    action: 'Try it on the map'
+    why: 'Its sugar, pH or acid is not where such a wine usually begins. See first what an addition would do; then three quarters of it go in.',
+    action: 'See what helps'
   },
   'measure-again': {
     title: 'Measure again',

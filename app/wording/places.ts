@@ -39,6 +39,7 @@ export const PLACES: readonly Place[] = [
   { words: ['sweeten', 'sugar'], label: 'Sugar and water', to: '/bench/sweeten', ofLot: true },
   { words: ['free so2', 'iodine'], label: 'Free SO₂ by iodine', to: '/bench/free-so2', ofLot: true },
   { words: ['supplies', 'store', 'shopping'], label: 'Supplies', to: '/stores/supplies' },
+  { words: ['words', 'glossary', 'terms'], label: 'Words of the trade', to: '/words' },
   { words: ['cards'], label: 'Own cards', to: '/stores/cards' },
   { words: ['export', 'import', 'settings', 'stores', 'units'], label: 'Stores', to: '/stores' }
 ]

@@ -192,7 +192,7 @@ describe('what is wrong is said with what to do', () => {
     ],
     [
       sayMiss({ quantity: 'ph', value: 3.68, window: { min: 3.3, max: 3.6 }, by: 0.08 }),
-      'pH ends at 3.68, 0.08 above the window of 3.3 to 3.6.'
+      'pH ends at 3.68, 0.08 above the usual 3.3 to 3.6.'
     ],
     [
       saySulphiteFinding({ code: 'already-there', freeMgPerL: 60, targetFreeMgPerL: 40 }),

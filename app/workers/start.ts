@@ -5,8 +5,9 @@ import type { Racking } from './racking.worker'
 import type { Reckoner } from './reckoner.worker'
 
 /** Starts a worker of ours; its calls are typed by what it exposes. */
+let ledger: Remote<LedgerEngine> | undefined
 export const startLedger = (): Remote<LedgerEngine> =>
-  wrap<LedgerEngine>(new Worker(new URL('./ledger.worker.ts', import.meta.url), { type: 'module', name: 'ledger' }))
+  (ledger ??= wrap<LedgerEngine>(new Worker(new URL('./ledger.worker.ts', import.meta.url), { type: 'module', name: 'ledger' })))
 
 let reckoner: { worker: Worker, remote: Remote<Reckoner> } | undefined
 export function startReckoner(): Remote<Reckoner> {

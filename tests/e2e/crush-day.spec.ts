@@ -61,7 +61,7 @@ for (const size of [
     await hands.tap(button(page, 'Log for Tempranillo'))
 
     await page.clock.fastForward('01:00:00')
-    await hands.tap(link(page, 'Try it on the map'))
+    await hands.tap(link(page, 'See what helps'))
     await expect(page.getByRole('slider', { name: 'Try tartaric acid' })).toHaveAttribute('aria-valuetext', /1\.[89]\d? g\/L/)
     await page.getByText('Show the working').first().click()
     await hands.tap(button(page, 'Exactly as planned'))
@@ -219,14 +219,14 @@ test('a pH and a TA that cannot belong together are told at the reading and on t
 
 test('the map of acids is read and moved by hand and by keyboard', async ({ page }) => {
   await openDemo(page, '/bench/correct?lot=lot-tempranillo')
-  await expect(page.getByText('It stands right of the window for a red, and below it', { exact: false })).toBeVisible()
+  await expect(page.getByText('For a red its pH is high, and its acid low.', { exact: false })).toBeVisible()
   const acid = page.getByRole('slider', { name: 'Try tartaric acid' })
   await acid.focus()
   for (let i = 0; i < 12; i++) await page.keyboard.press('ArrowRight')
   await expect(acid).toHaveAttribute('aria-valuetext', '1.2 g/L')
   const typed = page.getByRole('group', { name: 'Try, for each litre' }).getByRole('textbox', { name: 'Tartaric acid' })
   await expect(typed).toHaveValue('1.2')
-  await expect(page.getByText('There it would stand in the window for a red.')).toBeVisible()
+  await expect(page.getByText('There it would stand where a red usually does.')).toBeVisible()
   await page.keyboard.press('Home')
   await expect(typed).toHaveValue('')
   // By hand: from the must out along the arrow to its tip.

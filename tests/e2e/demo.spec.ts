@@ -27,6 +27,7 @@ const PAGES = [
   '/stores',
   '/stores/supplies',
   '/stores/cards',
+  '/words',
   '/harvest',
   '/crush',
   '/crush/lot-tempranillo',
@@ -91,11 +92,11 @@ test.describe('the accessibility checker, in both themes, on a laptop and on a p
         await page.setViewportSize(PHONE)
         await expectAccessible(page, `${path} on a phone`)
         await page.setViewportSize(LAPTOP)
-      }
-      await inTheDark(page)
-      for (const path of paths) {
-        await goWithin(page, path)
+        // The light goes off while one looks at it.
+        await page.getByRole('button', { name: 'Dark theme' }).click()
+        await expect(page.locator('html')).toHaveClass(/dark/)
         await expectAccessible(page, `${path} in the dark`, true)
+        await page.getByRole('button', { name: 'Light theme' }).click()
       }
     })
 })
@@ -265,4 +266,26 @@ test.describe('with its service worker', () => {
     expect(watch.problems.filter((p) => !p.includes('ERR_INTERNET_DISCONNECTED'))).toEqual([])
     watch.problems.length = 0
   })
+})
+
+test('a word of the trade says what it means where it stands, and leaves those alone who know it', async ({ page }) => {
+  await openDemo(page, '/lots/lot-grenache')
+  const word = page.getByRole('button', { name: /what is Free SO₂\?$/ }).first()
+  await word.click()
+  const card = page.getByText('The part of the sulphite that is not bound to anything', { exact: false })
+  await expect(card).toBeVisible()
+  await expectAccessible(page, 'a word that is explained')
+  await page.keyboard.press('Escape')
+  await expect(card).toBeHidden()
+  await expect(word).toBeFocused()
+  await word.press('Enter')
+  await page.getByRole('link', { name: 'All words' }).click()
+  await expect(page.getByRole('heading', { name: 'Words of the trade' })).toBeVisible()
+  await page.getByRole('textbox', { name: 'Look for' }).fill('crystals')
+  await expect(page.getByRole('definition')).toHaveCount(2)
+  await goWithin(page, '/stores')
+  await page.getByRole('switch', { name: 'Explain words of the trade' }).click()
+  await goWithin(page, '/lots/lot-grenache')
+  await expect(page.getByText('free SO₂', { exact: false }).first()).toBeVisible()
+  await expect(word).toHaveCount(0)
 })

@@ -1,4 +1,4 @@
-import AxeBuilder from '@axe-core/playwright'
+import axe from 'axe-core'
 import { type Locator, type Page, test as base, expect } from '@playwright/test'
 
 interface Watch {
@@ -34,11 +34,14 @@ export { expect }
  * @param contrastOnly the structure is the same in both themes: the second needs its colours checked alone
  */
 export async function expectAccessible(page: Page, where: string, contrastOnly = false): Promise<void> {
-  // No page has a frame in it: what the checker does for frames, in a page of its own, is left out.
-  // A message's guards of the focus are the library's own, and hold it on purpose.
-  const guards = '[role="region"][aria-label^="Notifications"] > span[aria-hidden]'
-  const axe = new AxeBuilder({ page }).setLegacyMode().exclude(guards).options({ resultTypes: ['violations'] })
-  const { violations } = await (contrastOnly ? axe.withRules(['color-contrast']) : axe).analyze()
+  // Put into the page once and asked there: no page has a frame in it, for which its own runner loads it anew at every look.
+  if (!(await page.evaluate(() => 'axe' in window))) await page.evaluate(axe.source)
+  const violations = await page.evaluate(async (only) => {
+    // A message's guards of the focus are the library's own, and hold it on purpose.
+    const guards = '[role="region"][aria-label^="Notifications"] > span[aria-hidden]'
+    const checker = (window as unknown as { axe: typeof axe }).axe
+    return (await checker.run({ exclude: [[guards]] }, { resultTypes: ['violations'], ...(only && { runOnly: ['color-contrast'] }) })).violations
+  }, contrastOnly)
   const serious = violations
     .filter((v) => v.impact === 'serious' || v.impact === 'critical')
     .map(

@@ -47,7 +47,7 @@ for (const size of [
     await page.reload()
     await expect(page.getByText(/8\.2 g of potassium metabisulphite/)).toBeVisible()
     await expect(page.getByText('TA 5.5 g/L, 7.3 mL of 0.1 N on 10 mL.')).toBeVisible()
-    await page.getByRole('link', { name: 'Try it on the map' }).click()
+    await page.getByRole('link', { name: 'See what helps' }).click()
     await expect(page.getByRole('link', { name: /^Yeast: in 12 h/ })).toBeVisible()
   })
 }

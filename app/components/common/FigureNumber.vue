@@ -17,7 +17,7 @@ const MARK = { measured: '●', estimated: '◐', forecast: '○', 'worked out':
 
 <template>
   <div class="number" :class="size ?? 'normal'">
-    <div class="label">{{ label }}</div>
+    <div class="label"><TermText :text="label" :most="1" /></div>
     <div v-if="shown" class="value">
       <span class="figure">{{ shown.text }}</span>
       <span v-if="shown.unit !== label" class="unit">{{ shown.unit }}</span>

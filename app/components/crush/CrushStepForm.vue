@@ -26,7 +26,7 @@ const f = useFormat()
       Left out{{ step.at ? `, ${sayWhen(step.at, now)}` : lot.inoculatedAt ? ': the yeast is in, and this is done before it' : '' }}.
     </p>
     <p v-else-if="step.status === 'done' && !clockStep" class="soft">Done{{ step.at ? `, ${sayWhen(step.at, now)}` : '' }}.</p>
-    <p v-if="!done || clockStep" class="soft">{{ f.degrees(words.why) }}</p>
+    <p v-if="!done || clockStep" class="soft"><TermText :text="f.degrees(words.why)" :most="3" /></p>
 
     <FindingNote v-if="step.tooHotAbove !== undefined">
       Heated, and not read as cool since: this comes at {{ f.words(f.temperature(step.tooHotAbove)) }} or below.
@@ -86,7 +86,7 @@ const f = useFormat()
       <template v-else-if="step.code === 'pitch' && !done">
         <FindingNote v-if="step.status === 'waiting' && step.opensAt"
         >Sulphite is still strong in it: wait {{ hoursWords((Date.parse(step.opensAt) - Date.parse(now)) / 3_600_000) }} more, until
-          {{ sayWhen(step.opensAt, now) }}. After 12 hours it has failed to start before; after 24 spoilage gains.</FindingNote
+          {{ sayWhen(step.opensAt, now) }}. Yeast that went in sooner than 12 hours after it has failed to start; after 24, what spoils a must gets ahead.</FindingNote
         >
         <FindingNote v-if="step.over" tone="stop"
         >More than a day since the sulphite. Every hour now belongs to wild yeast: pitch.</FindingNote

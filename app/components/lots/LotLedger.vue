@@ -9,7 +9,14 @@ const cellar = useCellarStore()
 const story = useStory()
 const f = useFormat()
 const message = useMessage()
-const shownCount = ref(40)
+/** As many as fit on a screen at once; the page stands, and the rest follows. */
+const [FIRST, MORE] = [10, 40]
+const shownCount = ref(FIRST)
+onMounted(() => {
+  const follow = () => (shownCount.value = Math.max(shownCount.value, MORE))
+  if ('requestIdleCallback' in window) requestIdleCallback(follow, { timeout: 1000 })
+  else setTimeout(follow)
+})
 /** One more than is shown, to know whether there are more. */
 const lines = computed(() => story.linesOf(props.lot.id, shownCount.value + 1))
 /** The entry that is put right, as it stood when that was begun. */
@@ -91,7 +98,7 @@ function before(line: StoryLine): string {
         @corrected="corrected"
       />
     </ol>
-    <UButton v-if="lines.length > shownCount" variant="link" @click="shownCount += 200">Show older entries</UButton>
+    <UButton v-if="shownCount >= MORE && lines.length > shownCount" variant="link" @click="shownCount += 200">Show older entries</UButton>
   </div>
 </template>
 

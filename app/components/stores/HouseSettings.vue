@@ -46,6 +46,7 @@ const SYSTEMS = {
   imperial: 'Imperial: gallons of 4.546 L, pounds'
 }
 const THEMES = { system: 'As the device', light: 'Light', dark: 'Dark, for the cellar' }
+const terms = computed({ get: () => settings.values.terms, set: (terms) => settings.change({ terms }) })
 const name = computed({
   get: () => settings.values.cellarName,
   set: (cellarName) => settings.change({ cellarName: cellarName.slice(0, 80) })
@@ -68,6 +69,7 @@ const name = computed({
     />
     <SelectField v-model="colorMode.preference" label="Light" :words="THEMES" />
     <TextField v-model="name" label="Name of the cellar" />
+    <USwitch v-model="terms" label="Explain words of the trade" description="dotted words say what they mean when they are tapped" />
     <p class="soft small">
       Kept on this device; of these only the cellar’s name goes into the exported file.
       <template v-if="cellar.isDemo"> They hold for the demo and your own cellar.</template>

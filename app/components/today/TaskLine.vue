@@ -18,7 +18,7 @@ const minutes = computed(() => props.said.finding.minutes)
       <NuxtLink :to="`/lots/${lot.id}`" class="lot">{{ lot.name }}</NuxtLink>
       <h2>{{ said.words.title }}</h2>
       <p class="soft">
-        {{ said.words.reason }}<template v-if="minutes && number !== undefined"> About {{ minutes }} minutes.</template>
+        <TermText :text="said.words.reason" /><template v-if="minutes && number !== undefined"> About {{ minutes }} minutes.</template>
       </p>
     </div>
     <span v-if="number !== undefined" class="acts">

@@ -84,7 +84,7 @@ useHead({ title: 'Correct · Presk' })
         :style="style"
         @size="bench.setSize"
       />
-      <p v-if="!prediction" class="soft">Give pH and TA, and the must appears on the map with all that can be done to it.</p>
+      <p v-if="!prediction" class="soft">Give pH and TA, and a drawing of both shows where the must stands and what can be done to it.</p>
       <template v-else>
         <div class="row">
           <FigureNumber

@@ -55,7 +55,8 @@ const BENCHES = [
     name: 'Sparkling on purpose',
     what: 'Sugar for a pressure, all that is left counted, and whether the bottle holds it.'
   },
-  { to: '/bench/bottles', name: 'Bottling day', what: 'Which bottles from the net volume, in what order, and the real numbers back.' }
+  { to: '/bench/bottles', name: 'Bottling day', what: 'Which bottles from the net volume, in what order, and the real numbers back.' },
+  { to: '/words', name: 'Words of the trade', what: 'What pH, lees, racking and the others mean, in a sentence or two.' }
 ] as const
 useHead({ title: 'Bench · Presk' })
 </script>
@@ -69,7 +70,7 @@ useHead({ title: 'Bench · Presk' })
     <p class="soft">All the arithmetic, with a lot’s own figures or free-standing.</p>
     <ul class="benches">
       <li v-for="b in BENCHES" :key="b.to">
-        <NuxtLink :to="lot ? { path: b.to, query: { lot: lot.id } } : b.to"
+        <NuxtLink :to="lot && b.to !== '/words' ? { path: b.to, query: { lot: lot.id } } : b.to"
         ><h2>{{ b.name }}</h2>
           <p class="soft">{{ b.what }}</p></NuxtLink
         >

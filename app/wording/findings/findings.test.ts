@@ -18,7 +18,7 @@ describe('findings in words, and the way to act on them', () => {
     [{ code: 'measure-must', urgency: 'now', missing: ['sugar', 'ph', 'ta'] }, 'Measure sugar, pH and titratable acidity', /Every dose/],
     [{ code: 'measure-must', urgency: 'now', missing: ['ph'] }, 'Measure pH', /Every dose/],
     [{ code: 'sulphite-must', urgency: 'now' }, 'Sulphite the must', /by the expected juice/],
-    [{ code: 'correct-must', urgency: 'now', phase: 'plan' }, 'Correct the must', /outside its window/],
+    [{ code: 'correct-must', urgency: 'now', phase: 'plan' }, 'Correct the must', /not where such a wine usually begins/],
     [{ code: 'correct-must', urgency: 'now', phase: 'measure-again' }, 'Measure again', /before the rest/],
     [{ code: 'crush-step', urgency: 'now', step: 'settle' }, 'Leave it to settle', /24 to 72 hours/],
     [{ code: 'clock', urgency: 'wait', step: 'settle', hoursLeft: 20.6 }, 'Settling: 21 h to go', /rack the clear juice/],

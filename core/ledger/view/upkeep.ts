@@ -33,12 +33,17 @@ export const keptAt = (lot: LotState): number => Math.max(LEAST_FREE, freeSo2For
  * @returns undefined for what is no wine, without a pH, or while nothing was read or given
  */
 export function upkeepOf(lot: LotState, now: string): LotUpkeep | undefined {
-  const day = now.slice(0, 10)
   const before = known.get(lot)
-  if (before?.day === day) return before.upkeep
+  if (before?.day === dayOf(now)) return before.upkeep
   const upkeep = isWine(lot) && lot.ph ? learn(lot, now) : undefined
-  known.set(lot, { day, upkeep })
+  rememberUpkeep(lot, now, upkeep)
   return upkeep
+}
+const dayOf = (now: string): string => now.slice(0, 10)
+
+/** Takes in what was learnt elsewhere (in a worker) at that instant, so that the page need not: some 8 ms a wine. */
+export function rememberUpkeep(lot: LotState, now: string, upkeep: LotUpkeep | undefined): void {
+  known.set(lot, { day: dayOf(now), upkeep })
 }
 
 function learn(lot: LotState, now: string): LotUpkeep | undefined {

@@ -109,7 +109,7 @@ useHead({ title: () => `${lot.value?.name ?? 'Lot'} · Presk` })
     <div class="side">
       <section v-if="item" class="next sheet">
         <h2>{{ item.next.words.title }}</h2>
-        <p class="soft">{{ item.next.words.reason }}</p>
+        <p class="soft"><TermText :text="item.next.words.reason" :most="4" /></p>
         <ul v-if="others.length" class="others soft small">
           <li v-for="o in others" :key="o.finding.key">Then: {{ o.words.title }}</li>
         </ul>

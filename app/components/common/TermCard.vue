@@ -1,0 +1,30 @@
+<script setup lang="ts">
+import { GLOSSARY } from '~/wording/glossary'
+
+/** What a word of the trade means, beside the word. It comes when one is first asked for. */
+const { asked, close } = useTerm()
+const open = computed({ get: () => asked.value !== undefined, set: (is) => is || close() })
+const term = computed(() => asked.value && GLOSSARY[asked.value.term])
+</script>
+
+<template>
+  <UPopover v-model:open="open" :reference="asked?.at" :content="{ side: 'bottom', align: 'start', sideOffset: 6, collisionPadding: 12 }">
+    <template #content>
+      <div v-if="term" class="card" role="note">
+        <p><b>{{ term.name }}</b></p>
+        <p>{{ term.says }}</p>
+        <p><NuxtLink :to="`/words#${asked?.term}`" class="textlink" @click="close">All words</NuxtLink></p>
+      </div>
+    </template>
+  </UPopover>
+</template>
+
+<style scoped>
+.card {
+  display: grid;
+  gap: 6px;
+  max-width: min(22rem, calc(100vw - 24px));
+  padding: 14px 16px;
+  line-height: 1.45;
+}
+</style>

@@ -1,0 +1,44 @@
+<script setup lang="ts">
+import { GLOSSARY, partsOf } from '~/wording/glossary'
+
+/** A text whose words of the trade say what they mean when they are tapped; for those who know them it is plain. */
+const props = defineProps<{
+  text: string
+  /** So many of them at the most. */
+  most?: number
+}>()
+const settings = useSettingsStore()
+const { asked, explain } = useTerm()
+const parts = computed(() => (settings.values.terms ? partsOf(props.text, props.most) : [props.text]))
+</script>
+
+<template>
+  <template v-for="(part, i) in parts" :key="i"
+  ><template v-if="typeof part === 'string'">{{ part }}</template
+  ><button
+    v-else
+    type="button"
+    class="term"
+    aria-haspopup="dialog"
+    :aria-expanded="asked?.term === part.term"
+    :aria-label="`${part.text}: what is ${GLOSSARY[part.term].name}?`"
+    @click="explain(part.term, $event.currentTarget as HTMLElement)"
+  >{{ part.text }}</button
+  ></template>
+</template>
+
+<style scoped>
+.term {
+  font: inherit;
+  color: inherit;
+  text-align: inherit;
+  text-decoration: underline dotted var(--line-strong);
+  text-decoration-thickness: 1.5px;
+  text-underline-offset: 0.2em;
+  cursor: help;
+}
+.term:hover,
+.term[aria-expanded='true'] {
+  text-decoration-color: currentcolor;
+}
+</style>

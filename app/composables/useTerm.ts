@@ -1,0 +1,25 @@
+import type { TermKey } from '~/wording/glossary'
+
+interface Asked { term: TermKey, at: HTMLElement }
+
+/** The word that is being explained, and what it stands at. */
+const asked = shallowRef<Asked>()
+/** A press beside the card closes it before the click arrives: on the same word that was to close it. */
+let closed: { at: HTMLElement, when: number } | undefined
+const ONE_PRESS_MS = 400
+
+export function useTerm() {
+  function explain(term: TermKey, at: HTMLElement): void {
+    const closedIt = closed?.at === at && performance.now() - closed.when < ONE_PRESS_MS
+    asked.value = closedIt ? undefined : { term, at }
+  }
+  function close(): void {
+    if (!asked.value) return
+    const { at } = asked.value
+    closed = { at, when: performance.now() }
+    asked.value = undefined
+    // Back to the word, unless the press went to something else.
+    if (document.activeElement === document.body || !document.activeElement) at.focus({ preventScroll: true })
+  }
+  return { asked, explain, close }
+}

@@ -1,0 +1,60 @@
+<script setup lang="ts">
+import { GLOSSARY, type Term, type TermKey } from '~/wording/glossary'
+
+/** Words of the trade, each in a sentence or two; the one that the address names is shown first. */
+const route = useRoute()
+const sought = ref('')
+const words = computed(() => {
+  const wanted = sought.value.trim().toLowerCase()
+  return (Object.entries(GLOSSARY) as [TermKey, Term][])
+    .map(([key, term]) => ({ key, ...term }))
+    .filter(({ name, says }) => !wanted || name.toLowerCase().includes(wanted) || says.toLowerCase().includes(wanted))
+    .sort((a, b) => a.name.replace(/^To /, '').localeCompare(b.name.replace(/^To /, ''), 'en-GB'))
+})
+onMounted(() => document.getElementById(String(route.hash).slice(1))?.scrollIntoView({ block: 'center' }))
+useHead({ title: 'Words of the trade · Presk' })
+</script>
+
+<template>
+  <div class="words">
+    <h1>Words of the trade</h1>
+    <p class="soft">In texts they are dotted, and say this when they are tapped. In Stores, that can be switched off.</p>
+    <TextField v-model="sought" label="Look for" placeholder="lees, pH, crystals" />
+    <dl v-if="words.length">
+      <div v-for="w in words" :id="w.key" :key="w.key">
+        <dt>{{ w.name }}</dt>
+        <dd>{{ w.says }}</dd>
+      </div>
+    </dl>
+    <p v-else class="soft" role="status">No word of that kind. Try a shorter one.</p>
+  </div>
+</template>
+
+<style scoped>
+.words {
+  display: grid;
+  gap: 14px;
+  max-width: 56rem;
+}
+dl > div {
+  display: grid;
+  grid-template-columns: 13rem minmax(0, 1fr);
+  gap: 2px 24px;
+  border-top: 1.5px solid var(--line);
+  padding: 10px 0;
+}
+dl > div:target dt {
+  color: var(--skin);
+}
+dt {
+  font-weight: 600;
+}
+dd {
+  max-width: var(--measure);
+}
+@media (max-width: 560px) {
+  dl > div {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>

@@ -1,0 +1,15 @@
+import { startLedger } from '~/workers/start'
+
+// With the first script, before anything is drawn: the ledger is read and folded while the page is put together.
+if (typeof Worker !== 'undefined') startLedger()
+
+/** The address can name the demo, so that the printed link of `npm run demo` opens on it. */
+export default defineNuxtPlugin({
+  dependsOn: ['pinia'],
+  setup() {
+    const asked = new URLSearchParams(location.search).get('cellar')
+    useCellarStore()
+      .open(asked === 'demo' ? 'demo' : undefined)
+      .catch((error: unknown) => showError({ status: 500, message: String(error), fatal: true }))
+  }
+})
