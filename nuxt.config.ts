@@ -1,4 +1,6 @@
 export default defineNuxtConfig({
+  // Of its own where the types are being checked at the same time.
+  buildDir: process.env.PRESK_BUILD_DIR ?? '.nuxt',
   modules: ['@nuxt/ui', '@pinia/nuxt', '@vite-pwa/nuxt', '@nuxt/eslint', './modules/content-security', './modules/licences'],
 
   ssr: false,

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { counted } from '~/wording/count'
+
 const cellar = useCellarStore()
 const settings = useSettingsStore()
 const floor = useFloor()
@@ -13,6 +15,12 @@ const pressing = computed(() =>
     return wrong[0] ? [{ lot, said: wrong[0], more: wrong.length - 1 }] : []
   })
 )
+/** Of a large cellar the first few; the rest on a tap, so that the way through the cellar stays in sight. */
+const FEW = 4
+const allPressing = ref(false)
+const pressingShown = computed(() => (allPressing.value ? pressing.value : pressing.value.slice(0, FEW)))
+const drawn = useGradually(() => numbered.value.length + waiting.value.length, 8)
+const waitingDrawn = computed(() => waiting.value.slice(0, Math.max(0, drawn.value - numbered.value.length)))
 const COUNT = [
   'Nothing',
   'One thing',
@@ -43,18 +51,27 @@ useHead({ title: 'Today · Presk' })
         <h1>{{ heading }}</h1>
         <div v-if="pressing.length" class="grid gap-2 mt-4">
           <FindingLine
-            v-for="p in pressing"
+            v-for="p in pressingShown"
             :key="p.lot.id + p.said.finding.key"
             :said="p.said"
             :lot="p.lot.name"
             :more="p.more ? { count: p.more, to: `/lots/${p.lot.id}` } : undefined"
           />
+          <UButton v-if="pressing.length > FEW" variant="link" class="px-0 justify-self-start" @click="allPressing = !allPressing">
+            {{ allPressing ? 'Show the first few' : `Show what is wrong with ${counted(pressing.length - FEW, 'more lot')}` }}
+          </UButton>
         </div>
         <ol class="mt-4">
-          <TaskLine v-for="item in numbered" :key="item.lot.id" :lot="item.lot" :said="item.tasks[0]!" :number="item.number" />
+          <TaskLine
+            v-for="item in numbered.slice(0, drawn)"
+            :key="item.lot.id"
+            :lot="item.lot"
+            :said="item.tasks[0]!"
+            :number="item.number"
+          />
         </ol>
-        <ul v-if="waiting.length">
-          <TaskLine v-for="item in waiting" :key="item.lot.id" :lot="item.lot" :said="restOf(item)" />
+        <ul v-if="waitingDrawn.length">
+          <TaskLine v-for="item in waitingDrawn" :key="item.lot.id" :lot="item.lot" :said="restOf(item)" />
         </ul>
         <HouseTasks />
         <LazyShortageNote class="mt-5" />

@@ -11,13 +11,15 @@ defineProps<{
   /** How old it is, in words, when that matters. */
   age?: string | undefined
   size?: 'normal' | 'hero' | 'small'
+  /** It stands in a button: its words are not tapped for themselves. */
+  plain?: boolean
 }>()
 const MARK = { measured: '●', estimated: '◐', forecast: '○', 'worked out': '=' } as const
 </script>
 
 <template>
   <div class="number" :class="size ?? 'normal'">
-    <div class="label"><TermText :text="label" :most="1" /></div>
+    <div class="label"><template v-if="plain">{{ label }}</template><TermText v-else :text="label" :most="1" /></div>
     <div v-if="shown" class="value">
       <span class="figure">{{ shown.text }}</span>
       <span v-if="shown.unit !== label" class="unit">{{ shown.unit }}</span>

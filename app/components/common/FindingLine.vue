@@ -23,7 +23,8 @@ const colour = computed(() => COLOUR[props.said.finding.urgency])
   <UAlert :color="colour" variant="soft" :icon="colour === 'neutral' ? 'i-lucide-info' : 'i-lucide-circle-alert'">
     <template #description>
       <p>
-        <b>{{ lot ? `${lot}: ` : '' }}{{ said.words.title }}{{ /[?!]$/.test(said.words.title) ? '' : '.' }}</b> <TermText :text="said.words.reason" />
+        <b>{{ lot ? `${lot}: ` : '' }}{{ said.words.title }}{{ /[?!]$/.test(said.words.title) ? '' : '.' }}</b>
+        {{ ' ' }}<TermText :text="said.words.reason" />
       </p>
       <p class="flex flex-wrap gap-x-4">
         <UButton v-if="restsOn" variant="link" class="px-0" @click="emit('entry', restsOn)">What it rests on</UButton>

@@ -86,7 +86,8 @@ const f = useFormat()
       <template v-else-if="step.code === 'pitch' && !done">
         <FindingNote v-if="step.status === 'waiting' && step.opensAt"
         >Sulphite is still strong in it: wait {{ hoursWords((Date.parse(step.opensAt) - Date.parse(now)) / 3_600_000) }} more, until
-          {{ sayWhen(step.opensAt, now) }}. Yeast that went in sooner than 12 hours after it has failed to start; after 24, what spoils a must gets ahead.</FindingNote
+          {{ sayWhen(step.opensAt, now) }}. Yeast that went in sooner than 12 hours after it has failed to start; after 24, what spoils a
+          must gets ahead.</FindingNote
         >
         <FindingNote v-if="step.over" tone="stop"
         >More than a day since the sulphite. Every hour now belongs to wild yeast: pitch.</FindingNote

@@ -2,11 +2,13 @@
 import { type Figure, isHeld, isMust, type LotView } from '~~/core/ledger'
 import type { Shown } from '~/composables/useFormat'
 import { type FigureKey, sayDerivation } from '~/wording/derivations'
+import { GLOSSARY, type TermKey } from '~/wording/glossary'
 
 const props = defineProps<{ lot: LotView }>()
 
 const f = useFormat()
 const now = useNow()
+const settings = useSettingsStore()
 const route = useRoute()
 const story = useStory()
 
@@ -49,6 +51,15 @@ const band = (row: { figure: Figure | undefined, band?: number, key: FigureKey }
 const open = computed(() => rows.value.find((r) => r.key === route.query.working && r.figure))
 const toggle = (key: FigureKey) =>
   navigateTo({ query: { ...route.query, working: route.query.working === key ? undefined : key } }, { replace: true })
+/** "Free SO₂" as it stands within a sentence; pH and TA stay as they are. */
+const inText = (label: string) => (/^[A-Z][a-z]/.test(label) ? label.charAt(0).toLowerCase() + label.slice(1) : label)
+/** What the figure is, for somebody who meets it for the first time. */
+const MEANS: Partial<Record<FigureKey, TermKey>> = { ph: 'ph', ta: 'ta', freeSo2: 'free-so2', nitrogenGiven: 'nutrient' }
+const meaning = computed(() => {
+  const key = open.value?.key
+  const term = key === 'sg' ? (open.value?.label === 'Sugar' ? 'brix' : 'gravity') : key && MEANS[key]
+  return settings.values.terms && term ? GLOSSARY[term].says : undefined
+})
 const behind = computed(() => {
   const ids = open.value?.figure?.from
   return ids ? story.told(new Set(ids)).reverse() : []
@@ -69,6 +80,7 @@ const behind = computed(() => {
         @click="toggle(row.key)"
       >
         <FigureNumber
+          plain
           :label="row.label"
           :shown="row.figure && row.shown(row.figure.value)"
           :origin="row.figure?.origin"
@@ -78,7 +90,8 @@ const behind = computed(() => {
       </UButton>
     </div>
     <section v-if="open" class="how sheet" :aria-label="`How ${open.label} came about`">
-      <h2>How {{ open.label === 'pH' || open.label === 'TA' ? open.label : open.label.toLowerCase() }} came about</h2>
+      <h2>How {{ inText(open.label) }} came about</h2>
+      <p v-if="meaning" class="soft">{{ meaning }}</p>
       <p>{{ sayDerivation(open.key, open.figure!, lot, f.words(open.shown(open.figure!.value))) }}</p>
       <ol v-if="behind.length">
         <li v-for="line in behind" :key="line.id">

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { until } from '@vueuse/core'
 import type { Fact, LotView } from '~~/core/ledger'
 import type { StoryLine } from '~/composables/useStory'
 import { sayFact } from '~/wording/sentences'
@@ -9,16 +10,10 @@ const cellar = useCellarStore()
 const story = useStory()
 const f = useFormat()
 const message = useMessage()
-/** As many as fit on a screen at once; the page stands, and the rest follows. */
-const [FIRST, MORE] = [10, 40]
-const shownCount = ref(FIRST)
-onMounted(() => {
-  const follow = () => (shownCount.value = Math.max(shownCount.value, MORE))
-  if ('requestIdleCallback' in window) requestIdleCallback(follow, { timeout: 1000 })
-  else setTimeout(follow)
-})
+const shownCount = ref(40)
 /** One more than is shown, to know whether there are more. */
 const lines = computed(() => story.linesOf(props.lot.id, shownCount.value + 1))
+const drawn = useGradually(() => Math.min(lines.value.length, shownCount.value), 4, 9)
 /** The entry that is put right, as it stood when that was begun. */
 const opened = shallowRef<Fact>()
 
@@ -56,6 +51,7 @@ async function bringBack(fact: Fact) {
 async function show(id: string) {
   const place = story.linesOf(props.lot.id, Infinity).findIndex((l) => l.id === id)
   if (place >= shownCount.value) shownCount.value = place + 10
+  await until(drawn).toMatch((n) => n > place)
   await nextTick()
   const line = document.getElementById(`entry-${id}`)
   line?.scrollIntoView({ block: 'center' })
@@ -83,7 +79,7 @@ function before(line: StoryLine): string {
     <ol class="lines">
       <!-- Each line a part of its own: an entry changes one of hundreds, and only that is drawn anew. -->
       <LotLedgerLine
-        v-for="line in lines.slice(0, shownCount)"
+        v-for="line in lines.slice(0, drawn)"
         :id="line.id"
         :key="line.id"
         :at="line.at"
@@ -98,7 +94,7 @@ function before(line: StoryLine): string {
         @corrected="corrected"
       />
     </ol>
-    <UButton v-if="shownCount >= MORE && lines.length > shownCount" variant="link" @click="shownCount += 200">Show older entries</UButton>
+    <UButton v-if="lines.length > shownCount" variant="link" @click="shownCount += 200">Show older entries</UButton>
   </div>
 </template>
 
