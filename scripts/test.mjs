@@ -1,13 +1,12 @@
 import { readFileSync } from 'node:fs'
 import { resolve } from 'node:path'
-import { bin, ensureChromium, ensureDeps, looksRight, root, summary } from './lib.mjs'
+import { bin, ensureChromium, ensureDeps, looksRightAndBuilds, root, summary } from './lib.mjs'
 
 ensureDeps()
 const CHROMIUM_PATH = ensureChromium()
-await looksRight()
+await looksRightAndBuilds()
 bin('unit', 'vitest', ['run', '--coverage', '--reporter=default', '--reporter=json', '--outputFile.json=test-results/unit.json'])
 const unit = JSON.parse(readFileSync(resolve(root, 'test-results/unit.json'), 'utf8'))
-bin('build', 'nuxt', ['build'])
 bin('e2e', 'playwright', ['test'], { CHROMIUM_PATH })
 const e2e = JSON.parse(readFileSync(resolve(root, 'test-results/e2e.json'), 'utf8')).stats
 summary()

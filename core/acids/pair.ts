@@ -153,10 +153,27 @@ function chargesOf(ph: number, medium: Medium, charges: Float64Array): void {
 const PLACE = UNKNOWN_ACIDS.map((name) => ACID_NAMES.indexOf(name))
 
 /** Contents found, as a composition. */
-export function compositionOf(pair: Pair, contents: Float64Array): Composition {
-  const acids = { ...pair.given.acids }
-  for (let i = 0; i < STRONG; i++) acids[UNKNOWN_ACIDS[i]!] = contents[i]!
-  return { ...pair.given, strongIon: contents[STRONG]!, acids }
+export function compositionOf({ given }: Pair, contents: Float64Array): Composition {
+  const at = (name: (typeof UNKNOWN_ACIDS)[number]): number => contents[POSITION[name]]!
+  // Written out, not looped: a band makes some hundred of them.
+  return {
+    abv: given.abv,
+    strongIon: contents[STRONG]!,
+    calcium: given.calcium,
+    acids: {
+      tartaric: at('tartaric'),
+      malic: at('malic'),
+      lactic: at('lactic'),
+      citric: at('citric'),
+      succinic: at('succinic'),
+      acetic: at('acetic'),
+      sulphurous: given.acids.sulphurous,
+      carbonic: given.acids.carbonic,
+      phosphoric: at('phosphoric'),
+      gluconic: at('gluconic'),
+      amino: at('amino')
+    }
+  }
 }
 
 /**

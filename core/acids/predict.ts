@@ -80,9 +80,20 @@ export function predictAcids(readings: AcidReadings, changes: readonly AcidChang
   const findings = [...fit.findings, ...changed.findings]
   if (!solved || after.ph < 2.5 || after.ph > 4.5) findings.push({ code: 'ph-outside-model', ph: after.ph })
   return {
-    before: { ...before, bands: bandsOf(before, possible, [], endPointPh) },
+    before: withBands(before, () => bandsOf(before, possible, [], endPointPh)),
     after: { ...after, bands, phUncertainty: half(bands.ph), taUncertaintyGPerL: half(bands.taGPerL) },
     findings
+  }
+}
+
+/** A state whose bands are worked out when somebody asks: most only ask where it ends. */
+function withBands(state: AcidState, bands: () => AcidBands): AcidState & { bands: AcidBands } {
+  let known: AcidBands | undefined
+  return {
+    ...state,
+    get bands() {
+      return (known ??= bands())
+    }
   }
 }
 

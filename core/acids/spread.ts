@@ -52,11 +52,13 @@ const COMMON = STRONG + 1
  */
 export function possibilities(readings: AcidReadings, fit: AcidFit, uncertainty = READING_UNCERTAINTY): Possibility[] {
   const blurred = uncertainty.ph > 0 || uncertainty.taGPerL > 0 || uncertainty.malicGPerL > 0
-  const pair = pairOf(readings)
+  const exact = pairOf(readings)
+  // One for each draw, whatever the kind: laying a pair out is half of the work.
+  const pairs = draws().map((z) => (blurred ? pairOf(blur(readings, z, uncertainty)) : exact))
   return fit.kinds.flatMap(({ weight }, k) => {
     if (weight < NEGLIGIBLE) return []
-    return draws().flatMap((z): Possibility[] => {
-      const own = blurred ? pairOf(blur(readings, z, uncertainty)) : pair
+    return draws().flatMap((z, i): Possibility[] => {
+      const own = pairs[i]!
       const contents = broughtTo(own, own.kinds[k]!, z, fit.strengths)
       if (contents[0]! < 0) return []
       return [{ composition: compositionOf(own, contents), luck: luckOf(z), weight: weight / DRAWS }]
