@@ -1,4 +1,4 @@
-import { DRY_SG, DRY_SUGAR_G_PER_L } from './entries/reading'
+import { DRY_SG, DRY_SUGAR_G_PER_L } from './gravity-read'
 import type { LotState, Point } from './state'
 
 /** Hours between two readings that together say dry (craft 3.7: two to three days). */

@@ -1,7 +1,6 @@
-import { brixFromSg } from '../hydrometry'
 import { cardOf } from '../materials'
 import type { StandingFact } from './corrections'
-import type { Entry, EntryOf, ReadingQuantity } from './entry'
+import type { Entry, ReadingQuantity } from './entry'
 import { type History, extend } from './fold/history'
 import type { LotState } from './state'
 
@@ -35,17 +34,6 @@ export interface Restatement {
   readings: RestatedReading[]
   figures: RestatedFigure[]
   additions: RestedAddition[]
-}
-
-/**
- * What a reading is, its sample's temperature and the checks of its instrument reckoned in, in its own quantity.
- * @returns undefined where that is what was typed, or where it counts for nothing (struck)
- */
-export function restatedValue(lot: Pick<LotState, 'series'>, { id, quantity, value }: EntryOf<'reading'>): number | undefined {
-  const point = lot.series[quantity === 'brix' ? 'sg' : quantity]?.findLast((p) => p.entryId === id)
-  if (!point) return undefined
-  const is = quantity === 'brix' ? brixFromSg(point.value) : point.value
-  return Math.abs(is - value) > 1e-6 ? is : undefined
 }
 
 const SMALLEST: Record<'sg' | 'ph' | 'ta' | 'freeSo2' | 'abv', number> = { sg: 0.0002, ph: 0.004, ta: 0.02, freeSo2: 0.2, abv: 0.02 }

@@ -1,5 +1,5 @@
 import { titrate } from '../../acids'
-import { brixFromSg, correctHydrometer, correctRefractometer, sgFromBrix } from '../../hydrometry'
+import { brixFromSg, correctRefractometer, sgFromBrix } from '../../hydrometry'
 import { QUANTITIES } from '../../quantities'
 import { learnSulphite } from '../../sulphite'
 import { LimitError, assertNever } from '../../units'
@@ -9,6 +9,7 @@ import type { EntryOf, ReadingQuantity } from '../entry'
 import { isFermenting, isMust } from '../facets'
 import type { Folding } from '../fold/folding'
 import { freeSo2At, freeSo2Consumed } from '../free-so2'
+import { BELIEVED_C, DRY_SG, DRY_SUGAR_G_PER_L, gravityOf } from '../gravity-read'
 import { trueValue } from '../instrument-check'
 import { loseGiven } from '../liquid'
 import type { Figure, InstrumentState, LotState } from '../state'
@@ -16,17 +17,11 @@ import { restsOn } from '../rests-on'
 import { type EntryKind, ofLot } from './kind'
 import { lotOf } from './lot-started'
 
-/** SG at or below which a ferment may be called dry, craft 3.7. */
-export const DRY_SG = 0.996
-/** Sugar at or below which a test says dry, g/L, craft 3.7. */
-export const DRY_SUGAR_G_PER_L = 2
 /**
  * A fall in SG from the first gravity, with no yeast in it, that shows that it ferments by itself; a smaller one is asked
  * about, because a must that was stirred better the second time reads lower too. Common practice, no source.
  */
 const BY_ITSELF = { sure: 0.012, asked: 0.005 } as const
-/** No must or wine that people handle is outside of these, °C: frozen, or heated for colour. */
-export const BELIEVED_C = { min: -20, max: 90 } as const
 /** Days after an addition within which a free SO₂ reading still tells of its binding. */
 const DOSE_TELLS_DAYS = 14
 
@@ -212,16 +207,6 @@ function foldFreeSo2(
   lot.pendingDose = undefined
   contradiction(folding, lot, reading, lot.freeSo2 && freeSo2At(lot.freeSo2, reading.at), value, QUANTITIES.freeSo2.spread)
   lot.freeSo2 = measured(value, QUANTITIES.freeSo2.spread)
-}
-
-/**
- * SG 20/20 of a gravity reading: a hydrometer (or a Brix hydrometer) is corrected for the sample's temperature, a
- * refractometer compensates by itself or was brought to its temperature.
- */
-export function gravityOf(reading: EntryOf<'reading'>, value = reading.value, instrument?: InstrumentState): number {
-  const scale = reading.quantity === 'brix' ? 'brix' : 'sg'
-  if (reading.sampleC === undefined || instrument?.kind === 'refractometer' || reading.by === 'refractometer') return scale === 'sg' ? value : sgFromBrix(value)
-  return correctHydrometer(value, scale, reading.sampleC, reading.calibrationC ?? instrument?.calibrationC ?? 20).sg
 }
 
 function titrationUncertainty(reading: EntryOf<'reading'>): number {

@@ -2,8 +2,6 @@
 import { drawnHeightDm } from '~~/core/cellar'
 import { isFermenting, isHeld, isMust, isWine } from '~~/core/ledger'
 import { isKept, isOnSkins } from '~~/core/stages'
-import { downloadCellar } from '~/data/download'
-import { entriesOfLot } from '~/data/entries-of-lot'
 import { STANDING, STREAM, STYLE } from '~/wording/terms'
 
 const cellar = useCellarStore()
@@ -64,7 +62,11 @@ const benches = computed(() => {
 /** A point on a curve leads to its line in the ledger. */
 const ledger = useTemplateRef<{ show: (id: string) => Promise<void> }>('ledger')
 const showEntry = (id: string) => void ledger.value?.show(id)
-const exportLot = async () => lot.value && downloadCellar(lot.value.name, entriesOfLot(await cellar.allEntries(), lot.value.id))
+/** What sorts a lot's entries out knows every kind of them: it comes when it is asked for. */
+async function exportLot() {
+  const [{ entriesOfLot }, { downloadCellar }] = await Promise.all([import('~/data/entries-of-lot'), import('~/data/download')])
+  if (lot.value) downloadCellar(lot.value.name, entriesOfLot(await cellar.allEntries(), lot.value.id))
+}
 /** Faults of the last tasting, with what they come from. */
 const faults = computed(() => lot.value?.tastings.at(-1)?.faults ?? [])
 useHead({ title: () => `${lot.value?.name ?? 'Lot'} · Presk` })
