@@ -13,7 +13,7 @@ import {
   sulphurousPka,
   tabletsFor
 } from '~~/core/sulphite'
-import { type LotView, isMust } from '~~/core/ledger'
+import { type LotView, isMust, molecularKept } from '~~/core/ledger'
 import { MATERIALS } from '~~/core/materials'
 import { inSpoons } from '~~/core/units'
 
@@ -61,7 +61,7 @@ export function useSulphiteBench(lot: Ref<LotView | undefined>) {
     () => {
       const l = lot.value
       if (!l) return
-      targetMolecular.value = MOLECULAR_TARGET[l.style]
+      targetMolecular.value = isMust(l) ? MOLECULAR_TARGET[l.style] : molecularKept(l)
       fields.ph.text = l.ph ? l.ph.value.toFixed(2) : ''
       fields.volume.unit = f.volumeUnit.value
       fields.volume.text = f.typedVolume(l.volume.value)

@@ -18,8 +18,9 @@ export function useTerm() {
     const { at } = asked.value
     closed = { at, when: performance.now() }
     asked.value = undefined
-    // Back to the word, unless the press went to something else.
-    if (document.activeElement === document.body || !document.activeElement) at.focus({ preventScroll: true })
+    // Back to the word, unless the focus went to something else already.
+    const focus = document.activeElement
+    if (!focus || focus === document.body || focus.closest('[role="dialog"]')) at.focus({ preventScroll: true })
   }
   return { asked, explain, close }
 }

@@ -20,7 +20,7 @@ export function sayJudgement(j: Judgement, style: Style): { verdict: string, mea
   const decimals = j.quantity === 'ph' ? 1 : j.window.min % 1 === 0 && j.window.max % 1 === 0 ? 0 : 1
   const window = `${j.window.min.toFixed(decimals)} to ${j.window.max.toFixed(decimals)}`
   if (j.verdict === 'within')
-    return { verdict: `${NAME[j.quantity]} is in the usual window`, meaning: `${window} for ${STYLE_WORD[style]}.` }
+    return { verdict: `${NAME[j.quantity]} is where it usually is`, meaning: `${window} for ${STYLE_WORD[style]}.` }
   return {
     verdict: `${NAME[j.quantity]} is ${j.verdict}`,
     meaning: `Usual for ${STYLE_WORD[style]}: ${window}. ${MEANS[j.quantity][j.verdict]}`

@@ -63,7 +63,7 @@ export function sayFileProblem(problem: FileProblem): string {
     case 'too-large':
       return `This file has ${Math.round(problem.bytes / 1e6)} MB; the largest Presk reads is ${Math.round(problem.limitBytes / 1e6)} MB.`
     case 'not-json':
-      return 'This is not a whole JSON document. It may have been cut short on its way here.'
+      return 'This is not a whole cellar file. It may have been cut short on its way here.'
     case 'foreign':
       return 'This file was not written by Presk: it does not say “presk-cellar”.'
     case 'newer':

@@ -42,7 +42,7 @@ export function sayFinderReason(reason: Reason, planned: Planned): string {
     case 'usual-fall':
       return `TA will fall to about ${figure('ta', reason.end)} with ${later}. That is usual; taste it then.`
     case 'would-harm':
-      return `What would mend ${NAME[reason.quantity]} would push ${NAME[reason.other]} out of its window or further out.`
+      return `What would mend ${NAME[reason.quantity]} would push ${NAME[reason.other]} out of what is usual, or further out.`
     case 'low-ph-low-ta':
       return 'It is sharp by its pH and yet holds little acid: carbonate would take what it lacks, acid would make it sharper. Check the titration, then leave it, or blend.'
     case 'high-ph-high-ta':

@@ -17,6 +17,12 @@ export type SulphiteSalt = keyof typeof SO2_SHARE
 /** Molecular SO₂ to aim for, mg/L: common practice, no source. */
 export const MOLECULAR_TARGET = { red: 0.5, rose: 0.8, white: 0.8 } as const
 
+/**
+ * The same for a base wine that waits for its second ferment: yeast is to begin in it, and does up to about 0.5, also after a round
+ * that doses ahead. Common practice, no source.
+ */
+export const BASE_WINE_MOLECULAR = 0.35
+
 /** Least free SO₂ that keeps a wine, mg/L: under this a titration hardly tells it from none. Common practice, no source. */
 export const LEAST_FREE = 10
 

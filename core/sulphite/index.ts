@@ -1,5 +1,6 @@
 export { PKA_CONVENTION, freeSo2For, molecularSo2, sulphurousPka } from './molecular'
 export {
+  BASE_WINE_MOLECULAR,
   LEAST_FREE,
   MOLECULAR_TARGET,
   PH_TOO_HIGH,

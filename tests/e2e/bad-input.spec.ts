@@ -85,7 +85,7 @@ test('a damaged, a foreign and a newer file change nothing and say why', async (
       .setInputFiles({ name: 'cellar.json', mimeType: 'application/json', buffer: Buffer.from(body) })
   const before = await page.getByText(/\d+ entries, 13 lots/).textContent()
   for (const [body, words] of [
-    ['{"format":"presk-cel', 'not a whole JSON document'],
+    ['{"format":"presk-cel', 'not a whole cellar file'],
     ['{"a":1}', 'not written by Presk'],
     ['{"format":"presk-cellar","version":9}', 'from a newer Presk'],
     ['{"format":"presk-cellar","version":1,"exportedAt":"x","name":"","entries":[]}', 'damaged: exportedAt']

@@ -5,12 +5,19 @@ import { GLOSSARY } from '~/wording/glossary'
 const { asked, close } = useTerm()
 const open = computed({ get: () => asked.value !== undefined, set: (is) => is || close() })
 const term = computed(() => asked.value && GLOSSARY[asked.value.term])
+const content = computed(() => ({
+  'side': 'bottom' as const,
+  'align': 'start' as const,
+  'sideOffset': 6,
+  'collisionPadding': 12,
+  'aria-label': term.value?.name
+}))
 </script>
 
 <template>
-  <UPopover v-model:open="open" :reference="asked?.at" :content="{ side: 'bottom', align: 'start', sideOffset: 6, collisionPadding: 12 }">
+  <UPopover v-model:open="open" :reference="asked?.at" :content="content">
     <template #content>
-      <div v-if="term" class="card" role="note">
+      <div v-if="term" class="card">
         <p><b>{{ term.name }}</b></p>
         <p>{{ term.says }}</p>
         <p><NuxtLink :to="`/words#${asked?.term}`" class="textlink" @click="close">All words</NuxtLink></p>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { PKA_CONVENTION, SO2_SHARE, type SulphiteSalt } from '~~/core/sulphite'
+import { BASE_WINE_MOLECULAR, PKA_CONVENTION, SO2_SHARE, type SulphiteSalt } from '~~/core/sulphite'
 import { addition } from '~~/core/drafts'
 import { SCHOOL, saySchool, saySulphiteFinding } from '~/wording/sulphite'
 import { materialName, materialTitle } from '~/wording/materials'
@@ -15,11 +15,15 @@ const SALTS = (Object.keys(SO2_SHARE) as SulphiteSalt[]).map((value) => ({
   value,
   label: `${materialTitle(value)} (${(SO2_SHARE[value] * 100).toFixed(1)} % SO₂)`
 }))
-const TARGETS = [
+const TARGETS = computed(() => [
+  // Where a second ferment is to begin, or where it stands at that from before.
+  ...(lot.value?.plan.sparkling || targetMolecular.value === BASE_WINE_MOLECULAR
+    ? [{ value: BASE_WINE_MOLECULAR, label: '0.35', hint: 'before a second ferment' }]
+    : []),
   { value: 0.5, label: '0.5', hint: 'usual for reds' },
   { value: 0.6, label: '0.6', hint: 'in between' },
   { value: 0.8, label: '0.8', hint: 'usual for whites' }
-] as const
+])
 const saltName = computed(() => materialName(salt.value))
 const saving = ref(false)
 /** Bacteria at work: it is stopped, and gone on with only knowingly. */

@@ -1,5 +1,5 @@
 export { cellarAt } from './cellar-at'
 export { lotAt } from './lot-at'
-export { keptAt, rememberUpkeep, upkeepOf } from './upkeep'
+export { keptAt, molecularKept, rememberUpkeep, upkeepOf } from './upkeep'
 export type { LotUpkeep } from './upkeep'
 export type { LotView } from './lot-at'

@@ -1,8 +1,9 @@
 import type { FreeDose, FreeReading, SulphiteUpkeep } from '../../sulphite'
-import { LEAST_FREE, MOLECULAR_TARGET, freeSo2For, molecularSo2, sulphiteUpkeep } from '../../sulphite'
+import { BASE_WINE_MOLECULAR, LEAST_FREE, MOLECULAR_TARGET, freeSo2For, molecularSo2, sulphiteUpkeep } from '../../sulphite'
 import { drynessOf } from '../dryness'
 import { isWine } from '../facets'
 import { freeSo2At } from '../free-so2'
+import { planOf } from '../plan'
 import type { Figure, LotState } from '../state'
 
 const DAY = 86_400_000
@@ -24,8 +25,14 @@ const known = new WeakMap<LotState, { day: string, upkeep: LotUpkeep | undefined
 /** The pH that sulphite is reckoned by. */
 const phOf = (lot: LotState): number => Math.min(4.5, Math.max(2.5, lot.ph!.value))
 
-/** Free SO₂ that a lot is kept at, mg/L: by its pH and style, and never less than a titration can tell. */
-export const keptAt = (lot: LotState): number => Math.max(LEAST_FREE, freeSo2For(MOLECULAR_TARGET[lot.style], phOf(lot)))
+/** Molecular SO₂ that a wine is kept at, mg/L: by its style, and little where a second ferment is to begin in it. */
+export const molecularKept = (lot: LotState): number => (planOf(lot).sparkling ? BASE_WINE_MOLECULAR : MOLECULAR_TARGET[lot.style])
+
+/** Free SO₂ that it is kept at, mg/L: by that and its pH; never less than a titration can tell, but for a second ferment. */
+export function keptAt(lot: LotState): number {
+  const free = freeSo2For(molecularKept(lot), phOf(lot))
+  return planOf(lot).sparkling ? free : Math.max(LEAST_FREE, free)
+}
 
 /**
  * What a wine's own readings and doses say of its sulphite. What was read before the ferment was over says nothing of the wine. By the day:

@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest'
 import { DAY, ledgerBefore } from '../ledger.fixture'
-import { findingsOf, tasksOf } from '..'
+import { findingsOf, roundDose, tasksOf } from '..'
 import { type Entry, foldCellar, keptAt, lotAt } from '../../ledger'
+import { molecularSo2 } from '../../sulphite'
 
 const lotId = 'lot-keep-1'
 const { at, now, entry, read } = ledgerBefore(Date.UTC(2026, 11, 20, 12), DAY, lotId)
@@ -48,6 +49,21 @@ describe('the sulphite of a wine that rests', () => {
     const due = (free: number) => seen([...white, read(2, 'freeSo2', free)]).task!.window!.due
     expect(due(60)).toBe(at(2 - 35))
     expect(due(28) < due(60)).toBe(true)
+  })
+  it('a base wine for a second ferment is kept low, and no round of its own brings it to where yeast would not begin', () => {
+    const base = [...white, entry(169, { type: 'lot-planned', lotId, sparkling: true })]
+    // pH 3.3 and 0.35 mg/L molecular: 0.35 × (1 + 10^1.49) by hand.
+    expect(keptAt(seen([...base, read(2, 'freeSo2', 12)]).lot)).toBeCloseTo(11.2, 1)
+    expect(seen([...white, read(2, 'freeSo2', 12)]).task).toMatchObject({ code: 'sulphite-low' })
+    expect(seen([...base, read(2, 'freeSo2', 12)]).task).toMatchObject({ code: 'check-sulphite' })
+    for (let free = 0; free <= 12; free += 2) {
+      for (let ph = 2.9; ph <= 3.6; ph += 0.1) {
+        const { lot } = seen([...base, read(3, 'ph', ph), read(2, 'freeSo2', free)])
+        const dose = roundDose(lot)!
+        const after = Math.max(free, free + dose.addMgPerL * (1 - lot.boundShare))
+        if (dose.addMgPerL > 0) expect(molecularSo2(after, ph)).toBeLessThanOrEqual(0.5)
+      }
+    }
   })
   it.each([
     ['rises with nothing given', [read(60, 'freeSo2', 20), read(10, 'freeSo2', 40)], 'sulphite-odd'],
