@@ -1,6 +1,4 @@
 export default defineNuxtConfig({
-  // Of its own where the types are being checked at the same time.
-  buildDir: process.env.PRESK_BUILD_DIR ?? '.nuxt',
   modules: ['@nuxt/ui', '@pinia/nuxt', '@vite-pwa/nuxt', '@nuxt/eslint', './modules/content-security', './modules/licences'],
 
   ssr: false,
@@ -29,6 +27,8 @@ export default defineNuxtConfig({
 
   // Fonts come from @fontsource files through CSS: nothing is fetched at run time.
   ui: { fonts: false, experimental: { componentDetection: true } },
+  // Of its own where the types are being checked at the same time.
+  buildDir: process.env.PRESK_BUILD_DIR ?? '.nuxt',
 
   experimental: {
     // A page comes when somebody reaches for its link; the service worker has it for the cellar without a network.

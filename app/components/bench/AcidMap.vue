@@ -85,7 +85,7 @@ const labels = computed(() => {
           <text v-for="t in ticks.ph" :key="t" :x="x(t)" :y="height - PAD.bottom + 20" text-anchor="middle">{{ t.toFixed(1) }}</text>
           <text v-for="t in ticks.ta" :key="t" :x="PAD.left - 10" :y="y(t) + 5" text-anchor="end">{{ t }}</text>
           <text class="title" :x="width - PAD.right" :y="height - 6" text-anchor="end">
-            pH{{ width > 460 ? ': lower is safer' : '' }} →
+            {{ width > 460 ? '← pH: lower is safer' : 'pH →' }}
           </text>
           <text class="title" :x="PAD.left" :y="height - 6">↑ TA, g/L{{ width > 460 ? ': higher tastes sharper' : '' }}</text>
         </g>

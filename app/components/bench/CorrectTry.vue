@@ -23,7 +23,7 @@ const later = reactive(props.bench.later)
 <template>
   <QuantityField label="pH" :field="fields.ph" />
   <QuantityField label="TA" :field="fields.ta" hint="as tartaric acid" />
-  <QuantityField label="Sugar" :field="fields.sugar" hint="needed for the finder" />
+  <QuantityField label="Sugar" :field="fields.sugar" hint="with it Presk can say what to add" />
   <QuantityField label="Alcohol" :field="fields.abv" unit-label="% vol" hint="empty for a must" />
   <QuantityField label="Malic acid" :field="fields.malic" unit-label="g/L" hint="leave empty if not measured" />
   <QuantityField label="Volume" :field="fields.volume" />

@@ -59,6 +59,8 @@ const benches = computed(() => {
     { to: `/bench?lot=${l.id}`, label: 'All of the bench' }
   ].filter((b) => b.to !== item.value?.next.to)
 })
+/** The long part of the page comes after the rest stands, unless the address asks for it. */
+const [soon, ledgerSoon] = [useSoon(), useSoon(3)]
 /** A point on a curve leads to its line in the ledger. */
 const ledger = useTemplateRef<{ show: (id: string) => Promise<void> }>('ledger')
 const showEntry = (id: string) => void ledger.value?.show(id)
@@ -140,8 +142,8 @@ useHead({ title: () => `${lot.value?.name ?? 'Lot'} · Presk` })
       Made of {{ lot.sources.map((s) => `${Math.round(s.share * 100)} % ${s.variety}${s.vintage ? ` ${s.vintage}` : ''}`).join(', ') }}.
     </p>
     <section class="ledger">
-      <LotEntry :lot="lot" />
-      <LotLedger ref="ledger" :lot="lot" />
+      <LotEntry v-if="soon || route.query.log" :lot="lot" />
+      <LotLedger v-if="ledgerSoon" ref="ledger" :lot="lot" />
       <p class="mt-5"><UButton variant="link" class="px-0" @click="exportLot">Export this lot</UButton></p>
     </section>
   </div>
