@@ -1,4 +1,4 @@
-import { choose, expect, goWithin, openDemo, test } from './fixtures'
+import { choose, expect, openDemo, test } from './fixtures'
 
 test('a flat must is corrected: tried, found, staged, logged, and measured again', async ({ page }) => {
   await openDemo(page, '/bench/correct?lot=lot-tempranillo')
@@ -14,7 +14,7 @@ test('a flat must is corrected: tried, found, staged, logged, and measured again
   await page.getByRole('button', { name: 'Exactly as planned' }).click()
   await page.getByRole('button', { name: 'Log it' }).click()
   await expect(page.getByRole('heading', { name: 'Measure' })).toBeVisible()
-  await goWithin(page, '/lots/lot-tempranillo')
+  await page.goto('/lots/lot-tempranillo')
   await expect(page.getByText(/g of tartaric acid went in, to correct the must/)).toBeVisible()
 })
 
@@ -87,7 +87,7 @@ test('alcohol by every school, a refractometer with its doubt, and a blend by it
   await expect(page.getByText('No ferment of this must reads 3 °Brix', { exact: false })).toBeVisible()
   await page.getByRole('textbox', { name: 'Now' }).fill('8.4')
   await expect(page.getByText('A refractometer cannot tell sugar from alcohol', { exact: false })).toBeVisible()
-  await goWithin(page, '/bench/blend')
+  await page.goto('/bench/blend')
   const parts = page.getByRole('group')
   await choose(parts.nth(0), 'From', 'Grenache')
   await choose(parts.nth(1), 'From', 'Tempranillo')

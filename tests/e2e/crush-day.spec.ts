@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs'
 import type { Locator, Page } from '@playwright/test'
-import { choose, expect, expectAccessible, goWithin, openDemo, ownCellar, test } from './fixtures'
+import { choose, expect, expectAccessible, openDemo, ownCellar, test } from './fixtures'
 
 /** Counts what a person does: a tap, or a value typed into a field. */
 class Hands {
@@ -22,7 +22,7 @@ const station = (page: Page, name: RegExp) => page.getByRole('listitem').filter(
 
 /** A vessel that stands on the shelf before crush day. */
 async function bin(page: Page): Promise<void> {
-  await goWithin(page, '/cellar')
+  await page.goto('/cellar')
   await box(page, 'What you call it').fill('Big bin')
   await choose(page, 'Kind', 'Fermenting bin')
   await box(page, 'Holds').fill('150')
@@ -42,7 +42,7 @@ for (const size of [
     await page.clock.install({ time: new Date('2026-10-03T08:00:00') })
     await ownCellar(page)
     await bin(page)
-    await goWithin(page, '/lots/new')
+    await page.goto('/lots/new')
     const hands = new Hands()
     await hands.enter(box(page, 'Name'), 'Tempranillo')
     await hands.enter(box(page, 'Fruit'), '118')
@@ -173,12 +173,12 @@ test('a kit is watered in stages to its gravity; too much water is called too mu
 
 test('a shortage shows up when a fourth lot is expected, before its crush day', async ({ page }) => {
   await ownCellar(page)
-  await goWithin(page, '/stores/supplies')
+  await page.goto('/stores/supplies')
   await choose(page, 'What', 'Yeast')
   await box(page, 'How much').fill('46')
   await button(page, 'Put it in').click()
   const expectFruit = async (name: string, kg: string) => {
-    await goWithin(page, '/crush')
+    await page.goto('/crush')
     await button(page, 'Something else is coming').click()
     await box(page, 'What is coming').fill(name)
     await box(page, 'How much').fill(kg)
@@ -188,19 +188,19 @@ test('a shortage shows up when a fourth lot is expected, before its crush day', 
   const yeast = () => page.getByRole('button', { name: /^Yeast/ })
   // 0.65 L of juice a kilogram at 0.25 g/L: 80 kg want 13 g.
   for (const name of ['Tempranillo', 'Grenache', 'Graciano']) await expectFruit(name, '80')
-  await goWithin(page, '/stores/supplies')
+  await page.goto('/stores/supplies')
   await expect(yeast()).toContainText('39 g needed')
   await expect(yeast()).toContainText('enough')
   await expectFruit('Mencía', '80')
   await expect(page.getByText(/Not enough for all lots:/)).toBeVisible()
-  await goWithin(page, '/stores/supplies')
+  await page.goto('/stores/supplies')
   await expect(yeast()).toContainText('52 g needed')
   await expect(yeast()).toContainText('6.0 g short')
   await yeast().click()
   await expect(page.getByText(/make a starter for all of them in \d+ hours/)).toBeVisible()
   await expect(page.getByRole('cell', { name: '13 g' }).first()).toBeVisible()
   await expectAccessible(page, 'supplies, one opened')
-  await goWithin(page, '/crush')
+  await page.goto('/crush')
   await button(page, 'Mencía is not coming').click()
   await expect(page.getByRole('link', { name: 'Mencía is here' })).toBeHidden()
   await expect(page.getByText(/yeast by/)).toBeHidden()
@@ -211,7 +211,7 @@ test('a pH and a TA that cannot belong together are told at the reading and on t
   await box(page, 'pH').fill('3.9')
   await box(page, 'Titratable acidity (TA)').fill('12')
   await expect(page.getByText(/This pH and TA together would need .* potassium/)).toBeVisible()
-  await goWithin(page, '/bench/correct?lot=lot-tempranillo')
+  await page.goto('/bench/correct?lot=lot-tempranillo')
   await box(page, 'pH').fill('3.9')
   await box(page, 'TA').fill('12')
   await expect(page.getByText(/This pH and TA together would need .* potassium/)).toBeVisible()
@@ -276,7 +276,7 @@ test('the yeast run rings on after a reload and goes out as a calendar file', as
 test('a block is watched, sampled and argued over before its harvest', async ({ page }) => {
   await page.clock.install({ time: new Date('2026-09-01T09:00:00') })
   await ownCellar(page)
-  await goWithin(page, '/harvest')
+  await page.goto('/harvest')
   await button(page, 'Watch it').click()
   await expect(page.getByText('A block needs a name', { exact: false })).toBeVisible()
   await box(page, 'Vineyard or rows').fill('Hillside')
@@ -418,7 +418,7 @@ test('in US units crush day speaks gallons, pounds and Fahrenheit, and weighs in
   await page.clock.fastForward('01:10:00')
   await box(page, 'The yeast measures').fill('90')
   await expect(page.getByText(/22 degrees apart: more than 11 shocks the yeast/)).toBeVisible()
-  await goWithin(page, '/harvest')
+  await page.goto('/harvest')
   await expect(page.getByText('Name a block', { exact: false })).toBeVisible()
   await expectAccessible(page, 'an empty harvest')
 })

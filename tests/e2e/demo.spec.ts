@@ -110,7 +110,7 @@ test('the four demo lots can each be measured, dosed, logged and found again', a
     ['lot-barbera-kit', 'Barbera kit', 'Sulphite'],
     ['lot-grenache', 'Grenache', 'Work out the dose']
   ] as const) {
-    await goWithin(page, `/bench/measure?lot=${id}`)
+    await page.goto(`/bench/measure?lot=${id}`)
     await page.getByRole('textbox', { name: 'pH' }).fill('3.66')
     await page.getByRole('button', { name: `Log for ${name}` }).click()
     await page.getByRole('link', { name: way, exact: true }).click()

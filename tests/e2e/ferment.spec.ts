@@ -1,4 +1,4 @@
-import { choose, expect, goWithin, onItsWorker, openDemo, test } from './fixtures'
+import { choose, expect, onItsWorker, openDemo, test } from './fixtures'
 
 test.describe('a phone in the cellar, without a network', () => {
   test.use({ serviceWorkers: 'allow', viewport: { width: 390, height: 844 } })
@@ -62,7 +62,7 @@ test('by refractometer the round says what the reading counts as, and the ledger
   // 11.0 from 20.6 °Brix: Novotny's published fit gives 1.0204, Bonham's 1.0178.
   await expect(page.getByText(/Counts as 1\.0(18|19|20|21), corrected for its alcohol/)).toBeVisible()
   await page.getByRole('button', { name: /^Log/ }).click()
-  await goWithin(page, '/lots/lot-treixadura')
+  await page.goto('/lots/lot-treixadura')
   await expect(page.getByText(/^Sugar 11(\.0)? °Brix.*Counts as/).first()).toBeVisible()
 })
 
@@ -101,7 +101,7 @@ test('press day: free run and press wine become two lots, each with what it came
   await page.getByRole('button', { name: 'Log the pressing' }).click()
   await expect(page.getByRole('heading', { name: 'Blaufränkisch' })).toBeVisible()
   await expect(page.getByText('22 L in Spare glass of 23 L')).toBeVisible()
-  await goWithin(page, '/lots')
+  await page.goto('/lots')
   await page.getByRole('link', { name: 'Blaufränkisch, press wine' }).first().click()
   await expect(page.getByRole('heading', { name: 'Blaufränkisch, press wine' })).toBeVisible()
   await expect(page.getByText(/^9 L in no vessel named/)).toBeVisible()
@@ -114,7 +114,7 @@ test('a filled sheet is typed in, a row a vessel, with the times on it', async (
   await row.getByRole('textbox', { name: 'Temperature' }).fill('14')
   await page.getByRole('button', { name: 'Log the sheet' }).click()
   await expect(page.getByRole('heading', { name: /on the floor$/ })).toBeVisible()
-  await goWithin(page, '/lots/lot-treixadura')
+  await page.goto('/lots/lot-treixadura')
   await expect(page.getByText(/^Gravity 1\.024/).first()).toBeVisible()
 })
 
@@ -150,7 +150,7 @@ test('a temperature that cannot be is asked about once, kept as it was typed, an
   await expect(page.getByText('200 °C is unusual. Is it right?')).toBeVisible()
   await page.getByRole('button', { name: 'Yes, it is right' }).click()
   await page.getByRole('button', { name: /^Log/ }).click()
-  await goWithin(page, '/lots/lot-treixadura')
+  await page.goto('/lots/lot-treixadura')
   await expect(page.getByText('Temperature 200 °C.')).toBeVisible()
   await expect(page.getByText('One temperature cannot be.')).toBeVisible()
   await page.getByRole('button', { name: 'Seen, leave it: One temperature cannot be' }).click()
@@ -166,18 +166,18 @@ test('one dry reading is no proof; sugar is fed in parts, each in its time', asy
   await page.getByRole('button', { name: 'Plan it so' }).click()
   await expect(page.getByRole('heading', { name: 'Part 1 of 2' })).toBeVisible()
   await expect(page.getByRole('button', { name: /g went in$/ })).toBeDisabled()
-  await goWithin(page, '/bench/measure?lot=lot-treixadura')
+  await page.goto('/bench/measure?lot=lot-treixadura')
   await page.getByRole('textbox', { name: 'Sugar' }).fill('1.018 SG')
   await page.getByRole('button', { name: 'Log for Treixadura' }).click()
   await expect(page.getByText('1 reading logged for Treixadura').first()).toBeVisible()
-  await goWithin(page, '/lots/lot-treixadura/feed')
+  await page.goto('/lots/lot-treixadura/feed')
   await page.getByRole('button', { name: /g went in$/ }).click()
   await expect(page.getByRole('heading', { name: 'Part 2 of 2' })).toBeVisible()
-  await goWithin(page, '/bench/measure?lot=lot-treixadura')
+  await page.goto('/bench/measure?lot=lot-treixadura')
   await page.getByRole('textbox', { name: 'Sugar' }).fill('0.994 SG')
   await page.getByRole('button', { name: 'Log for Treixadura' }).click()
   await expect(page.getByText('1 reading logged for Treixadura').first()).toBeVisible()
-  await goWithin(page, '/lots/lot-treixadura')
+  await page.goto('/lots/lot-treixadura')
   await expect(page.getByRole('heading', { name: 'Dry by one look' })).toBeVisible()
 })
 
@@ -208,7 +208,7 @@ test('a thermometer beside a vessel is followed, kept thinned, and tells the ben
   // Whatever the hour: what it shows now swings with the day, and the bench goes by what is kept of it.
   const [low, high] = [...day!.split('a day between')[1]!.matchAll(/\d+(?:\.\d)?(?= °C)/g)].map((m) => Number(m[0]))
   expect(high).toBeGreaterThan(low!)
-  await goWithin(page, '/bench/heat?lot=lot-blaufrankisch')
+  await page.goto('/bench/heat?lot=lot-blaufrankisch')
   await expect(page.getByRole('textbox', { name: 'The room has' })).not.toHaveValue('16')
   const bench = Number(await page.getByRole('textbox', { name: 'The room has' }).inputValue())
   expect(bench).toBeGreaterThanOrEqual(low! - 0.5)

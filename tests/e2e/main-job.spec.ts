@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs'
 import type { Page } from '@playwright/test'
-import { choose, expect, goWithin, ownCellar, test } from './fixtures'
+import { choose, expect, ownCellar, test } from './fixtures'
 
 /** From the steps of a new lot to its measuring, whatever stands before it. */
 async function toMeasuring(page: Page): Promise<void> {
@@ -55,7 +55,7 @@ for (const size of [
 test('a second and third lot stand beside it, and the whole cellar moves to an empty browser', async ({ page, browser }) => {
   await ownCellar(page)
   await tempranillo(page)
-  await goWithin(page, '/lots/new')
+  await page.goto('/lots/new')
   await page.getByRole('radio', { name: /Frozen must or juice/ }).check()
   await page.getByRole('radio', { name: 'White' }).check()
   await page.getByRole('textbox', { name: 'Name' }).fill('Albariño')
@@ -75,7 +75,7 @@ test('a second and third lot stand beside it, and the whole cellar moves to an e
   await page.getByRole('link', { name: 'the lot’s page' }).click()
   await expect(page.getByText('Gravity 1.089, sample at 8 °C.')).toBeVisible()
 
-  await goWithin(page, '/lots/new')
+  await page.goto('/lots/new')
   await page.getByRole('radio', { name: /Kit or concentrate/ }).check()
   await page.getByRole('textbox', { name: 'Name' }).fill('Barbera kit')
   await page.getByRole('textbox', { name: 'Volume' }).fill('6.08 US gal')
@@ -86,7 +86,7 @@ test('a second and third lot stand beside it, and the whole cellar moves to an e
   await page.getByRole('button', { name: 'Log for Barbera kit' }).click()
   await expect(page.getByRole('heading', { name: /^Barbera kit/ })).toBeVisible()
 
-  await goWithin(page, '/stores')
+  await page.goto('/stores')
   const waiting = page.waitForEvent('download')
   await page.getByRole('button', { name: 'Export the cellar' }).click()
   const path = await (await waiting).path()

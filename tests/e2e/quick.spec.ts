@@ -1,4 +1,4 @@
-import { expect, goWithin, openDemo, test } from './fixtures'
+import { expect, openDemo, test } from './fixtures'
 
 test('the quick line logs what went in and when, keeps every word, and reaches pages', async ({ page }) => {
   await openDemo(page)
@@ -16,7 +16,7 @@ test('the quick line logs what went in and when, keeps every word, and reaches p
   await page.getByRole('button', { name: 'Log for Grenache' }).click()
   // It is stored once the line has gone; leaving before that would take it along.
   await expect(dialog).toBeHidden()
-  await goWithin(page, '/lots/lot-grenache')
+  await page.goto('/lots/lot-grenache')
   await expect(page.getByText('1.5 g of potassium metabisulphite went in.')).toBeVisible()
   await expect(page.getByText('Note: gently')).toBeVisible()
 
@@ -51,7 +51,7 @@ test('the quick line logs what went in and when, keeps every word, and reaches p
 
 test('a number beside the wrong unit is offered in the one it must be in', async ({ page }) => {
   await openDemo(page)
-  await goWithin(page, '/bench/measure?lot=lot-tempranillo')
+  await page.goto('/bench/measure?lot=lot-tempranillo')
   const sugar = page.getByRole('textbox', { name: /^Sugar|^Gravity/ }).first()
   await sugar.fill('1,090')
   await sugar.blur()
