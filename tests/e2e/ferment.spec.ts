@@ -62,6 +62,8 @@ test('by refractometer the round says what the reading counts as, and the ledger
   // 11.0 from 20.6 °Brix: Novotny's published fit gives 1.0204, Bonham's 1.0178.
   await expect(page.getByText(/Counts as 1\.0(18|19|20|21), corrected for its alcohol/)).toBeVisible()
   await page.getByRole('button', { name: /^Log/ }).click()
+  // The round goes on to the next vessel by itself once it is written.
+  await expect(page).not.toHaveURL(/lot-treixadura/)
   await page.goto('/lots/lot-treixadura')
   await expect(page.getByText(/^Sugar 11(\.0)? °Brix.*Counts as/).first()).toBeVisible()
 })
@@ -150,6 +152,8 @@ test('a temperature that cannot be is asked about once, kept as it was typed, an
   await expect(page.getByText('200 °C is unusual. Is it right?')).toBeVisible()
   await page.getByRole('button', { name: 'Yes, it is right' }).click()
   await page.getByRole('button', { name: /^Log/ }).click()
+  // The round goes on to the next vessel by itself once it is written.
+  await expect(page).not.toHaveURL(/lot-treixadura/)
   await page.goto('/lots/lot-treixadura')
   await expect(page.getByText('Temperature 200 °C.')).toBeVisible()
   await expect(page.getByText('One temperature cannot be.')).toBeVisible()
