@@ -19,7 +19,7 @@ const pressing = computed(() =>
 const FEW = 4
 const allPressing = ref(false)
 const pressingShown = computed(() => (allPressing.value ? pressing.value : pressing.value.slice(0, FEW)))
-const drawn = useGradually(() => numbered.value.length + waiting.value.length, 8)
+const drawn = useGradually(() => numbered.value.length + waiting.value.length, 5)
 const waitingDrawn = computed(() => waiting.value.slice(0, Math.max(0, drawn.value - numbered.value.length)))
 const COUNT = [
   'Nothing',

@@ -34,6 +34,10 @@ export { expect }
  * @param contrastOnly the structure is the same in both themes: the second needs its colours checked alone
  */
 export async function expectAccessible(page: Page, where: string, contrastOnly = false): Promise<void> {
+  // A page comes in several tasks: it is looked at when all of it stands.
+  await page.evaluate(
+    () => new Promise<void>((stands) => requestIdleCallback(() => requestIdleCallback(() => stands()), { timeout: 2000 }))
+  )
   // Put into the page once and asked there: no page has a frame in it, for which its own runner loads it anew at every look.
   if (!(await page.evaluate(() => 'axe' in window))) await page.evaluate(axe.source)
   const violations = await page.evaluate(async (only) => {

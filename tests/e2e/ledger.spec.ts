@@ -145,6 +145,8 @@ test('a tab killed in mid-write leaves whole actions only', async ({ page, conte
   const again = await context.newPage()
   await again.goto('/lots/lot-tempranillo')
   await expect(again.getByRole('heading', { name: /^Tempranillo/ })).toBeVisible()
+  // Counted when all of the ledger stands: its lines come one after the other.
+  await expect(again.locator('ol[aria-busy="false"]')).toBeVisible()
   const written = [
     await again.getByText('Sugar 24.1 °Brix (Long hydrometer).').count(),
     await again.getByText('pH 3.63 (Pocket pH meter).').count(),

@@ -9,8 +9,14 @@ import { counted } from '~/wording/count'
 const props = defineProps<{ lot: LotView }>()
 const emit = defineEmits<{ entry: [id: string] }>()
 
+/** The first chart stands: the second comes in a task of its own. */
+const oneStands = ref(false)
 // The charts are large: they come only where a curve is shown.
-const Chart = defineAsyncComponent(() => import('vue3-apexcharts'))
+const Chart = defineAsyncComponent(async () => {
+  const chart = await import('vue3-apexcharts')
+  setTimeout(() => (oneStands.value = true))
+  return chart
+})
 const settings = useSettingsStore()
 const f = useFormat()
 const scale = ref<'SG' | '°Brix'>('SG')
@@ -167,8 +173,16 @@ const rows = computed(() => {
     </div>
     <template v-if="warm.length">
       <p class="small soft mt-1">Temperature, {{ settings.values.temperature }}, with the band to hold it in</p>
-      <div role="img" :aria-label="`Temperature, ${warm.length} readings`">
-        <component :is="Chart" :key="`w${mode.value}`" type="line" height="140" :options="warmOptions" :series="warmSeries" />
+      <div role="img" :aria-label="`Temperature, ${warm.length} readings`" class="min-h-[155px]">
+        <component
+          :is="Chart"
+          v-if="oneStands"
+          :key="`w${mode.value}`"
+          type="line"
+          height="140"
+          :options="warmOptions"
+          :series="warmSeries"
+        />
       </div>
     </template>
     <FoldOut label="The same as a table">

@@ -13,7 +13,8 @@ const message = useMessage()
 const shownCount = ref(40)
 /** One more than is shown, to know whether there are more. */
 const lines = computed(() => story.linesOf(props.lot.id, shownCount.value + 1))
-const drawn = useGradually(() => Math.min(lines.value.length, shownCount.value), 4, 9)
+const due = computed(() => Math.min(lines.value.length, shownCount.value))
+const drawn = useGradually(() => due.value, 4, 9)
 /** The entry that is put right, as it stood when that was begun. */
 const opened = shallowRef<Fact>()
 
@@ -76,7 +77,7 @@ function before(line: StoryLine): string {
 <template>
   <div>
     <h2>Ledger</h2>
-    <ol class="lines">
+    <ol class="lines" :aria-busy="drawn < due">
       <!-- Each line a part of its own: an entry changes one of hundreds, and only that is drawn anew. -->
       <LotLedgerLine
         v-for="line in lines.slice(0, drawn)"

@@ -59,8 +59,8 @@ const benches = computed(() => {
     { to: `/bench?lot=${l.id}`, label: 'All of the bench' }
   ].filter((b) => b.to !== item.value?.next.to)
 })
-/** The long part of the page comes after the rest stands, unless the address asks for it. */
-const [soon, ledgerSoon] = [useSoon(), useSoon(3)]
+/** What it is and what comes next stand at once; all else follows in tasks of its own, so that none is long. */
+const [soon, findingsSoon, entrySoon, ledgerSoon] = [useSoon(1), useSoon(2), useSoon(3), useSoon(4)]
 /** A point on a curve leads to its line in the ledger. */
 const ledger = useTemplateRef<{ show: (id: string) => Promise<void> }>('ledger')
 const showEntry = (id: string) => void ledger.value?.show(id)
@@ -108,7 +108,7 @@ useHead({ title: () => `${lot.value?.name ?? 'Lot'} · Presk` })
       </h1>
       <LotFigures :lot="lot" />
       <LotPlanForm v-if="isHeld(lot)" :lot="lot" />
-      <LotCurves v-if="(lot.series.sg?.length ?? 0) > 1" :lot="lot" class="course mt-4" @entry="showEntry" />
+      <LotCurves v-if="soon && (lot.series.sg?.length ?? 0) > 1" :lot="lot" class="course mt-4" @entry="showEntry" />
     </section>
     <div class="side">
       <section v-if="item" class="next sheet">
@@ -126,7 +126,7 @@ useHead({ title: () => `${lot.value?.name ?? 'Lot'} · Presk` })
       </section>
       <LotEnding v-if="isHeld(lot) && !lot.bacteriaAt && !lot.freeSo2?.value" :lot="lot" />
       <LotForecast v-if="isFermenting(lot)" :lot="lot" />
-      <LotUpkeep v-if="kept" :lot="lot" />
+      <LotUpkeep v-if="soon && kept" :lot="lot" />
       <section v-if="faults.length" class="grid gap-2" aria-label="What was tasted">
         <h2>What was tasted</h2>
         <LazyTastedFaults :lot="lot" :faults="faults" />
@@ -135,14 +135,14 @@ useHead({ title: () => `${lot.value?.name ?? 'Lot'} · Presk` })
       <LotFollowed v-if="isFermenting(lot)" :key="lot.id" :lot="lot" />
       <LotInFerment v-if="isFermenting(lot)" :lot="lot" />
     </div>
-    <div v-if="item?.findings.length" class="findings" role="region" aria-label="Worth knowing">
+    <div v-if="findingsSoon && item?.findings.length" class="findings" role="region" aria-label="Worth knowing">
       <FindingLine v-for="s in item.findings" :key="s.finding.key" :said="s" @entry="showEntry" />
     </div>
     <p v-if="lot.sources.length > 1" class="findings">
       Made of {{ lot.sources.map((s) => `${Math.round(s.share * 100)} % ${s.variety}${s.vintage ? ` ${s.vintage}` : ''}`).join(', ') }}.
     </p>
     <section class="ledger">
-      <LotEntry v-if="soon || route.query.log" :lot="lot" />
+      <LotEntry v-if="entrySoon || route.query.log" :lot="lot" />
       <LotLedger v-if="ledgerSoon" ref="ledger" :lot="lot" />
       <p class="mt-5"><UButton variant="link" class="px-0" @click="exportLot">Export this lot</UButton></p>
     </section>
