@@ -40,13 +40,15 @@ export type SulphiteFinding =
   | { code: 'below-scale', grams: number, resolutionG: number }
   | { code: 'near-total-limit', totalMgPerL: number, limitMgPerL: number }
   | { code: 'over-total-limit', totalMgPerL: number, limitMgPerL: number }
-  | { code: 'already-there', freeMgPerL: number, targetFreeMgPerL: number }
+  | { code: 'already-there' | 'as-good-as-there', freeMgPerL: number, targetFreeMgPerL: number }
   | { code: 'little-free', freeMgPerL: number, leastMgPerL: number }
   | { code: 'much-molecular', molecularMgPerL: number, limitMgPerL: number }
   | { code: 'large-dose', addMgPerL: number, limitMgPerL: number }
 
 /** One addition above this is unusual and worth a second look, mg/L: common practice, no source. */
 const LARGE_DOSE = 100
+/** A titration at home tells free SO₂ to about this, mg/L: what is wanting by less may as well wait. Common practice, no source. */
+export const TOLD_WITHIN = 3
 /** Above this most people smell it, mg/L molecular: common practice, no source. */
 const SMELT_MOLECULAR = 2
 
@@ -133,7 +135,11 @@ function findingsOn(dose: SulphiteDose, request: SulphiteRequest, freeMgPerL: nu
   const limit = request.limitTotalMgPerL
   const total = dose.totalAfterMgPerL
   if (request.ph > PH_TOO_HIGH) found.push({ code: 'ph-too-high', ph: request.ph, limitPh: PH_TOO_HIGH })
-  if (dose.addMgPerL === 0) found.push({ code: 'already-there', freeMgPerL, targetFreeMgPerL: dose.targetFreeMgPerL })
+  const wanting = dose.targetFreeMgPerL - freeMgPerL
+  if (wanting <= 0 || (wanting <= TOLD_WITHIN && freeMgPerL > 0)) {
+    const code = wanting <= 0 ? 'already-there' : 'as-good-as-there'
+    found.push({ code, freeMgPerL, targetFreeMgPerL: dose.targetFreeMgPerL })
+  }
   if (dose.addMgPerL > LARGE_DOSE) found.push({ code: 'large-dose', addMgPerL: dose.addMgPerL, limitMgPerL: LARGE_DOSE })
   if (dose.targetFreeMgPerL > 0 && dose.targetFreeMgPerL < LEAST_FREE) {
     found.push({ code: 'little-free', freeMgPerL: dose.targetFreeMgPerL, leastMgPerL: LEAST_FREE })

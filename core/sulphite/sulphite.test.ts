@@ -70,6 +70,8 @@ describe('the dose', () => {
     [{ ph: 4.1 }, 'ph-too-high'],
     [{ volumeL: 4, scaleStepG: 0.1 }, 'below-scale'],
     [{ freeMgPerL: 60 }, 'already-there'],
+    // 0.8 mg/L molecular at pH 3.5 asks for 40 mg/L free.
+    [{ freeMgPerL: 38 }, 'as-good-as-there'],
     [{ totalMgPerL: 110, limitTotalMgPerL: 150 }, 'near-total-limit'],
     [{ totalMgPerL: 130, limitTotalMgPerL: 150 }, 'over-total-limit'],
     [{ ph: 3.85, boundShare: 0.5 }, 'large-dose'],
