@@ -1,6 +1,6 @@
 import type { TermKey } from '~/wording/glossary'
 
-interface Asked { term: TermKey, at: HTMLElement }
+interface Asked { term: TermKey, at: HTMLElement, id: string }
 
 /** The word that is being explained, and what it stands at. */
 const asked = shallowRef<Asked>()
@@ -9,9 +9,10 @@ let closed: { at: HTMLElement, when: number } | undefined
 const ONE_PRESS_MS = 400
 
 export function useTerm() {
-  function explain(term: TermKey, at: HTMLElement): void {
+  /** @param id of the very word: the same may stand twice on a page */
+  function explain(term: TermKey, at: HTMLElement, id: string): void {
     const closedIt = closed?.at === at && performance.now() - closed.when < ONE_PRESS_MS
-    asked.value = closedIt ? undefined : { term, at }
+    asked.value = closedIt ? undefined : { term, at, id }
   }
   function close(): void {
     if (!asked.value) return

@@ -9,6 +9,7 @@ const props = defineProps<{
 }>()
 const settings = useSettingsStore()
 const { asked, explain } = useTerm()
+const id = useId()
 const parts = computed(() => (settings.values.terms ? partsOf(props.text, props.most) : [props.text]))
 </script>
 
@@ -20,9 +21,9 @@ const parts = computed(() => (settings.values.terms ? partsOf(props.text, props.
     type="button"
     class="term"
     aria-haspopup="dialog"
-    :aria-expanded="asked?.term === part.term"
+    :aria-expanded="asked?.id === `${id}-${i}`"
     :aria-label="`${part.text}: what is ${GLOSSARY[part.term].name}?`"
-    @click="explain(part.term, $event.currentTarget as HTMLElement)"
+    @click="explain(part.term, $event.currentTarget as HTMLElement, `${id}-${i}`)"
   >{{ part.text }}</button
   ></template>
 </template>
