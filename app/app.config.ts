@@ -103,7 +103,14 @@ export default defineAppConfig({
       }
     },
     dropdownMenu: { slots: { content: 'bg-(--sheet) ring-[1.5px] ring-(--line-strong) rounded-(--radius-control)', item: 'text-base min-h-11 items-center px-3' } },
-    tabs: { slots: { list: 'flex-wrap', trigger: 'min-h-11 text-base font-semibold' } },
+    tabs: {
+      slots: {
+        list: 'flex-wrap',
+        // Its own sliding line knows one row only; here each tab has its line, in whatever row it stands.
+        indicator: 'hidden',
+        trigger: 'min-h-11 text-base font-semibold rounded-none data-[state=active]:shadow-[inset_0_-3px_0_var(--skin)]'
+      }
+    },
     badge: { slots: { base: 'font-semibold rounded-lg' } },
     modal: {
       slots: {

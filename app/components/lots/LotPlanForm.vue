@@ -57,7 +57,7 @@ async function save() {
     <UButton
       variant="ghost"
       color="neutral"
-      class="line font-normal rounded-none px-0"
+      class="line font-normal rounded-none px-0 hover:bg-transparent"
       :aria-label="`Plan: ${short}. ${open ? 'Close' : 'Change'}`"
     >
       <span><span class="soft">To become: </span>{{ short }}</span
