@@ -1,12 +1,14 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import {
+  ETHANOL_DENSITY,
   actualAlcohol,
   brixFromSg,
   correctHydrometer,
   correctRefractometer,
   refraction,
   ethanolWaterDensity,
+  gravityOf,
   potentialAlcohol,
   residualSugar,
   sgFromBrix,
@@ -174,5 +176,18 @@ describe('alcohol', () => {
     expect(brixFromSg(0.994)).toBeLessThan(0)
     expect(residualSugar(0.992, 13)).toBeLessThan(5)
     expect(residualSugar(1.01, 10)).toBeGreaterThan(30)
+  })
+})
+
+describe('gravity of a balance, by its tables', () => {
+  it('errs by under 1e-7 beside the densities that they were made of', () => {
+    const water = waterDensity(20)
+    fc.assert(
+      fc.property(fc.double({ min: 0, max: 45, noNaN: true }), fc.double({ min: 0, max: 25, noNaN: true }), (brix, abv) => {
+        const gPerL = (brix / 100) * sucroseDensity(brix, 20)
+        const direct = sucroseDensity(brix, 20) / water + ethanolWaterDensity(abv) / water - 1
+        expect(Math.abs(gravityOf(gPerL, (abv / 100) * ETHANOL_DENSITY) - direct)).toBeLessThan(1e-7)
+      })
+    )
   })
 })
