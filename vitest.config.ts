@@ -6,7 +6,11 @@ const here = fileURLToPath(new URL('.', import.meta.url))
 export default defineConfig({
   resolve: { alias: { '~~': here.replace(/\/$/, ''), '~': `${here}app` } },
   test: {
-    include: ['core/**/*.test.ts', 'app/**/*.test.ts', 'server/**/*.test.ts', 'demo/**/*.test.ts'],
+    // What only computes keeps nothing between files, and is loaded once for all; what has stores and stand-ins, for each file anew.
+    projects: [
+      { extends: true, test: { name: 'core', include: ['core/**/*.test.ts'], isolate: false, pool: 'threads' } },
+      { extends: true, test: { name: 'app', include: ['app/**/*.test.ts', 'server/**/*.test.ts', 'demo/**/*.test.ts'] } }
+    ],
     environment: 'node',
     // Its own default leaves one core to whoever watches; here nobody does.
     maxWorkers: '100%',

@@ -69,7 +69,6 @@ async function inTheDark(page: Page) {
   await expect(page.locator('html')).toHaveClass(/dark/)
 }
 test.describe('the accessibility checker, in both themes, on a laptop and on a phone, has nothing against', () => {
-  test.use({ contextOptions: { reducedMotion: 'reduce' } })
   test('the first visit', async ({ page }) => {
     const start = page.getByRole('button', { name: 'Start my first lot' })
     await page.goto('/')

@@ -2,6 +2,9 @@ import { readFileSync } from 'node:fs'
 import type { Page } from '@playwright/test'
 import { choose, expect, ownCellar, test } from './fixtures'
 
+// With all that moves, as it comes out of the box.
+test.use({ contextOptions: { reducedMotion: 'no-preference' } })
+
 /** From the steps of a new lot to its measuring, whatever stands before it. */
 async function toMeasuring(page: Page): Promise<void> {
   await page.getByRole('link', { name: /^Measure: / }).click()

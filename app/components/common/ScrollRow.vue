@@ -1,12 +1,16 @@
 <script setup lang="ts">
-import { useElementSize, useScroll } from '@vueuse/core'
+import { useResizeObserver, useScroll } from '@vueuse/core'
 
 /** A row that may be longer than the screen. What lies beyond an edge is announced by a shade there. */
 const row = ref<HTMLElement>()
 const content = ref<HTMLElement>()
-const { arrivedState, measure } = useScroll(row)
-const { width } = useElementSize(content)
-watch(width, () => measure(), { flush: 'post' })
+/** Given only once it has its size: asked as it is put in, the browser would lay out a page that is half there. */
+const laidOut = shallowRef<HTMLElement>()
+const { arrivedState, measure } = useScroll(laidOut)
+useResizeObserver([row, content], () => {
+  laidOut.value = row.value
+  measure()
+})
 defineExpose({ row })
 </script>
 

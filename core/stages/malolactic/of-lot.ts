@@ -55,8 +55,19 @@ export interface LotCourse extends MalolacticCourse {
   readings: MalicReading[]
 }
 
+/** Its tasks, its findings and its page ask the same of one view of a lot. */
+const known = new WeakMap<LotView, { cards: OwnCards, course: LotCourse | undefined }>()
+
 /** Where the malolactic of a lot is going; undefined while no bacteria are in it. */
 export function malolacticCourseOf(lot: LotView, cards: OwnCards): LotCourse | undefined {
+  const before = known.get(lot)
+  if (before?.cards === cards) return before.course
+  const course = courseOf(lot, cards)
+  known.set(lot, { cards, course })
+  return course
+}
+
+function courseOf(lot: LotView, cards: OwnCards): LotCourse | undefined {
   const { bacteriaAt } = lot
   if (bacteriaAt === undefined) return undefined
   const malic = lot.series.malic ?? []
