@@ -141,7 +141,7 @@ function findingsOn(dose: SulphiteDose, request: SulphiteRequest, freeMgPerL: nu
     found.push({ code, freeMgPerL, targetFreeMgPerL: dose.targetFreeMgPerL })
   }
   if (dose.addMgPerL > LARGE_DOSE) found.push({ code: 'large-dose', addMgPerL: dose.addMgPerL, limitMgPerL: LARGE_DOSE })
-  if (dose.targetFreeMgPerL > 0 && dose.targetFreeMgPerL < LEAST_FREE) {
+  if (dose.targetFreeMgPerL > 0 && Math.max(dose.targetFreeMgPerL, freeMgPerL) < LEAST_FREE) {
     found.push({ code: 'little-free', freeMgPerL: dose.targetFreeMgPerL, leastMgPerL: LEAST_FREE })
   }
   const molecular = Math.max(dose.targetMolecularMgPerL, dose.molecularNowMgPerL)

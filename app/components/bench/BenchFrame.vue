@@ -36,7 +36,7 @@ useSlots()
   display: flex;
   flex-wrap: wrap;
   align-items: baseline;
-  gap: 4px 16px;
+  gap: 10px 16px;
 }
 .inputs {
   grid-column: 1;

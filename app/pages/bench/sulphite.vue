@@ -33,6 +33,9 @@ watch(
   () => lot.value?.id,
   () => (knowing.value = false)
 )
+/** That it may as well be left alone stands beside the amount itself; that it is little, with the stock solution. */
+const asGood = computed(() => dose.value?.findings.find((x) => x.code === 'as-good-as-there'))
+const remarks = computed(() => dose.value?.findings.filter((x) => x.code !== 'below-scale' && x !== asGood.value) ?? [])
 const stop = (code: string) => code === 'ph-too-high' || code === 'over-total-limit'
 
 async function log() {
@@ -65,12 +68,15 @@ useHead({ title: 'Sulphite · Presk' })
   <BenchFrame title="Sulphite" :lot="lot" @submit="log">
     <template #answer>
       <template v-if="dose">
+        <FigureNumber v-if="dose.grams === 0" label="Sulphite to add" :shown="{ text: 'Nothing', unit: '' }" size="hero" />
         <FigureNumber
+          v-else
           :label="bench.usesStock.value ? 'Measure out, of the stock solution' : `Weigh ${saltName}`"
           :shown="bench.usesStock.value ? { text: stockMl!.toFixed(1), unit: 'mL' } : f.powder(dose.grams)"
           origin="worked out"
           size="hero"
         />
+        <p v-if="asGood" class="max-w-(--measure)">{{ saySulphiteFinding(asGood) }}</p>
         <p v-if="bench.usesStock.value" class="soft">
           That is {{ f.words(f.powder(dose.grams)) }} of {{ saltName }}, too little for your scale. Stock solution: 10 g of the
           salt made up to 100 mL with cool water. Make it fresh.
@@ -136,7 +142,7 @@ useHead({ title: 'Sulphite · Presk' })
           <FigureNumber label="Molecular now" :shown="{ text: dose.molecularNowMgPerL.toFixed(2), unit: 'mg/L' }" size="small" />
         </div>
         <FindingNote
-          v-for="finding in dose.findings.filter((x) => x.code !== 'below-scale')"
+          v-for="finding in remarks"
           :key="finding.code"
           :tone="stop(finding.code) ? 'stop' : 'ask'"
         >{{ saySulphiteFinding(finding) }}</FindingNote
