@@ -165,6 +165,10 @@ describe('what comes next', () => {
     expect(finds(fermenting(read(56, 'sg', 1.024), read(3, 'sg', 1.021))).view.alcoholic).toBe('active')
     expect(finds(fermenting(read(80, 'sg', 0.995), read(3, 'sg', 0.995))).view.alcoholic).toBe('dry')
   })
+  it('what stands outside its window is said before what is as it usually is', () => {
+    const { findings } = finds([start(), read(30, 'sg', 1.1), read(30, 'ph', 3.8)])
+    expect(findings.flatMap((f) => (f.code === 'judged' ? [f.judgement.quantity] : []))).toEqual(['ph', 'brix'])
+  })
   it('a wine at 1.002 that nobody looked at for two hundred days is a wine, and is asked about as one', () => {
     const old = finds(fermenting(read(1500, 'sg', 1.002)))
     expect(old.view.standing).toBe('wine')

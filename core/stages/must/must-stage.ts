@@ -46,7 +46,9 @@ export const mustStage: Stage<MustSays> = {
     return [...(next ? [taskOf(next, lot, now)] : []), ...clocks.map((step) => clockOf(step, lot, now))]
   },
   findings(lot, cellar) {
-    const judged = judgeLot(lot).map(
+    // What is as it usually is comes last.
+    const inOrder = judgeLot(lot).sort((a, b) => Number(a.verdict === 'within') - Number(b.verdict === 'within'))
+    const judged = inOrder.map(
       (judgement): MustFinding => ({
         code: 'judged',
         judgement,
