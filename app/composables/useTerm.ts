@@ -9,9 +9,12 @@ let closed: { at: HTMLElement, when: number } | undefined
 const ONE_PRESS_MS = 400
 
 export function useTerm() {
-  /** @param id of the very word: the same may stand twice on a page */
-  function explain(term: TermKey, at: HTMLElement, id: string): void {
-    const closedIt = closed?.at === at && performance.now() - closed.when < ONE_PRESS_MS
+  /**
+   * @param id of the very word: the same may stand twice on a page
+   * @param byKey a key pressed on the word has closed nothing on its way
+   */
+  function explain(term: TermKey, at: HTMLElement, id: string, byKey = false): void {
+    const closedIt = !byKey && closed?.at === at && performance.now() - closed.when < ONE_PRESS_MS
     asked.value = closedIt ? undefined : { term, at, id }
   }
   function close(): void {

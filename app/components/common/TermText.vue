@@ -23,7 +23,7 @@ const parts = computed(() => (settings.values.terms ? partsOf(props.text, props.
     aria-haspopup="dialog"
     :aria-expanded="asked?.id === `${id}-${i}`"
     :aria-label="`${part.text}: what is ${GLOSSARY[part.term].name}?`"
-    @click="explain(part.term, $event.currentTarget as HTMLElement, `${id}-${i}`)"
+    @click="explain(part.term, $event.currentTarget as HTMLElement, `${id}-${i}`, $event.detail === 0)"
   >{{ part.text }}</button
   ></template>
 </template>
