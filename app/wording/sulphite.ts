@@ -33,7 +33,7 @@ export function saySulphiteFinding(finding: SulphiteFinding): string {
     case 'already-there':
       return `Free SO₂ ${finding.freeMgPerL.toFixed(0)} mg/L already meets the ${finding.targetFreeMgPerL.toFixed(0)} mg/L this pH asks for. Nothing to add.`
     case 'as-good-as-there':
-      return `${finding.freeMgPerL.toFixed(0)} of ${finding.targetFreeMgPerL.toFixed(0)} mg/L: no reading at home tells the two apart. It may as well wait for the next look, in four weeks.`
+      return `${finding.freeMgPerL.toFixed(0)} of ${finding.targetFreeMgPerL.toFixed(0)} mg/L: no reading at home tells the two apart. Measure again before adding so little.`
     case 'little-free':
       return `This pH needs only ${finding.freeMgPerL.toFixed(0)} mg/L by the sum. Under ${finding.leastMgPerL} mg/L of free SO₂ nothing keeps for long: add up to that for a wine that is to be kept.`
     case 'much-molecular':

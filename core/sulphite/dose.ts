@@ -47,8 +47,8 @@ export type SulphiteFinding =
 
 /** One addition above this is unusual and worth a second look, mg/L: common practice, no source. */
 const LARGE_DOSE = 100
-/** A titration at home tells free SO₂ to about this, mg/L: what is wanting by less may as well wait. Common practice, no source. */
-export const TOLD_WITHIN = 3
+/** Levels of free SO₂ that lie nearer than this no titration at home tells apart, mg/L. Common practice, no source. */
+export const TOLD_WITHIN = 2
 /** Above this most people smell it, mg/L molecular: common practice, no source. */
 const SMELT_MOLECULAR = 2
 
@@ -141,7 +141,9 @@ function findingsOn(dose: SulphiteDose, request: SulphiteRequest, freeMgPerL: nu
     found.push({ code, freeMgPerL, targetFreeMgPerL: dose.targetFreeMgPerL })
   }
   if (dose.addMgPerL > LARGE_DOSE) found.push({ code: 'large-dose', addMgPerL: dose.addMgPerL, limitMgPerL: LARGE_DOSE })
-  if (dose.targetFreeMgPerL > 0 && Math.max(dose.targetFreeMgPerL, freeMgPerL) < LEAST_FREE) {
+  // A base wine is kept that low on purpose: yeast is to begin in it.
+  const onPurpose = dose.targetMolecularMgPerL <= BASE_WINE_MOLECULAR + 1e-9
+  if (!onPurpose && dose.targetFreeMgPerL > 0 && Math.max(dose.targetFreeMgPerL, freeMgPerL) < LEAST_FREE) {
     found.push({ code: 'little-free', freeMgPerL: dose.targetFreeMgPerL, leastMgPerL: LEAST_FREE })
   }
   const molecular = Math.max(dose.targetMolecularMgPerL, dose.molecularNowMgPerL)

@@ -5,6 +5,7 @@ export {
   MOLECULAR_TARGET,
   PH_TOO_HIGH,
   SO2_SHARE,
+  TOLD_WITHIN,
   TOTAL_LIMIT,
   TYPICAL_BOUND_SHARE,
   stockSolutionMl,

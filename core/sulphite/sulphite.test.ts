@@ -71,7 +71,7 @@ describe('the dose', () => {
     [{ volumeL: 4, scaleStepG: 0.1 }, 'below-scale'],
     [{ freeMgPerL: 60 }, 'already-there'],
     // 0.8 mg/L molecular at pH 3.5 asks for 40 mg/L free.
-    [{ freeMgPerL: 38 }, 'as-good-as-there'],
+    [{ freeMgPerL: 38.2 }, 'as-good-as-there'],
     [{ totalMgPerL: 110, limitTotalMgPerL: 150 }, 'near-total-limit'],
     [{ totalMgPerL: 130, limitTotalMgPerL: 150 }, 'over-total-limit'],
     [{ ph: 3.85, boundShare: 0.5 }, 'large-dose'],
@@ -80,6 +80,15 @@ describe('the dose', () => {
   ] as const)('%j is remarked on: %s', (change, code) => {
     const dose = sulphiteDose({ ph: 3.5, volumeL: 23, targetMolecularMgPerL: 0.8, salt: 'potassium-metabisulphite', ...change })
     expect(dose.findings.map((f) => f.code)).toContain(code)
+  })
+  it.each([
+    ['a base wine kept low on purpose', { ph: 3, targetMolecularMgPerL: 0.35 }, 'little-free'],
+    ['a must that has none yet', { ph: 4.2, targetFreeMgPerL: 1 }, 'as-good-as-there'],
+    ['one that holds enough, whatever its pH asks for', { ph: 2.9, targetMolecularMgPerL: 0.5, freeMgPerL: 15 }, 'little-free'],
+    ['what a reading tells apart', { freeMgPerL: 36 }, 'as-good-as-there']
+  ] as const)('%s is not remarked on', (_, change, code) => {
+    const dose = sulphiteDose({ ph: 3.5, volumeL: 23, targetMolecularMgPerL: 0.8, salt: 'potassium-metabisulphite', ...change })
+    expect(dose.findings.map((f) => f.code)).not.toContain(code)
   })
   it('0.42 g is 4.2 mL of 10 g in 100 mL', () => expect(stockSolutionMl(0.42, 100)).toBeCloseTo(4.2, 9))
   it.each([[{ ph: 35 }], [{ volumeL: 0 }], [{ freeMgPerL: -1 }], [{ boundShare: 1 }]])('%j is refused', (change) => {

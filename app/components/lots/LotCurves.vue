@@ -10,11 +10,11 @@ const props = defineProps<{ lot: LotView }>()
 const emit = defineEmits<{ entry: [id: string] }>()
 
 /** The first chart stands: the second comes in a task of its own. */
-const oneStands = ref(false)
+const firstStands = ref(false)
 // The charts are large: they come only where a curve is shown.
 const Chart = defineAsyncComponent(async () => {
   const chart = await import('vue3-apexcharts')
-  setTimeout(() => (oneStands.value = true))
+  setTimeout(() => (firstStands.value = true))
   return chart
 })
 const settings = useSettingsStore()
@@ -173,10 +173,10 @@ const rows = computed(() => {
     </div>
     <template v-if="warm.length">
       <p class="small soft mt-1">Temperature, {{ settings.values.temperature }}, with the band to hold it in</p>
-      <div role="img" :aria-label="`Temperature, ${warm.length} readings`" class="min-h-[155px]">
+      <div role="img" :aria-label="`Temperature, ${warm.length} readings`" class="roomy">
         <component
           :is="Chart"
-          v-if="oneStands"
+          v-if="firstStands"
           :key="`w${mode.value}`"
           type="line"
           height="140"
@@ -204,6 +204,10 @@ const rows = computed(() => {
 </template>
 
 <style scoped>
+/* As high as its chart will be, which comes later. */
+.roomy {
+  min-height: 155px;
+}
 figcaption {
   display: flex;
   flex-wrap: wrap;

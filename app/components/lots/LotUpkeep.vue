@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { ApexOptions } from 'apexcharts'
 import { type LotView, keptAt } from '~~/core/ledger'
-import { freeSo2Ahead, molecularSo2 } from '~~/core/sulphite'
+import { TOLD_WITHIN, freeSo2Ahead, molecularSo2 } from '~~/core/sulphite'
 import { sayFarDay } from '~/wording/days'
 
 /** How a wine keeps its sulphite: molecular level over time by its own readings, the level wanted, and when it falls below. */
@@ -59,8 +59,9 @@ const day = (at: string) => sayFarDay(at.slice(0, 10), now.value)
 const said = computed(() => {
   const u = upkeep.value
   if (!u) return ''
-  if (u.now.below) return 'It is below its level now.'
-  return u.belowAt ? `It falls below its level between ${day(u.belowAt.low)} and ${day(u.belowAt.high)}.` : 'It keeps above its level as far as can be seen.'
+  if (u.now.below) return `It is ${keptAt(props.lot) - u.now.free.mid > TOLD_WITHIN ? 'below' : 'about at'} its level now.`
+  if (!u.belowAt) return 'It keeps above its level as far as can be seen.'
+  return `It falls below its level between ${day(u.belowAt.low)} and ${day(u.belowAt.high)}.`
 })
 const percent = (share: number) => `${(share * 100).toFixed(0)} %`
 const perMonth = (k: number) => percent(1 - Math.exp(-k * 30))

@@ -1,6 +1,6 @@
 import { type Clarity, type LotView, DRY_PROOF_H, DRY_SG, drynessOf, isFermenting, isWine, keptAt } from '../../ledger'
 import { SORBIC_LEAST, SORBIC_SHARE } from '../../finishing'
-import { molecularSo2 } from '../../sulphite'
+import { TOLD_WITHIN, molecularSo2 } from '../../sulphite'
 import type { Action } from '../../findings'
 import { isOnSkins } from '../skins'
 import { hoursSince } from '../stage'
@@ -43,8 +43,6 @@ export interface Condition {
 
 /** Sulphite that the air picked up at bottling takes, mg/L free: common practice, no source. */
 export const BOTTLING_RESERVE = 10
-/** What a titration cannot tell apart is no reason to wait, mg/L. */
-const TELLS = 2
 /** Sugar that yeast could take, by gravity, above which a wine is sweet. */
 const SWEET_SG = 0.998
 /** What moved up to its last reading may stand by now, h: a ferment's end, and no reading since. Ours. */
@@ -100,7 +98,7 @@ export const JUDGES: Record<ConditionCode, Judge> = {
     // Kept from it: by sulphite at its level. What nobody knows holds nothing.
     const free = lot.freeSo2
     if (!free || !lot.ph) return { state: 'unknown', because: 'blocked', evidence: [], settle: measure(lot) }
-    return free.value >= keptAt(lot) - TELLS
+    return free.value >= keptAt(lot) - TOLD_WITHIN
       ? met(free.from, { because: 'blocked', at: free.at })
       : {
           state: 'not-met',
@@ -218,6 +216,6 @@ function level(lot: LotView, reserve: number): Omit<Condition, 'code'> {
   const free = lot.freeSo2
   if (!free || !lot.ph) return { state: 'unknown', evidence: [], settle: measure(lot) }
   const wanted = keptAt(lot) + reserve
-  if (free.value >= wanted - TELLS) return met(free.from, { value: free.value, wanted, at: free.at })
+  if (free.value >= wanted - TOLD_WITHIN) return met(free.from, { value: free.value, wanted, at: free.at })
   return { state: 'not-met', value: free.value, wanted, at: free.at, evidence: free.from, settle: { to: 'sulphite', lotId: lot.id } }
 }

@@ -2,6 +2,7 @@ import { freeBesideSorbate } from '../../finishing'
 import type { Finding } from '../../findings'
 import { type Bottled, type LotView, drynessOf, isFermenting, isHeld } from '../../ledger'
 import { type OwnCards, cardOf } from '../../materials'
+import { TOLD_WITHIN } from '../../sulphite'
 import type { Stage } from '../stage'
 import { JUDGES, hadBacteria, isSorbated } from './conditions'
 
@@ -14,9 +15,6 @@ export type FinishingSays =
   | { code: 'sweet-bottles', left: number }
   /** A wine that ferments again, in bottles or under closures that are made for still wine. */
   | { code: 'weak-bottles', left: number }
-
-/** What a sulphite titration cannot tell apart, mg/L. */
-const TELLS = 2
 
 /** All but those that are made for pressure: a crown cap stands on bottles of both kinds. */
 const stillBottles = (lot: LotView, cards?: OwnCards): number =>
@@ -61,7 +59,7 @@ export const finishingStage: Stage<FinishingSays> = {
         })
       const { freeSo2: free, ph } = lot
       const needed = ph && freeBesideSorbate(ph.value)
-      if (held && free && needed !== undefined && free.value < needed - TELLS)
+      if (held && free && needed !== undefined && free.value < needed - TOLD_WITHIN)
         found.push({
           code: 'sorbate-unprotected',
           key: 'sorbate-unprotected',
