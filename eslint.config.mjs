@@ -13,7 +13,15 @@ const outside = [
  * stage knows another.
  */
 const ROOMS = [
-  ['units'], ['quantities'], ['materials'], ['hydrometry', 'acids', 'sulphite', 'yeast', 'malolactic', 'cellar', 'racking'], ['must', 'harvest', 'fermentation'], ['ledger'], ['findings'], ['stages'], ['supplies'],
+  ['units'], ['quantities'], ['materials'], [
+    'hydrometry',
+    'acids',
+    'sulphite',
+    'yeast',
+    'malolactic',
+    'cellar',
+    'racking'
+  ], ['must', 'harvest', 'fermentation'], ['ledger'], ['findings'], ['stages'], ['supplies'],
   ['drafts'], ['quick']
 ]
 const ORDER = 'Imports in core/ run one way: units ← quantities ← materials ← chemistry ← ledger ← findings ← stages ← supplies; drafts stand on the ledger, the quick line on drafts.'
@@ -22,7 +30,10 @@ const roomRules = ROOMS.map((rooms, i) => ({
   name: `presk/room-${rooms.join('-')}`,
   files: [`core/{${rooms.join(',')},}/**/*.ts`],
   ignores: ['**/*.test.ts', '**/*.fixture.ts'],
-  rules: { 'no-restricted-imports': ['error', { patterns: [...outside, ...i < ROOMS.length - 1 ? [above(ROOMS.slice(i + 1).flat())] : []] }] }
+  rules: { 'no-restricted-imports': [
+    'error',
+    { patterns: [...outside, ...i < ROOMS.length - 1 ? [above(ROOMS.slice(i + 1).flat())] : []] }
+  ] }
 }))
 const STAGES = ['harvest', 'must', 'ferment', 'lees', 'malolactic', 'keeping', 'topping', 'clearing', 'kit', 'every']
 const stageRules = STAGES.map(stage => ({
@@ -31,14 +42,35 @@ const stageRules = STAGES.map(stage => ({
   ignores: ['**/*.test.ts'],
   rules: {
     'no-restricted-imports': ['error', {
-      patterns: [...outside, above(['supplies', 'drafts']), { regex: `^\\.\\./(${STAGES.filter(s => s !== stage).join('|')})($|/)`, message: 'No stage knows another.' }]
+      patterns: [
+        ...outside,
+        above(['supplies', 'drafts']),
+        { regex: `^\\.\\./(${STAGES.filter(s => s !== stage).join('|')})($|/)`, message: 'No stage knows another.' }
+      ]
     }]
   }
 }))
 
 export default withNuxt(
   { name: 'presk/ignores', ignores: ['coverage/**', 'playwright-report/**', 'test-results/**', '.output/**'] },
-  { name: 'presk/style', rules: { '@stylistic/arrow-parens': 'off', '@stylistic/max-statements-per-line': 'off', '@stylistic/quote-props': 'off', '@stylistic/operator-linebreak': 'off', '@stylistic/multiline-ternary': 'off', '@stylistic/indent-binary-ops': 'off', '@stylistic/comma-dangle': ['error', 'never'], '@stylistic/quotes': ['error', 'single', { avoidEscape: true, allowTemplateLiterals: 'always' }], 'vue/max-attributes-per-line': 'off', 'vue/singleline-html-element-content-newline': 'off', 'vue/multiline-html-element-content-newline': 'off', 'vue/first-attribute-linebreak': 'off', 'vue/html-closing-bracket-newline': 'off', 'vue/html-self-closing': 'off', 'vue/require-default-prop': 'off', 'vue/multi-word-component-names': 'off' } },
+  { name: 'presk/style', rules: {
+    '@stylistic/arrow-parens': 'off',
+    '@stylistic/max-statements-per-line': 'off',
+    '@stylistic/quote-props': 'off',
+    '@stylistic/operator-linebreak': 'off',
+    '@stylistic/multiline-ternary': 'off',
+    '@stylistic/indent-binary-ops': 'off',
+    '@stylistic/comma-dangle': ['error', 'never'],
+    '@stylistic/quotes': ['error', 'single', { avoidEscape: true, allowTemplateLiterals: 'always' }],
+    'vue/max-attributes-per-line': 'off',
+    'vue/singleline-html-element-content-newline': 'off',
+    'vue/multiline-html-element-content-newline': 'off',
+    'vue/first-attribute-linebreak': 'off',
+    'vue/html-closing-bracket-newline': 'off',
+    'vue/html-self-closing': 'off',
+    'vue/require-default-prop': 'off',
+    'vue/multi-word-component-names': 'off'
+  } },
   {
     name: 'presk/core-boundary',
     files: ['core/**/*.ts'],
@@ -55,13 +87,19 @@ export default withNuxt(
     files: ['**/*.{ts,vue,mjs}'],
     // Tables of data may be wide: a case is a line.
     ignores: ['**/*.fixture.ts'],
-    rules: { '@stylistic/max-len': ['error', { code: 140, ignoreStrings: true, ignoreTemplateLiterals: true, ignoreRegExpLiterals: true, ignoreUrls: true, ignoreComments: false }] }
+    rules: { '@stylistic/max-len': [
+      'error',
+      { code: 140, ignoreStrings: true, ignoreTemplateLiterals: true, ignoreRegExpLiterals: true, ignoreUrls: true, ignoreComments: false }
+    ] }
   },
   {
     name: 'presk/no-entries-on-pages',
     files: ['app/pages/**/*.vue', 'app/components/**/*.vue'],
     rules: {
-      'no-restricted-imports': ['error', { patterns: [{ regex: 'core/ledger/schema', message: 'Zod stays with the worker and the files.' }] }]
+      'no-restricted-imports': [
+        'error',
+        { patterns: [{ regex: 'core/ledger/schema', message: 'Zod stays with the worker and the files.' }] }
+      ]
     }
   }
 )

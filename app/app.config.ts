@@ -64,7 +64,8 @@ export default defineAppConfig({
         size: { md: { fieldset: 'gap-2.5', base: 'size-5', item: 'text-base', container: 'h-auto' } },
         variant: {
           card: {
-            item: 'rounded-(--radius-control) bg-(--sheet) border-[1.5px] border-(--line-strong) px-3.5 py-2 has-data-[state=checked]:bg-(--skin-wash)'
+            item: 'rounded-(--radius-control) bg-(--sheet) border-[1.5px] border-(--line-strong) px-3.5 py-2 '
+              + 'has-data-[state=checked]:bg-(--skin-wash)'
           }
         }
       }
@@ -79,7 +80,8 @@ export default defineAppConfig({
         size: { md: { base: 'size-5', container: 'h-auto', wrapper: 'text-base' } },
         variant: {
           card: {
-            root: 'rounded-(--radius-control) bg-(--sheet) border-[1.5px] border-(--line-strong) has-data-[state=checked]:bg-(--skin-wash) has-data-[state=checked]:border-(--skin)'
+            root: 'rounded-(--radius-control) bg-(--sheet) border-[1.5px] border-(--line-strong) '
+              + 'has-data-[state=checked]:bg-(--skin-wash) has-data-[state=checked]:border-(--skin)'
           }
         }
       }
@@ -102,7 +104,10 @@ export default defineAppConfig({
         tbody: 'divide-(--line)'
       }
     },
-    dropdownMenu: { slots: { content: 'bg-(--sheet) ring-[1.5px] ring-(--line-strong) rounded-(--radius-control)', item: 'text-base min-h-11 items-center px-3' } },
+    dropdownMenu: { slots: {
+      content: 'bg-(--sheet) ring-[1.5px] ring-(--line-strong) rounded-(--radius-control)',
+      item: 'text-base min-h-11 items-center px-3'
+    } },
     tabs: {
       slots: {
         list: 'flex-wrap',

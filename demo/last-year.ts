@@ -24,7 +24,14 @@ function started(
   for (const [ago, sg] of looks)
     put(ago, 18, { type: 'reading', lotId, quantity: 'sg', typed: sg.toFixed(3), value: sg, instrumentId: 'inst-hydrometer' })
 }
-const read = (lotId: string, quantity: 'ph' | 'ta' | 'freeSo2' | 'totalSo2' | 'malic' | 'sugar' | 'temperature', typed: string): Draft<Fact> => ({
+const read = (lotId: string, quantity:
+  | 'ph'
+  | 'ta'
+  | 'freeSo2'
+  | 'totalSo2'
+  | 'malic'
+  | 'sugar'
+  | 'temperature', typed: string): Draft<Fact> => ({
   type: 'reading',
   lotId,
   quantity,
@@ -73,7 +80,11 @@ export function loureiro(put: Put, vintage: number): void {
   put(190, 20, { type: 'tasting', lotId, nose: 'closed, lemon peel', palate: 'sharp, thin yet', verdict: 'wait', rating: 5 })
   put(110, 20, { type: 'tasting', lotId, nose: 'bay leaf, white peach', palate: 'rounder, lively', verdict: 'opens up', rating: 7 })
   put(110, 21, { type: 'bottle-taken', lotId, sizeMl: 750, count: 4, what: 'drunk' })
-  put(24, 20, { type: 'tasting', lotId, nose: 'peach, wet stone', palate: 'long, fresh', verdict: 'best so far', rating: 8, faults: ['crystals'] })
+  put(
+    24,
+    20,
+    { type: 'tasting', lotId, nose: 'peach, wet stone', palate: 'long, fresh', verdict: 'best so far', rating: 8, faults: ['crystals'] }
+  )
   put(24, 21, { type: 'bottle-taken', lotId, sizeMl: 750, count: 3, what: 'given', note: 'the neighbours' })
 }
 
@@ -98,7 +109,13 @@ export function macabeo(put: Put, vintage: number): void {
   ] as const)
     put(37, 18, read(lotId, quantity, typed))
   put(36, 10, { type: 'addition', lotId, material: 'sugar', unit: 'g', planned: 242, actual: 242, purpose: 'for pressure in the bottle' })
-  put(36, 11, { type: 'bottling', lotId, bottles: [{ sizeMl: 750, count: 15, material: 'sparkling-bottle-750' }], closure: 'crown', place: 'Cold corner, in a closed box' })
+  put(36, 11, {
+    type: 'bottling',
+    lotId,
+    bottles: [{ sizeMl: 750, count: 15, material: 'sparkling-bottle-750' }],
+    closure: 'crown',
+    place: 'Cold corner, in a closed box'
+  })
 }
 
 /** A white that was sweetened after its ladder, and is held by sorbate with sulphite. */
@@ -123,7 +140,11 @@ export function moscatel(put: Put, vintage: number): void {
     put(262, 18, read(lotId, quantity, typed))
   put(261, 20, { type: 'observation', lotId, what: 'taste', text: 'Ladder: 18 g/L balances its acid, 25 is too much' })
   put(260, 10, { type: 'addition', lotId, material: 'sugar', unit: 'g', planned: 238, actual: 240, purpose: 'to 18 g/L, by taste' })
-  put(260, 10, { type: 'addition', lotId, material: 'potassium-sorbate', unit: 'g', planned: 2.7, actual: 2.7, purpose: 'to hold it sweet' })
+  put(
+    260,
+    10,
+    { type: 'addition', lotId, material: 'potassium-sorbate', unit: 'g', planned: 2.7, actual: 2.7, purpose: 'to hold it sweet' }
+  )
   put(259, 11, {
     type: 'bottling',
     lotId,

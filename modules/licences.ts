@@ -51,7 +51,8 @@ export default defineNuxtModule({
         const shipped = new Map([...dirs].flatMap((dir) => shippedFrom(dir) ?? []).map((s) => [`${s.name} ${s.version}`, s]))
         const parts = [...shipped.keys()].sort().map((key) => {
           const { license, text } = shipped.get(key)!
-          return `${key} (${license ?? 'states no licence'})\n${'='.repeat(key.length)}\n\n${text || 'The package has no licence text of its own.'}\n`
+          return `${key} `
+            + `(${license ?? 'states no licence'})\n${'='.repeat(key.length)}\n\n${text || 'The package has no licence text of its own.'}\n`
         })
         const path = join(nitro.options.output.publicDir, 'licences.txt')
         mkdirSync(dirname(path), { recursive: true })

@@ -6,5 +6,14 @@ ensureDeps()
 // esbuild only now: it is not there before the install.
 const { buildSync } = await import('esbuild')
 const out = resolve(root, 'node_modules/.cache/presk-bench.mjs')
-buildSync({ entryPoints: [resolve(root, 'bench/main.ts')], bundle: true, format: 'esm', platform: 'node', outfile: out, packages: 'external', logLevel: 'error', alias: { '~~': root } })
+buildSync({
+  entryPoints: [resolve(root, 'bench/main.ts')],
+  bundle: true,
+  format: 'esm',
+  platform: 'node',
+  outfile: out,
+  packages: 'external',
+  logLevel: 'error',
+  alias: { '~~': root }
+})
 process.exit(spawnSync(process.execPath, [out, ...process.argv.slice(2)], { stdio: 'inherit', cwd: root }).status ?? 1)

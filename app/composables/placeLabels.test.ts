@@ -23,7 +23,10 @@ describe('labels on the map', () => {
     expect(boxOf(edge!, 'tartaric acid').right).toBeLessThanOrEqual(400)
   })
   it('a name that nobody needs is left out where it finds no room, and a needed one never is', () => {
-    const crowd = Array.from({ length: 30 }, (_, i) => ({ x: 150 + (i % 6) * 16, y: 100 + Math.floor(i / 6) * 16, text: `Lot ${i}`, gap: 10 }))
+    const crowd = Array.from(
+      { length: 30 },
+      (_, i) => ({ x: 150 + (i % 6) * 16, y: 100 + Math.floor(i / 6) * 16, text: `Lot ${i}`, gap: 10 })
+    )
     const points = crowd.map(({ x, y }) => ({ x, y, r: 9 }))
     const spots = placeLabels(crowd.map((wish, i) => ({ ...wish, optional: i > 0 })), points, BOUNDS)
     expect(spots[0]).toBeDefined()

@@ -15,7 +15,16 @@ import {
 import { courseOfLot } from '~~/core/stages'
 import { brixFromSg, potentialAlcohol } from '~~/core/hydrometry'
 import { type LotState, type Style, abvOf } from '~~/core/ledger'
-import { type Material, type TargetAddition, type TargetRequest, type TargetResult, FIRST_STAGE, findTargets, mixedMust, staged } from '~~/core/must'
+import {
+  type Material,
+  type TargetAddition,
+  type TargetRequest,
+  type TargetResult,
+  FIRST_STAGE,
+  findTargets,
+  mixedMust,
+  staged
+} from '~~/core/must'
 import { materialKey } from '~~/core/materials'
 import { startReckoner, stopReckoner } from '~/workers/start'
 import type { QuantityField } from './useQuantityField'

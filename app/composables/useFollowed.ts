@@ -13,14 +13,16 @@ const SAME_H = 6
 export function useFollowed(lot: () => LotView) {
   const cellar = useCellarStore()
   const logged = useLogged()
-  const instrument = computed(() => [...cellar.state.instruments.values()].findLast((i) => i.kind === 'float' && i.follows?.lotId === lot().id))
+  const instrument = computed(() =>
+    [...cellar.state.instruments.values()].findLast((i) => i.kind === 'float' && i.follows?.lotId === lot().id))
   const start = computed(() => fermentStart(lot()) ?? lot().startedAt)
   const followed = useFollowedStore()
 
   /** What was kept of it already: readings of this lot by this instrument. */
   const keptUpTo = (instrumentId: string): string | undefined => {
     const kept = cellar.facts.find(
-      ({ fact: f, struck }) => !struck && f.type === 'reading' && f.lotId === lot().id && f.instrumentId === instrumentId && f.quantity === 'sg'
+      ({ fact: f, struck }) =>
+        !struck && f.type === 'reading' && f.lotId === lot().id && f.instrumentId === instrumentId && f.quantity === 'sg'
     )
     return kept?.fact.at
   }
@@ -48,7 +50,9 @@ export function useFollowed(lot: () => LotView) {
     const common = { lotId: lot().id, at: k.at, instrumentId }
     return [
       ...(k.sg !== undefined ? [reading({ ...common, quantity: 'sg' as const, typed: k.sg.toFixed(4), value: k.sg })] : []),
-      ...(k.celsius !== undefined ? [reading({ ...common, quantity: 'temperature' as const, typed: k.celsius.toFixed(1), value: k.celsius })] : [])
+      ...(k.celsius !== undefined
+        ? [reading({ ...common, quantity: 'temperature' as const, typed: k.celsius.toFixed(1), value: k.celsius })]
+        : [])
     ]
   }
 
@@ -56,7 +60,10 @@ export function useFollowed(lot: () => LotView) {
     const id = newId()
     const follows = { lotId: lot().id, vesselId: undefined, seed: seedOf(lot().id) }
     await cellar.log([
-      fact('instrument-added', { instrumentId: id, name: `Float in ${lot().name}`.slice(0, 80), kind: 'float', calibrationC: undefined, step: undefined, follows })
+      fact(
+        'instrument-added',
+        { instrumentId: id, name: `Float in ${lot().name}`.slice(0, 80), kind: 'float', calibrationC: undefined, step: undefined, follows }
+      )
     ])
     await feed.fetchNew()
   }

@@ -73,12 +73,18 @@ export function useMalolactic(lot: () => LotView) {
     if (!m || !l) return false
     const read = { malic: m, lactic: l }
     const seen = { smells: undefined, clarity: undefined, photo: undefined }
-    return write([fact('observation', { lotId: lot().id, what: 'chromatogram', text: sayPaper(read), spots: read, ...seen })], 'The paper is logged')
+    return write(
+      [fact('observation', { lotId: lot().id, what: 'chromatogram', text: sayPaper(read), spots: read, ...seen })],
+      'The paper is logged'
+    )
   }
 
   const bubbles = (text: string) =>
     write(
-      [fact('observation', { lotId: lot().id, what: 'bubbles', text, smells: undefined, clarity: undefined, spots: undefined, photo: undefined })],
+      [fact(
+        'observation',
+        { lotId: lot().id, what: 'bubbles', text, smells: undefined, clarity: undefined, spots: undefined, photo: undefined }
+      )],
       'Logged'
     )
   /** By the school that waits: a month after the last sign of it, and no sooner. */
@@ -89,7 +95,8 @@ export function useMalolactic(lot: () => LotView) {
     const days = sign === undefined ? undefined : Math.max(0, (Date.parse(now.value) - Date.parse(sign)) / 86_400_000)
     return days === undefined ? undefined : { days, enough: days >= WAITS_DAYS, wants: WAITS_DAYS }
   })
-  const over = () => write([fact('operation', { lotId: lot().id, what: 'malolactic-over', note: 'by waiting', plan: undefined })], 'Held to be over')
+  const over = () =>
+    write([fact('operation', { lotId: lot().id, what: 'malolactic-over', note: 'by waiting', plan: undefined })], 'Held to be over')
   return {
     saving, decision, conditions, course, endedAt, plan, cultures, culture, grams, pitched,
     malic, malicVerdict, logMalic, spots, paperVerdict, logPaper, bubbles, waited, over

@@ -74,7 +74,12 @@ export function useMove(lotId: string) {
         const v = vesselOf(p.vesselId)!
         const fit =
           p.fits === 'full' ? 'full' : p.fits === 'air' ? `${f.words(f.volume(p.airL))} of air` : `takes ${f.words(f.volume(v.capacityL))}`
-        const said = [fit, p.wide && lot.value && isWine(lot.value) ? 'wide, for a day only' : '', p.wood ? 'it tastes of wood after' : '', ...p.first.map((x) => PLACE_FIRST[x])]
+        const said = [
+          fit,
+          p.wide && lot.value && isWine(lot.value) ? 'wide, for a day only' : '',
+          p.wood ? 'it tastes of wood after' : '',
+          ...p.first.map((x) => PLACE_FIRST[x])
+        ]
         return { value: v.id, label: `${v.name}: ${said.filter(Boolean).join(', ')}` }
       })
   }
@@ -92,7 +97,8 @@ export function useMove(lotId: string) {
   const leftL = computed(() => Math.max(0, held.value - inAll.value))
   const leesChosen = ref<boolean>()
   /** Much more than lees usually take is wine, until somebody says otherwise: nobody pours good wine away by a default. */
-  const likeLees = computed(() => as.value === 'rack' && lot.value !== undefined && leftL.value <= held.value * leesShareOf(lot.value) * LEES_AT_MOST)
+  const likeLees = computed(() =>
+    as.value === 'rack' && lot.value !== undefined && leftL.value <= held.value * leesShareOf(lot.value) * LEES_AT_MOST)
   const isLees = computed({ get: () => leesChosen.value ?? likeLees.value, set: (is: boolean) => (leesChosen.value = is) })
   watch(as, () => (leesChosen.value = undefined))
 

@@ -28,7 +28,10 @@ export function useNewLot() {
   const vesselName = ref('')
   /** What has a cap to work goes into an open vessel, unless the person says otherwise. */
   const kindChosen = ref<keyof typeof VESSEL>()
-  const vesselKind = computed({ get: () => kindChosen.value ?? (room.value === 'cap' ? 'bin' : 'demijohn'), set: (kind) => (kindChosen.value = kind) })
+  const vesselKind = computed({
+    get: () => kindChosen.value ?? (room.value === 'cap' ? 'bin' : 'demijohn'),
+    set: (kind) => (kindChosen.value = kind)
+  })
   const saving = ref(false)
   /** When it arrived: now, unless it was earlier. */
   const at = ref<string>()
@@ -178,7 +181,9 @@ export function useNewLot() {
             })
           ]
         : []
-    const named = packets.value.filter((p) => p.name.trim()).map(({ name, step, day }) => ({ name: name.trim().slice(0, 80), step, ...(typeof day === 'number' && { day }) }))
+    const named = packets.value
+      .filter((p) => p.name.trim())
+      .map(({ name, step, day }) => ({ name: name.trim().slice(0, 80), step, ...(typeof day === 'number' && { day }) }))
     return [
       ...vessel,
       fact('lot-started', {

@@ -42,7 +42,10 @@ export function useRestart(lot: () => LotView) {
 
   const begin = () =>
     cellar.log([
-      fact('operation', { lotId: lot().id, what: 'restart', note: undefined, plan: { yeastG: plan.value!.yeastG, mustC: plan.value!.holdC } })
+      fact(
+        'operation',
+        { lotId: lot().id, what: 'restart', note: undefined, plan: { yeastG: plan.value!.yeastG, mustC: plan.value!.holdC } }
+      )
     ])
   const allIn = () =>
     cellar.log([inoculation({ lotId: lot().id, organism: 'yeast', culture: 'Restart with a schooled starter', grams: plan.value!.yeastG })])

@@ -34,7 +34,10 @@ export function useStabilityTest(lot: Ref<LotView | undefined>, test: Ref<Stabil
   const beganAt = ref<string>()
   const begin = async (): Promise<boolean> =>
     lot.value !== undefined &&
-    (await cellar.log([fact('operation', { lotId: lot.value.id, what: test.value, protocol: protocol.value, note: undefined, ...(beganAt.value && { at: beganAt.value }) })])) !==
+    (await cellar.log([fact(
+      'operation',
+      { lotId: lot.value.id, what: test.value, protocol: protocol.value, note: undefined, ...(beganAt.value && { at: beganAt.value }) }
+    )])) !==
       undefined
   async function read(): Promise<boolean> {
     const l = lot.value

@@ -50,7 +50,8 @@ describe('tables out', () => {
 
 describe('tables in', () => {
   const table = readTable(
-    'Date;Gravity;Temp;pH\n21/10/2026;1,082;22;3,44\n22/10/2026 18:30;1066;wet;\n33/10/2026;1.050;20;\n23/10/2027;1.040;20;\n24/10/2026;1.89;20;35\n'
+    'Date;Gravity;Temp;pH\n21/10/2026;1,082;22;3,44\n22/10/2026 '
+      + '18:30;1066;wet;\n33/10/2026;1.050;20;\n23/10/2027;1.040;20;\n24/10/2026;1.89;20;35\n'
   )
   it('finds the columns whatever the separator, and refuses what is no table', () => {
     expect(table).toMatchObject({ ok: true, table: { columns: ['Date', 'Gravity', 'Temp', 'pH'] } })

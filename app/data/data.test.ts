@@ -39,7 +39,8 @@ describe('the cellar file', () => {
   it('the demo contradicts itself in nothing that could not be, at whatever hour it is laid out', () => {
     for (const hour of ['00:10', '07:00', '13:30', '23:50']) {
       const { problems } = foldCellar(demoCellar(new Date(`2026-11-26T${hour}:00Z`)).entries)
-      expect(problems.filter((p) => ['before-start', 'unknown-vessel', 'vessel-taken', 'more-out-than-in', 'overfull'].includes(p.code))).toEqual([])
+      expect(problems.filter((p) =>
+        ['before-start', 'unknown-vessel', 'vessel-taken', 'more-out-than-in', 'overfull'].includes(p.code))).toEqual([])
     }
   })
   it.each([1, 2, 3, 4, 5, 6])('a file of version %d comes in, and comes out the same in state', (version) => {

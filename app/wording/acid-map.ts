@@ -26,7 +26,8 @@ export function sayWhere(ph: number, ta: number, window: MapWindow, moved = fals
   const is = (what: 'ph' | 'ta') => (high[what] ? 'high' : low[what] ? 'low' : undefined)
   const [itsPh, itsAcid] = [is('ph'), is('ta')]
   if (moved)
-    return `For a ${style} ${[itsPh && `its pH would still be ${itsPh}`, itsAcid && `its acid still ${itsAcid}`].filter(Boolean).join(', ')}.`
+    return `For a ${style} `
+      + `${[itsPh && `its pH would still be ${itsPh}`, itsAcid && `its acid still ${itsAcid}`].filter(Boolean).join(', ')}.`
   if (!itsPh) return `Its pH is right for a ${style}, its acid ${high.ta ? 'tastes hard' : 'is low'}.`
   return `For a ${style} its pH is ${itsPh}${itsAcid ? `, and its acid ${itsAcid}` : ''}.`
 }

@@ -16,9 +16,11 @@ export const MUST_MATERIAL: Record<Material, string> = {
 export function sayAcidsFinding(finding: AcidsFinding): string {
   switch (finding.code) {
     case 'tartaric-implausible':
-      return `This pH and TA together would need ${finding.tartaricGPerL.toFixed(1)} g/L of tartaric acid; wines hold ${finding.minGPerL} to ${finding.maxGPerL}. Check the meter in buffer, degas, and titrate again.`
+      return `This pH and TA together would need ${finding.tartaricGPerL.toFixed(1)} g/L of tartaric acid; wines hold `
+        + `${finding.minGPerL} to ${finding.maxGPerL}. Check the meter in buffer, degas, and titrate again.`
     case 'potassium-implausible':
-      return `This pH and TA together would need ${finding.potassiumGPerL.toFixed(1)} g/L of potassium; wines hold ${finding.minGPerL} to ${finding.maxGPerL}. Check the meter in buffer, degas, and titrate again.`
+      return `This pH and TA together would need ${finding.potassiumGPerL.toFixed(1)} g/L of potassium; wines hold ${finding.minGPerL} `
+        + `to ${finding.maxGPerL}. Check the meter in buffer, degas, and titrate again.`
     case 'malic-assumed':
       return `Malic acid is not measured; ${finding.malicGPerL.toFixed(1)} g/L is assumed.`
     case 'ph-outside-model':
@@ -33,5 +35,6 @@ export function sayAcidsFinding(finding: AcidsFinding): string {
 const NAME = { brix: 'Sugar', ph: 'pH', ta: 'TA' } as const
 export function sayMiss(miss: Miss): string {
   const decimals = miss.quantity === 'ph' ? 2 : 1
-  return `${NAME[miss.quantity]} ends at ${miss.value.toFixed(decimals)}, ${Math.abs(miss.by).toFixed(decimals)} ${miss.by > 0 ? 'above' : 'below'} the usual ${miss.window.min} to ${miss.window.max}.`
+  return `${NAME[miss.quantity]} ends at ${miss.value.toFixed(decimals)}, ${Math.abs(miss.by).toFixed(decimals)} `
+    + `${miss.by > 0 ? 'above' : 'below'} the usual ${miss.window.min} to ${miss.window.max}.`
 }

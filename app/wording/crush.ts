@@ -13,13 +13,16 @@ export const STEP: Record<CrushStepCode, { name: string, title: string, why: str
   'heat-fruit': {
     name: 'Heat',
     title: 'Heat the fruit for colour',
-    why: 'Crushed, brought slowly to 60 to 70 °C and stirred from the bottom, 20 to 60 minutes: colour comes out, tannin hardly. Then cooled fast, lid on: enzyme from 45 °C down, sulphite from 40 °C, yeast from 30 °C. Its own enzymes are gone, so without pectic enzyme it stays cloudy.',
+    why: 'Crushed, brought slowly to 60 to 70 °C and stirred from the bottom, 20 to 60 minutes: colour comes out, tannin hardly. Then '
+      + 'cooled fast, lid on: enzyme from 45 °C down, sulphite from 40 °C, yeast from 30 °C. Its own enzymes are gone, so without pectic '
+      + 'enzyme it stays cloudy.',
     leaveOut: 'Do not heat it'
   },
   'first-sulphite': {
     name: 'Sulphite',
     title: 'First sulphite',
-    why: 'At once, by the juice that is expected and never by the weight of the fruit. It keeps wild yeast and browning off until yours is in.',
+    why: 'At once, by the juice that is expected and never by the weight of the fruit. It keeps wild yeast and browning off until yours '
+      + 'is in.',
     leaveOut: 'Go without sulphite'
   },
   'true-volume': {
@@ -73,7 +76,8 @@ export const STEP: Record<CrushStepCode, { name: string, title: string, why: str
 export const CORRECT: Record<CorrectPhase, { title: string, why: string, action: string }> = {
   plan: {
     title: 'Correct the must',
-    why: 'Its sugar, pH or acid is not where such a wine usually begins. See first what an addition would do; then three quarters of it go in.',
+    why: 'Its sugar, pH or acid is not where such a wine usually begins. See first what an addition would do; then three quarters of it '
+      + 'go in.',
     action: 'See what helps'
   },
   'measure-again': {

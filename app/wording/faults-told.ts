@@ -34,7 +34,8 @@ export const FAULT_TOLD: Record<Fault, FaultWords> = {
   'reduced': {
     is: 'rotten egg, struck match, rubber, cabbage',
     from: 'Yeast short of nitrogen, heavy lees left too long, or a bottle closed very tight.',
-    now: 'In a vessel: a splash rack, and a second. In the bottle: decant it an hour before; a clean copper coin in the glass tells whether copper would help.',
+    now: 'In a vessel: a splash rack, and a second. In the bottle: decant it an hour before; a clean copper coin in the glass tells '
+      + 'whether copper would help.',
     next: 'Measure nitrogen and feed in steps, rack off the gross lees within days, smell it every day of the ferment.'
   },
   'brett': {

@@ -5,27 +5,32 @@ export function sayPriming(f: PrimingFinding): { tone: 'stop' | 'ask', text: str
     case 'bottle-not-rated':
       return {
         tone: 'stop',
-        text: 'Not in this bottle: it is made for still wine and bursts. Only bottles that are rated for it, with a wired or a crown closure.'
+        text: 'Not in this bottle: it is made for still wine and bursts. Only bottles that are rated for it, with a wired or a crown '
+          + 'closure.'
       }
     case 'over-rated':
       return {
         tone: 'stop',
-        text: `Not in this bottle: ${f.bar.toFixed(1)} bar at ${f.celsius} °C, and it is rated for ${f.ratedBar}. A tenth of that is kept in reserve.`
+        text: `Not in this bottle: ${f.bar.toFixed(1)} bar at ${f.celsius} °C, and it is rated for ${f.ratedBar}. A tenth of that is `
+          + 'kept in reserve.'
       }
     case 'sugar-enough':
       return {
         tone: 'stop',
-        text: `The ${f.residualSugarGPerL.toFixed(0)} g/L of sugar that are left make ${f.bar.toFixed(1)} bar alone, if yeast gets at them: add none.`
+        text: `The ${f.residualSugarGPerL.toFixed(0)} g/L of sugar that are left make ${f.bar.toFixed(1)} bar alone, if yeast gets at `
+          + 'them: add none.'
       }
     case 'sugar-counted':
       return {
         tone: 'ask',
-        text: `The ${f.residualSugarGPerL.toFixed(0)} g/L of sugar that are left are counted to the last gram: they make ${f.bar.toFixed(1)} bar of it, with the gas that is there.`
+        text: `The ${f.residualSugarGPerL.toFixed(0)} g/L of sugar that are left are counted to the last gram: they make `
+          + `${f.bar.toFixed(1)} bar of it, with the gas that is there.`
       }
     case 'sugar-untested':
       return {
         tone: 'ask',
-        text: `Nobody tested its sugar, and a gravity tells it to about ${f.spreadGPerL.toFixed(0)} g/L: up to ${f.bar.toFixed(1)} bar more than is shown. The bottle is judged with it. A sugar test settles it.`
+        text: `Nobody tested its sugar, and a gravity tells it to about ${f.spreadGPerL.toFixed(0)} g/L: up to ${f.bar.toFixed(1)} bar `
+          + 'more than is shown. The bottle is judged with it. A sugar test settles it.'
       }
     case 'yeast-unsure':
       return {
@@ -42,7 +47,8 @@ export function saySorbate(f: SorbateFinding): { tone: 'stop' | 'ask', text: str
     case 'after-malolactic':
       return {
         tone: 'stop',
-        text: 'No sorbate after malolactic: bacteria turn it into the smell of geraniums, and nothing takes it out. Leave it dry, or pasteurise.'
+        text: 'No sorbate after malolactic: bacteria turn it into the smell of geraniums, and nothing takes it out. Leave it dry, or '
+          + 'pasteurise.'
       }
     case 'still-fermenting':
       return {
@@ -52,12 +58,14 @@ export function saySorbate(f: SorbateFinding): { tone: 'stop' | 'ask', text: str
     case 'without-sulphite':
       return {
         tone: 'stop',
-        text: `Not without sulphite: free SO₂ is ${f.freeMgPerL.toFixed(0)} mg/L, and this pH asks for ${f.neededMgPerL.toFixed(0)} at least. Bacteria would get at the sorbate.`
+        text: `Not without sulphite: free SO₂ is ${f.freeMgPerL.toFixed(0)} mg/L, and this pH asks for ${f.neededMgPerL.toFixed(0)} at `
+          + 'least. Bacteria would get at the sorbate.'
       }
     case 'over-limit':
       return {
         tone: 'ask',
-        text: `So little alcohol or so high a pH would want ${f.neededMgPerL.toFixed(0)} mg/L, over the limit of 200: keep it cold as well, or pasteurise.`
+        text: `So little alcohol or so high a pH would want ${f.neededMgPerL.toFixed(0)} mg/L, over the limit of 200: keep it cold as `
+          + 'well, or pasteurise.'
       }
   }
 }
@@ -86,7 +94,8 @@ export const TRIED = {
   'gum-arabic': 'Just before the bottle, after all filtering. Softens, and holds colour and crystals up.',
   'tartaric': 'The firmest acid, and the one that lowers pH most. In the cold a part of it may fall out again.',
   'malic': 'Green-apple sharp. Only where no malolactic will come: bacteria would turn it.',
-  'citric': 'Fresh, a little lemon. Only in a wine that is sulphited and has no bacteria at work: they make it into buttery taste and vinegar.',
+  'citric': 'Fresh, a little lemon. Only in a wine that is sulphited and has no bacteria at work: they make it into buttery taste and '
+    + 'vinegar.',
   'lactic': 'The mildest, and nothing takes it away again: for a wine after its malolactic.',
   'potassium-bicarbonate': 'Takes acid off. What it does goes on for weeks, as tartar falls: start with the least, and wait.'
 } as const
@@ -96,4 +105,5 @@ export const TRIED_OWN = 'By its packet: how it is made ready, and how long it w
 
 /** What comes after the sugar: common practice, no source. */
 export const AFTERWARDS =
-  'Then: bottle at once, crown or wire, lie them at 12 to 16 °C for six weeks; open one in the third week and taste its pressure. Leave it on its lees, or turn it down into the neck over weeks and disgorge it. Common practice.'
+  'Then: bottle at once, crown or wire, lie them at 12 to 16 °C for six weeks; open one in the third week and taste its pressure. Leave '
+    + 'it on its lees, or turn it down into the neck over weeks and disgorge it. Common practice.'

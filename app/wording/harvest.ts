@@ -21,7 +21,8 @@ const inDays = (day: number): string => (day < 0.5 ? 'now' : day < 1.5 ? 'in a d
 export function sayReason(reason: HarvestReason): string {
   switch (reason.code) {
     case 'sugar-low':
-      return `Sugar is at ${reason.value.toFixed(1)} °Brix; ${reason.target} is wanted${reason.day === undefined ? ', and the line does not come there in three weeks' : `, ${inDays(reason.day)} by the line`}.`
+      return `Sugar is at ${reason.value.toFixed(1)} °Brix; ${reason.target} is `
+        + `wanted${reason.day === undefined ? ', and the line does not come there in three weeks' : `, ${inDays(reason.day)} by the line`}.`
     case 'sugar-high':
       return `Sugar is at ${reason.value.toFixed(1)} °Brix, over ${reason.limit}: a strong wine, and a hard ferment.`
     case 'sugar-within':
@@ -35,7 +36,8 @@ export function sayReason(reason: HarvestReason): string {
     case 'ta-low':
       return `Acid is going: TA ${reason.value.toFixed(1)} g/L, under ${reason.limit}.`
     case 'no-vessel':
-      return `No empty vessel holds it: ${Math.ceil(reason.neededL)} L are needed with room for the cap or foam, the largest free one has ${Math.round(reason.largestFreeL)} L.`
+      return `No empty vessel holds it: ${Math.ceil(reason.neededL)} L are needed with room for the cap or foam, the largest free one `
+        + `has ${Math.round(reason.largestFreeL)} L.`
     case 'vessel-free':
       return `A vessel is free: ${Math.ceil(reason.neededL)} L are needed, ${Math.round(reason.largestFreeL)} L are there.`
     case 'sample-again':

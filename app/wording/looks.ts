@@ -48,4 +48,5 @@ export const MALOLACTIC_VERDICT: Record<MalolacticVerdict, { title: string, text
 }
 
 export const sayPaper = ({ malic, lactic }: { malic: Spot, lactic: Spot }): string =>
-  `malic spot ${SPOT[malic].toLowerCase()}, lactic spot ${SPOT[lactic].toLowerCase()}; ${MALOLACTIC_VERDICT[readPaper(malic, lactic)].title.toLowerCase()}`
+  `malic spot ${SPOT[malic].toLowerCase()}, lactic spot ${SPOT[lactic].toLowerCase()}; `
+    + `${MALOLACTIC_VERDICT[readPaper(malic, lactic)].title.toLowerCase()}`

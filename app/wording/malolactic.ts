@@ -6,7 +6,8 @@ export const DECISION = {
   either: 'As you like it'
 } as const
 export const DECISION_REASON: Record<DecisionReason, string> = {
-  'kit': 'A kit is adjusted in its acid and often sulphited, and what is in its box may hold sorbate: bacteria hardly begin, and with sorbate they make geraniums.',
+  'kit': 'A kit is adjusted in its acid and often sulphited, and what is in its box may hold sorbate: bacteria hardly begin, and with '
+    + 'sorbate they make geraniums.',
   'sweet': 'It shall stay sweet: bacteria make vinegar of sugar, and with sorbate geraniums.',
   'red-usual': 'Most reds are softer and safer for it: what malic acid is left may begin in the bottle.',
   'white-fresh': 'It makes a white rounder and takes its freshness: for full whites, not for crisp and aromatic ones.',
@@ -18,8 +19,10 @@ export const DECISION_REASON: Record<DecisionReason, string> = {
 /** When the bacteria go in, and what each risks. */
 export const TIMING: Record<MalolacticTiming, { label: string, hint: string }> = {
   'with-yeast': { label: 'With the yeast', hint: 'a day after it: soonest through. If the ferment sticks, they make vinegar of its sugar' },
-  'on-skins': { label: 'On the skins', hint: 'nearly dry, a week before the press: warm, and fed by the skins. The press must wait for it' },
-  'after-pressing': { label: 'After pressing', hint: 'the surest for the ferment. The cellar is colder by then, and it waits without sulphite' }
+  'on-skins': { label: 'On the skins', hint: 'nearly dry, a week before the press: warm, and fed by the skins. The press must wait for '
+    + 'it' },
+  'after-pressing': { label: 'After pressing', hint: 'the surest for the ferment. The cellar is colder by then, and it waits without '
+    + 'sulphite' }
 }
 
 export const CONDITION: Record<Limiting, { label: string, unit: string, wants: string }> = {
@@ -35,7 +38,8 @@ export const sayFactor = (share: number): string => (share >= 0.95 ? 'good' : sh
 /** How the bacteria go in: common practice, the packet wins. */
 export const HYDRATION = [
   'Take the packet out of the cold half an hour before. Opened, it is used the same day.',
-  'Stir it into twenty times its weight of chlorine-free water at 20 to 25 °C, and let it stand for 15 minutes; some are sprinkled in as they are.',
+  'Stir it into twenty times its weight of chlorine-free water at 20 to 25 °C, and let it stand for 15 minutes; some are sprinkled in as '
+    + 'they are.',
   'Pour it in under the surface, spread over all vessels, and stir gently. No splashing: they want no air.',
   'Lees stirred once a week feed them. No sulphite until it is through.'
 ] as const

@@ -37,6 +37,11 @@ export const TOPPING_DOUBT: Record<ToppingDoubt, string> = {
   'ph-unlike': 'its pH is far off',
   'alcohol-unlike': 'its alcohol is far off'
 }
-export const sayLikeness = (likeness: number): string => (likeness > 0.75 ? 'very like' : likeness > 0.4 ? 'like' : likeness > 0.15 ? 'somewhat like' : 'unlike')
+export const sayLikeness = (likeness: number): string =>
+  (likeness > 0.75 ? 'very like' : likeness > 0.4 ? 'like' : likeness > 0.15 ? 'somewhat like' : 'unlike')
 
-export const PLACE_FIRST: Record<Place['first'][number], string> = { wash: 'wash it first', sanitise: 'sanitise it first', swell: 'swell it first' }
+export const PLACE_FIRST: Record<Place['first'][number], string> = {
+  wash: 'wash it first',
+  sanitise: 'sanitise it first',
+  swell: 'swell it first'
+}

@@ -24,4 +24,5 @@ const SAID: Said = {
 /** A finding of press day as a sentence. */
 export const sayPress = (f: PressFinding): string => (SAID[f.code] as (f: PressFinding) => string)(f)
 export const HARD_PRESS =
-  'Press gently, in steps, and stop when it turns bitter or brown. Wrung bags and crushed seeds give a harshness that no fining takes out again.'
+  'Press gently, in steps, and stop when it turns bitter or brown. Wrung bags and crushed seeds give a harshness that no fining takes '
+    + 'out again.'

@@ -35,7 +35,8 @@ export function sayLikelihood(quantity: ReadingQuantity, value: number, likeliho
   const name = quantity === 'ph' || quantity === 'ta' ? QUANTITY[quantity] : `A ${QUANTITY[quantity]} of`
   const percent = quantity === 'ta' && value < 1.6 ? ' If your kit reads in per cent, multiply by ten.' : ''
   return likelihood.verdict === 'refuse'
-    ? `${name} ${shown(quantity, value)} cannot be: it lies between ${shown(quantity, likelihood.min)} and ${shown(quantity, likelihood.max)}.${percent}`
+    ? `${name} ${shown(quantity, value)} cannot be: it lies between ${shown(quantity, likelihood.min)} and `
+      + `${shown(quantity, likelihood.max)}.${percent}`
     : `${name} ${shown(quantity, value)} is unusual.${percent} Is it right?`
 }
 
@@ -45,14 +46,16 @@ export const sayMeant = (typed: string, unit: Unit): string =>
 
 /** An addition far beyond the usual. */
 export const sayOverUsual = (name: string, unit: string, { perL, most }: { perL: number, most: number }): string =>
-  `That is ${Number(perL.toPrecision(2))} ${unit} of ${name} in a litre; ${Number(most.toPrecision(2))} is the most that is usual. A slipped digit?`
+  `That is ${Number(perL.toPrecision(2))} ${unit} of ${name} in a litre; ${Number(most.toPrecision(2))} is the most that is usual. A `
+    + 'slipped digit?'
 
 export function sayStorageProblem(error: StorageError): string {
   switch (error.problem) {
     case 'full':
       return 'The browser’s storage is full, so this was not saved. Nothing stored was lost. Export the cellar, then free some space.'
     case 'blocked':
-      return 'This browser does not let Presk store anything here (a private window, perhaps). What you enter now is lost when the tab closes.'
+      return 'This browser does not let Presk store anything here (a private window, perhaps). What you enter now is lost when the tab '
+        + 'closes.'
     case 'other':
       return `Presk could not ${error.operation}. Nothing stored was lost. Try again, and export the cellar if it happens twice.`
   }
@@ -69,7 +72,8 @@ export function sayFileProblem(problem: FileProblem): string {
     case 'newer':
       return `This file has format ${problem.version}, from a newer Presk. Update this one first.`
     case 'damaged':
-      return `This file is damaged: ${problem.place} ${problem.reason}.${problem.count > 1 ? ` ${problem.count - 1} more ${problem.count === 2 ? 'place' : 'places'} like it.` : ''}`
+      return `This file is damaged: ${problem.place} `
+        + `${problem.reason}.${problem.count > 1 ? ` ${problem.count - 1} more ${problem.count === 2 ? 'place' : 'places'} like it.` : ''}`
   }
 }
 
@@ -86,21 +90,28 @@ export function sayLedgerProblem(problem: LedgerProblem): string {
     case 'more-out-than-in':
       return `${problem.outL.toFixed(1)} L were said to leave a vessel that held ${problem.heldL.toFixed(1)} L.`
     case 'contradicts':
-      return `${QUANTITY[problem.quantity] === 'pH' ? 'pH' : QUANTITY[problem.quantity].replace(/^./, (c) => c.toUpperCase())} read as ${shown(problem.quantity, problem.measured)}, where ${shown(problem.quantity, problem.estimated)} was expected. The reading is taken; check the instrument, or what went in.`
+      return `${QUANTITY[problem.quantity] === 'pH' ? 'pH' : QUANTITY[problem.quantity].replace(/^./, (c) => c.toUpperCase())} read as `
+        + `${shown(problem.quantity, problem.measured)}, where ${shown(problem.quantity, problem.estimated)} was expected. The reading `
+        + 'is taken; check the instrument, or what went in.'
     case 'sulphite-in-malolactic':
-      return 'Sulphite went in while malolactic was at work. It may stop: stir up the lees, keep the wine at 20 °C, and measure malic acid in a week.'
+      return 'Sulphite went in while malolactic was at work. It may stop: stir up the lees, keep the wine at 20 °C, and measure malic '
+        + 'acid in a week.'
     case 'more-bottles-than-there':
       return `${problem.count} bottles cannot leave the store: ${problem.there} of that size are there.`
     case 'started-twice':
       return 'A lot that is in the cellar is started a second time. The first start stands.'
     case 'before-start':
-      return `An entry lies before its lot began (${new Date(problem.startedAt).toLocaleDateString('en-GB', { day: 'numeric', month: 'long', year: 'numeric' })}). Move the start back, or correct its time.`
+      return 'An entry lies before its lot began '
+        + `(${new Date(problem.startedAt).toLocaleDateString('en-GB', { day: 'numeric', month: 'long', year: 'numeric' })}). Move the `
+        + 'start back, or correct its time.'
     case 'ferments-by-itself':
       return `The gravity fell by ${problem.fell.toFixed(3)} without yeast.`
     case 'brix-in-ferment':
-      return `${problem.brix} °Brix were read in a ferment, with nothing said of the instrument. By refractometer it reads too high once there is alcohol.`
+      return `${problem.brix} °Brix were read in a ferment, with nothing said of the instrument. By refractometer it reads too high once `
+        + 'there is alcohol.'
     case 'expected-volume':
-      return `${problem.outL.toFixed(1)} L left where only ${problem.heldL.toFixed(1)} were expected. What was moved is believed; the rest is reckoned from it.`
+      return `${problem.outL.toFixed(1)} L left where only ${problem.heldL.toFixed(1)} were expected. What was moved is believed; the `
+        + 'rest is reckoned from it.'
     case 'cannot-compute':
       return `A reading (${problem.value}) lies outside what can be computed and was left out.`
   }

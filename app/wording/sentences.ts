@@ -31,7 +31,8 @@ export function sayFact(fact: Fact, f: Format, names: Names): string {
     case 'lot-started': {
       const brought = fact.massKg ? `${f.words(f.mass(fact.massKg))} of fruit` : f.words(f.volume(fact.volumeL))
       const reckoned = fact.volumeIs === 'expected' ? `, about ${f.words(f.volume(fact.volumeL))} of juice to expect` : ''
-      return `Started with ${brought}${reckoned}: ${STREAM[fact.stream].toLowerCase()}${fact.vesselId ? `, in ${names.vessel(fact.vesselId)}` : ''}.`
+      return `Started with ${brought}${reckoned}: `
+        + `${STREAM[fact.stream].toLowerCase()}${fact.vesselId ? `, in ${names.vessel(fact.vesselId)}` : ''}.`
     }
     case 'reading':
       return sayReading(fact, f, names)
@@ -40,23 +41,28 @@ export function sayFact(fact: Fact, f: Format, names: Names): string {
         fact.planned !== undefined && Math.abs(fact.planned - fact.actual) > 0.0499
           ? ` (the plan said ${Number(fact.planned.toPrecision(3))} ${fact.unit})`
           : ''
-      return `${trim(fact.actual)} ${fact.unit} of ${names.material(fact.material)} went in${plan}${fact.purpose ? `, ${fact.purpose}` : ''}.`
+      return `${trim(fact.actual)} ${fact.unit} of ${names.material(fact.material)} went `
+        + `in${plan}${fact.purpose ? `, ${fact.purpose}` : ''}.`
     }
     case 'inoculation':
-      return `${fact.organism === 'yeast' ? 'Yeast' : 'Malolactic bacteria'} pitched${fact.culture.toLowerCase() === fact.organism ? '' : `: ${fact.culture.toLowerCase()}`}${fact.grams ? `, ${trim(fact.grams)} g` : ''}.`
+      return `${fact.organism === 'yeast' ? 'Yeast' : 'Malolactic bacteria'} `
+        + `pitched${fact.culture.toLowerCase() === fact.organism ? '' : `: ${fact.culture.toLowerCase()}`}${fact.grams ? `, ${trim(fact.grams)} g` : ''}.`
     case 'operation':
       return `${OPERATION[fact.what]}${[fact.protocol && PROTOCOL_WORDS[fact.protocol].label.toLowerCase().replace(/°c/, '°C'), fact.note].filter(Boolean).map((x, i) => `${i ? '; ' : ': '}${x}`).join('')}.`
     case 'observation':
       return `${OBSERVATION[fact.what]}: ${fact.text}`
     case 'transfer':
       if (fact.from.lotId !== fact.to.lotId) return sayBlend(fact, f, names)
-      return `${f.words(f.volume(fact.inL))} moved${fact.from.vesselId ? ` from ${names.vessel(fact.from.vesselId)}` : ''}${fact.to.vesselId ? ` to ${names.vessel(fact.to.vesselId)}` : ''}${fact.outL - fact.inL > 0.05 ? `, ${f.words(f.volume(fact.outL - fact.inL))} left behind` : ''}${fact.air === 'splashed' ? ', with splashing' : ''}.`
+      return `${f.words(f.volume(fact.inL))} `
+        + `moved${fact.from.vesselId ? ` from ${names.vessel(fact.from.vesselId)}` : ''}${fact.to.vesselId ? ` to ${names.vessel(fact.to.vesselId)}` : ''}${fact.outL - fact.inL > 0.05 ? `, ${f.words(f.volume(fact.outL - fact.inL))} left behind` : ''}${fact.air === 'splashed' ? ', with splashing' : ''}.`
     case 'bottling':
-      return `Bottled: ${fact.bottles.map((b) => `${b.count} of ${b.sizeMl} mL`).join(', ')}${fact.closure ? `, ${CLOSURE[fact.closure].toLowerCase()}` : ''}${fact.place ? `; ${fact.place}` : ''}.`
+      return 'Bottled: '
+        + `${fact.bottles.map((b) => `${b.count} of ${b.sizeMl} mL`).join(', ')}${fact.closure ? `, ${CLOSURE[fact.closure].toLowerCase()}` : ''}${fact.place ? `; ${fact.place}` : ''}.`
     case 'bottle-taken':
       return `${fact.count} of ${fact.sizeMl} mL ${TAKEN[fact.what].toLowerCase()}${fact.note ? `: ${fact.note}` : ''}.`
     case 'tasting':
-      return `Tasted, ${fact.rating} of 10: ${[fact.sight, fact.nose, fact.palate, fact.verdict, fact.faults?.length && sayFaults(fact.faults)].filter(Boolean).join('; ') || 'no words'}.`
+      return `Tasted, ${fact.rating} of 10: `
+        + `${[fact.sight, fact.nose, fact.palate, fact.verdict, fact.faults?.length && sayFaults(fact.faults)].filter(Boolean).join('; ') || 'no words'}.`
     case 'cost':
       return `${COST[fact.what]}: ${fact.amount.toFixed(2)} paid${fact.note ? `, ${fact.note}` : ''}.`
     case 'vessel-cared':
@@ -76,7 +82,8 @@ export function sayFact(fact: Fact, f: Format, names: Names): string {
     case 'block-added':
       return `Block ${fact.name}.`
     case 'block-sampled':
-      return `Sampled: ${[fact.brix !== undefined && `${trim(fact.brix)} °Brix`, fact.ph !== undefined && `pH ${fact.ph.toFixed(2)}`, fact.ta !== undefined && `TA ${fact.ta.toFixed(1)} g/L`, fact.taste].filter(Boolean).join(', ')}.`
+      return 'Sampled: '
+        + `${[fact.brix !== undefined && `${trim(fact.brix)} °Brix`, fact.ph !== undefined && `pH ${fact.ph.toFixed(2)}`, fact.ta !== undefined && `TA ${fact.ta.toFixed(1)} g/L`, fact.taste].filter(Boolean).join(', ')}.`
     case 'block-noted':
       return `Noted of the block: ${fact.text}`
     case 'supply-stocked':

@@ -40,7 +40,8 @@ export const TEST_ADVICE: Record<TestAdvice, string> = {
   'leave': 'It is stable by this test: leave it alone.',
   'fine-least': 'Nearly stable. A bench trial with bentonite, from the least rates; the least that stays clear in the bath is enough.',
   'fine': 'Not stable. A bench trial with bentonite, each glass through the same bath; the least that stays clear is chosen.',
-  'cold-or-accept': 'Crystals may come in a cold cellar. Weeks of cold before bottling, gum arabic at the bottle, or accept them: they are harmless.'
+  'cold-or-accept': 'Crystals may come in a cold cellar. Weeks of cold before bottling, gum arabic at the bottle, or accept them: they '
+    + 'are harmless.'
 }
 /** The words of a ledger line. */
 export const sayTest = (protocol: Protocol, test: StabilityTest, fallen: Fallen, more = ''): string =>

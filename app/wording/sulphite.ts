@@ -29,15 +29,20 @@ export function saySulphiteFinding(finding: SulphiteFinding): string {
     case 'near-total-limit':
       return `Total SO₂ would come to ${finding.totalMgPerL.toFixed(0)} mg/L, near the limit of ${finding.limitMgPerL}.`
     case 'over-total-limit':
-      return `Total SO₂ would come to ${finding.totalMgPerL.toFixed(0)} mg/L, over the limit of ${finding.limitMgPerL}. Check the pH before adding more.`
+      return `Total SO₂ would come to ${finding.totalMgPerL.toFixed(0)} mg/L, over the limit of ${finding.limitMgPerL}. Check the pH `
+        + 'before adding more.'
     case 'already-there':
-      return `Free SO₂ ${finding.freeMgPerL.toFixed(0)} mg/L already meets the ${finding.targetFreeMgPerL.toFixed(0)} mg/L this pH asks for. Nothing to add.`
+      return `Free SO₂ ${finding.freeMgPerL.toFixed(0)} mg/L already meets the ${finding.targetFreeMgPerL.toFixed(0)} mg/L this pH asks `
+        + 'for. Nothing to add.'
     case 'as-good-as-there':
-      return `${finding.freeMgPerL.toFixed(0)} of ${finding.targetFreeMgPerL.toFixed(0)} mg/L: no reading at home tells the two apart. Measure again before adding so little.`
+      return `${finding.freeMgPerL.toFixed(0)} of ${finding.targetFreeMgPerL.toFixed(0)} mg/L: no reading at home tells the two apart. `
+        + 'Measure again before adding so little.'
     case 'little-free':
-      return `This pH needs only ${finding.freeMgPerL.toFixed(0)} mg/L by the sum. Under ${finding.leastMgPerL} mg/L of free SO₂ nothing keeps for long: add up to that for a wine that is to be kept.`
+      return `This pH needs only ${finding.freeMgPerL.toFixed(0)} mg/L by the sum. Under ${finding.leastMgPerL} mg/L of free SO₂ nothing `
+        + 'keeps for long: add up to that for a wine that is to be kept.'
     case 'much-molecular':
-      return `${finding.molecularMgPerL.toFixed(1)} mg/L of molecular SO₂ is more than ${finding.limitMgPerL}: most people smell it. Aim lower.`
+      return `${finding.molecularMgPerL.toFixed(1)} mg/L of molecular SO₂ is more than ${finding.limitMgPerL}: most people smell it. Aim `
+        + 'lower.'
     case 'large-dose':
       return `${finding.addMgPerL.toFixed(0)} mg/L in one go is a lot. Check the pH reading, and add it in two parts a day apart.`
   }

@@ -21,7 +21,8 @@ export function saySupplyFinding(finding: SupplyFinding, amount: (value: number)
     case 'opened-long-ago':
       return `A package has been open since ${sayDay(finding.opened)}: look and smell before you count on it.`
     case 'weak-sulphite':
-      return `An old package has only ${Math.round(finding.potency * 100)} % of its strength left, by the usual loss. It is not counted: buy fresh.`
+      return `An old package has only ${Math.round(finding.potency * 100)} % of its strength left, by the usual loss. It is not counted: `
+        + 'buy fresh.'
     case 'unaccounted':
       return `${amount(finding.amount)} more went into lots than was in store. Count what is there.`
   }

@@ -105,7 +105,18 @@ export const VESSEL_OF: Record<NonNullable<EntryOf<'vessel-added'>['material']>,
   steel: 'Steel',
   oak: 'Oak'
 }
-export const CLOSURE: Record<Closure, string> = { cork: 'Cork', screw: 'Screw cap', crown: 'Crown cap', wired: 'Wired cork', swing: 'Swing top' }
+export const CLOSURE: Record<Closure, string> = {
+  cork: 'Cork',
+  screw: 'Screw cap',
+  crown: 'Crown cap',
+  wired: 'Wired cork',
+  swing: 'Swing top'
+}
 export const TAKEN: Record<EntryOf<'bottle-taken'>['what'], string> = { drunk: 'Drunk', given: 'Given away', lost: 'Lost or broken' }
-export const COST: Record<EntryOf<'cost'>['what'], string> = { fruit: 'Fruit or kit', bottles: 'Bottles', hire: 'Hire of gear', other: 'Something else' }
+export const COST: Record<EntryOf<'cost'>['what'], string> = {
+  fruit: 'Fruit or kit',
+  bottles: 'Bottles',
+  hire: 'Hire of gear',
+  other: 'Something else'
+}
 export const CARE: Record<Care, string> = { cleaned: 'Cleaned', sanitised: 'Sanitised', swelled: 'Swelled', sulphured: 'Sulphured' }

@@ -12,7 +12,8 @@ export type TestVerdict = keyof typeof TEST_VERDICT
 export const TEST_STEP: Record<TestStep, { title: string, how: string }> = {
   'crush-and-sulphite': {
     title: 'Crush and sulphite',
-    how: 'Stems off, crush by hand into a clean bucket with a third of it free, sulphite, lid on loosely. Always on the skins, whatever the wine shall become: what you are looking for sits there. Measure Brix and pH.'
+    how: 'Stems off, crush by hand into a clean bucket with a third of it free, sulphite, lid on loosely. Always on the skins, whatever '
+      + 'the wine shall become: what you are looking for sits there. Measure Brix and pH.'
   },
   pitch: { title: 'Yeast', how: 'At 20 to 25 °C. Rehydrate the pinch in a little warm water; it is worth the same care as a big lot.' },
   feed: { title: 'Nutrient', how: 'Dissolved, added slowly. Hungry yeast smells, and would mask what you are testing for.' },
@@ -24,6 +25,8 @@ export const TEST_STEP: Record<TestStep, { title: string, how: string }> = {
   press: { title: 'Press by hand', how: 'Through a strainer into a jar filled to the top; do not wring the skins.' },
   judge: {
     title: 'The end test',
-    how: 'Dry, and settled for a day. Smell it, then taste: swallow or spit, wait half a minute, and look for ash at the back of the throat. Two people, unprompted, beside a clean wine. Taste again a day later: some of it shows late. A laboratory can measure the marker phenols; this cannot.'
+    how: 'Dry, and settled for a day. Smell it, then taste: swallow or spit, wait half a minute, and look for ash at the back of the '
+      + 'throat. Two people, unprompted, beside a clean wine. Taste again a day later: some of it shows late. A laboratory can measure '
+      + 'the marker phenols; this cannot.'
   }
 }

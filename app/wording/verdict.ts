@@ -28,23 +28,27 @@ export function sayFinderReason(reason: Reason, planned: Planned): string {
       const { quantity, now, end, edge, side } = reason
       const moves = quantity !== 'brix' && later && Math.abs(end - now) >= 0.005
       return moves
-        ? `${upper(NAME[quantity])} is ${figure(quantity, now)} and would end at ${figure(quantity, end)} after ${later}, ${over(side)} ${edge}.`
+        ? `${upper(NAME[quantity])} is ${figure(quantity, now)} and would end at ${figure(quantity, end)} after ${later}, ${over(side)} `
+          + `${edge}.`
         : `${upper(NAME[quantity])} is ${figure(quantity, now)}, ${over(side)} ${edge}.`
     }
     case 'course-mends':
-      return `${upper(NAME[reason.quantity])} is ${figure(reason.quantity, reason.now)}, ${over(reason.side)} ${reason.edge}; ${later} will bring it to ${figure(reason.quantity, reason.end)} without help.`
+      return `${upper(NAME[reason.quantity])} is ${figure(reason.quantity, reason.now)}, ${over(reason.side)} ${reason.edge}; ${later} `
+        + `will bring it to ${figure(reason.quantity, reason.end)} without help.`
     case 'too-near-to-tell': {
       const { quantity, now, end, edge } = reason
       return quantity === 'brix' || !later || Math.abs(end - now) < 0.005
         ? `${upper(NAME[quantity])} is ${figure(quantity, now)}: too near to ${edge} for a reading to tell which side it is on.`
-        : `After ${later} ${NAME[quantity]} should be about ${figure(quantity, end)}; the limit is ${edge}, and a forecast cannot tell so finely. Look again then.`
+        : `After ${later} ${NAME[quantity]} should be about ${figure(quantity, end)}; the limit is ${edge}, and a forecast cannot tell `
+          + 'so finely. Look again then.'
     }
     case 'usual-fall':
       return `TA will fall to about ${figure('ta', reason.end)} with ${later}. That is usual; taste it then.`
     case 'would-harm':
       return `What would mend ${NAME[reason.quantity]} would push ${NAME[reason.other]} out of what is usual, or further out.`
     case 'low-ph-low-ta':
-      return 'It is sharp by its pH and yet holds little acid: carbonate would take what it lacks, acid would make it sharper. Check the titration, then leave it, or blend.'
+      return 'It is sharp by its pH and yet holds little acid: carbonate would take what it lacks, acid would make it sharper. Check the '
+        + 'titration, then leave it, or blend.'
     case 'high-ph-high-ta':
       return 'A high pH and much acid at once come from much potassium. Check both readings; cold takes some of both.'
     case 'nothing-at-hand':

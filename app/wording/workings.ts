@@ -35,7 +35,8 @@ export function acidsWorking({ before, after }: AcidPrediction): WorkingStep[] {
     },
     {
       what: 'Acids that give it',
-      formula: `the most probable contents for ${kind} whose charges at pH ${before.ph.toFixed(2)} and at ${END_POINT_PH} differ by just that; ${constants}`,
+      formula: `the most probable contents for ${kind} whose charges at pH ${before.ph.toFixed(2)} and at ${END_POINT_PH} differ by just `
+        + `that; ${constants}`,
       result: `${before.acidsGPerL.tartaric.toFixed(1)} g/L tartaric, ${before.acidsGPerL.malic.toFixed(1)} malic`
     },
     {
@@ -54,8 +55,16 @@ export function nutrientWorking(
   const { needMgPerL, presentMgPerL, missingMgPerL } = plan
   const perGram = YAN_PER_SUGAR[need]
   return [
-    { what: 'Needed', formula: `${(needMgPerL / perGram).toFixed(0)} g/L of sugar × ${perGram} for a ${need} need`, result: `${needMgPerL.toFixed(0)} mg/L` },
-    { what: 'Missing', formula: `${needMgPerL.toFixed(0)} − ${presentMgPerL.toFixed(0)} there already`, result: `${missingMgPerL.toFixed(0)} mg/L` },
+    {
+      what: 'Needed',
+      formula: `${(needMgPerL / perGram).toFixed(0)} g/L of sugar × ${perGram} for a ${need} need`,
+      result: `${needMgPerL.toFixed(0)} mg/L`
+    },
+    {
+      what: 'Missing',
+      formula: `${needMgPerL.toFixed(0)} − ${presentMgPerL.toFixed(0)} there already`,
+      result: `${missingMgPerL.toFixed(0)} mg/L`
+    },
     ...plan.additions.map((a) => {
       const when = a.when === '24-h-after-pitching' ? 'a day after pitching' : 'at a third gone'
       const content = (a.nitrogenMgPerL / a.gPerL).toFixed(0)
@@ -71,7 +80,8 @@ export const ripeningWorking = (trends: readonly Trend[]): WorkingStep[] => tren
   const slope = `${t.perDay >= 0 ? '+' : '−'} ${Math.abs(t.perDay).toFixed(3)} a day`
   return {
     what: RIPE[t.quantity].name, result: `± ${t.ahead[7]!.half.toFixed(RIPE[t.quantity].decimals)} in a week`,
-    formula: `least squares through ${t.line.count} samples: ${t.ahead[0]!.value.toFixed(2)} today ${slope}; scatter ${Math.max(t.line.residualSd, 0).toFixed(2)}`
+    formula: `least squares through ${t.line.count} samples: ${t.ahead[0]!.value.toFixed(2)} today ${slope}; scatter `
+      + `${Math.max(t.line.residualSd, 0).toFixed(2)}`
   }
 })
 export const RIPENING_SOURCE = 'prediction band of a straight line (Student’s t, 80 %); a sample of 50 berries scatters by 0.4 °Brix, 0.05 pH, 0.4 g/L: '

@@ -13,9 +13,17 @@ export const WILD_VERDICT: Record<WildVerdict, { title: string, text: string, to
     text: 'What it smells of would be in all of the must. Take a packet, or a second starter that was kept apart.',
     tone: 'stop'
   },
-  wait: { title: 'Not yet', text: 'Less than a third of its sugar is gone. Keep it at 20 to 25 °C, stir it twice a day, and smell it.', tone: 'note' },
+  wait: {
+    title: 'Not yet',
+    text: 'Less than a third of its sugar is gone. Keep it at 20 to 25 °C, stir it twice a day, and smell it.',
+    tone: 'note'
+  },
   ready: { title: 'Ready', text: 'It works hard and smells clean: into the must now, within 6 °C of it.', tone: 'good' },
-  past: { title: 'Past its best', text: 'Most of its sugar is gone and the yeast tires. Double it with fresh must, wait half a day, and look again.', tone: 'note' },
+  past: {
+    title: 'Past its best',
+    text: 'Most of its sugar is gone and the yeast tires. Double it with fresh must, wait half a day, and look again.',
+    tone: 'note'
+  },
   'gave-up': { title: 'It has not taken', text: 'A week, and it hardly moves: other things grow by now. Take a packet.', tone: 'stop' }
 }
 

@@ -64,7 +64,8 @@ export function sayNutrientFinding(finding: NutrientPlan['findings'][number]): s
     case 'yan-assumed':
       return `YAN is not measured; ${finding.yanMgPerL} mg N/L is assumed.`
     case 'limit-reached':
-      return `${NUTRIENT[finding.nutrient] ?? finding.nutrient} stops at its limit of ${finding.limitGPerL} g/L; ${finding.shortMgPerL.toFixed(0)} mg N/L come from the next.`
+      return `${NUTRIENT[finding.nutrient] ?? finding.nutrient} stops at its limit of ${finding.limitGPerL} g/L; `
+        + `${finding.shortMgPerL.toFixed(0)} mg N/L come from the next.`
     case 'enough':
       return 'The must has enough nitrogen of its own.'
     case 'dissolve-first':

@@ -27,5 +27,9 @@ export function headspace(capacityL: number, litres: number, days: number, celsi
   within('capacityL', capacityL, 0.1, 100_000)
   const share = Math.max(0, 1 - within('litres', litres, 0, 100_000) / capacityL - NECK_SHARE)
   const exposure = share * (within('days', days, 0, 10_000) / 30.4) * 2 ** ((within('celsius', celsius, -5, 45) - CELLAR_C) / DOUBLES_C)
-  return { airL: Math.max(0, capacityL - litres), exposure, risk: exposure >= WANTS.high ? 'high' : exposure >= WANTS.some ? 'some' : 'none' }
+  return {
+    airL: Math.max(0, capacityL - litres),
+    exposure,
+    risk: exposure >= WANTS.high ? 'high' : exposure >= WANTS.some ? 'some' : 'none'
+  }
 }

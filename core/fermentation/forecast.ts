@@ -128,7 +128,8 @@ function summary(
   const potentialAbv = potentialAlcohol(brixFromSg(asked.originalSg)).abv
   if (asked.toleranceAbv !== undefined && potentialAbv > asked.toleranceAbv)
     findings.push({ code: 'over-tolerance', potentialAbv, toleranceAbv: asked.toleranceAbv })
-  if (now >= NOT_BEGUN_H && looks.every((l) => (asked.restartSg ?? asked.originalSg) - l.sg < STANDS_SG)) findings.push({ code: 'not-begun', hours: now })
+  const first = asked.restartSg ?? asked.originalSg
+  if (now >= NOT_BEGUN_H && looks.every((l) => first - l.sg < STANDS_SG)) findings.push({ code: 'not-begun', hours: now })
   if (stopped > SAID_STOPPED) {
     const since = standsSince(looks)
     const sinceHours = since === undefined ? now : looks[since]!.hours

@@ -109,7 +109,14 @@ export function stuckRestart(asked: RestartAsked): Restart {
     { code: 'rack', atHours: -24, ...still },
     { code: 'condition', atHours: -12, ...still },
     { code: 'rehydrate', atHours: 0, ...still },
-    { code: 'first-cup', atHours: 0.5, starterL: cupL, addWineL: cupL / 2, addWaterL: cupL / 2, addSugarG: (cupL / 2) * RULES.firstSugarGPerL }
+    {
+      code: 'first-cup',
+      atHours: 0.5,
+      starterL: cupL,
+      addWineL: cupL / 2,
+      addWaterL: cupL / 2,
+      addSugarG: (cupL / 2) * RULES.firstSugarGPerL
+    }
   ]
   let [starterL, usedL, at] = [cupL, cupL / 2, 0.5]
   while (starterL < volumeL * RULES.lastShare) {

@@ -31,7 +31,8 @@ export function bottleMix(volumeL: number, sizes: readonly BottleSize[], lossL =
     if (!Number.isInteger(within('ml', ml, 10, 60_000))) throw new LimitError('ml', ml, 10, 60_000)
     if (available !== undefined) within('available', available, 0, 1_000_000)
   }
-  if (new Set(sizes.map((s) => s.ml)).size < sizes.length) throw new LimitError('sizes', sizes.length, 1, new Set(sizes.map((s) => s.ml)).size)
+  const different = new Set(sizes.map((s) => s.ml)).size
+  if (different < sizes.length) throw new LimitError('sizes', sizes.length, 1, different)
   const all = Math.floor((volumeL - lossL) * 1000 + 1e-6)
   const left = sizes.map((s) => Math.floor(s.available ?? Infinity))
   const counts = sizes.map(() => 0)

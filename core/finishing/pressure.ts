@@ -132,7 +132,11 @@ export function priming(asked: PrimingAsked): Priming {
     ...(unrated ? [{ code: 'bottle-not-rated' as const }] : []),
     ...(tooMuch && rated > 0 ? [{ code: 'over-rated' as const, ...worst, ratedBar: rated }] : []),
     ...(residual > 0
-      ? [{ code: sugarGPerL === 0 ? ('sugar-enough' as const) : ('sugar-counted' as const), residualSugarGPerL: residual, bar: fromResidual }]
+      ? [{
+          code: sugarGPerL === 0 ? ('sugar-enough' as const) : ('sugar-counted' as const),
+          residualSugarGPerL: residual,
+          bar: fromResidual
+        }]
       : []),
     ...(spread > 0 ? [{ code: 'sugar-untested' as const, spreadGPerL: spread, bar: worst.bar - bottlePressure(all, worst.celsius) }] : []),
     ...(sugarGPerL > 0 && abv > YEAST_UNSURE_ABV ? [{ code: 'yeast-unsure' as const, abv }] : []),

@@ -5,7 +5,20 @@ import type { LotView } from '../ledger'
 import { codeIn } from './code'
 import { LEAST_SIZE } from './stack'
 import { words } from './words.fixture'
-import { LAYOUTS, LAYOUT_KEYS, type LabelWords, type Measure, SHEETS, SHEET_KEYS, type Shape, abvInBottle, alcoholOnLabel, allergensOf, lotCode, placesOn } from '.'
+import {
+  LAYOUTS,
+  LAYOUT_KEYS,
+  type LabelWords,
+  type Measure,
+  SHEETS,
+  SHEET_KEYS,
+  type Shape,
+  abvInBottle,
+  alcoholOnLabel,
+  allergensOf,
+  lotCode,
+  placesOn
+} from '.'
 
 /** A face in which wide letters are wide: what is laid out goes by the measure that it is given. */
 const measure: Measure = (text, font, size) =>

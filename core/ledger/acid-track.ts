@@ -1,4 +1,12 @@
-import { type AcidChange, type AcidReadings, type Composition, READING_UNCERTAINTY, applyChange, fitAcids, solveEquilibrium } from '../acids'
+import {
+  type AcidChange,
+  type AcidReadings,
+  type Composition,
+  READING_UNCERTAINTY,
+  applyChange,
+  fitAcids,
+  solveEquilibrium
+} from '../acids'
 import { brixFromSg } from '../hydrometry'
 import { abvOf } from './balance'
 import { isFermenting, isMust } from './facets'

@@ -16,7 +16,10 @@ const STILL_MEASURED = 0.03
  * goes faster depends on how damp the cellar is.
  * @returns undefined where nothing stands in wood
  */
-export function afterWood(lot: Pick<LotState, 'contents' | 'inWood' | 'volume'>, now: string): Pick<LotState, 'contents' | 'volume'> | undefined {
+export function afterWood(
+  lot: Pick<LotState, 'contents' | 'inWood' | 'volume'>,
+  now: string
+): Pick<LotState, 'contents' | 'volume'> | undefined {
   if (!lot.inWood) return undefined
   let lost = 0
   const contents = new Map(lot.contents)

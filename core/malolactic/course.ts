@@ -97,5 +97,7 @@ function findingsOf(read: readonly MalicReading[], atDays: number, endDays: Band
     return [{ code: 'rises', fromGPerL: before.malicGPerL, toGPerL: last.malicGPerL, atDays: last.days }]
   const earlier = read.findLast((r) => last.days - r.days >= STALL.days)
   const stands = earlier && last.days > STALL.days && earlier.malicGPerL - last.malicGPerL < STALL.fallG
-  return stands && last.malicGPerL > MALIC_END.nearly ? [{ code: 'stalled', days: last.days - earlier.days, malicGPerL: last.malicGPerL }] : []
+  return stands && last.malicGPerL > MALIC_END.nearly
+    ? [{ code: 'stalled', days: last.days - earlier.days, malicGPerL: last.malicGPerL }]
+    : []
 }

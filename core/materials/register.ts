@@ -67,7 +67,8 @@ const oak = (min: number, max: number, alias: string, more: Partial<MaterialCard
 })
 /** What is counted, and goes round the wine and not into it. */
 const PIECES = { unit: 'pieces', effect: { on: 'nothing' }, measuredBy: 'volume' } as const
-const closure = (closes: ClosureKind, aliases: string[], days: number): Given => ({ kind: 'closure', ...PIECES, closes, aliases, opened: { days } })
+const closure = (closes: ClosureKind, aliases: string[], days: number): Given =>
+  ({ kind: 'closure', ...PIECES, closes, aliases, opened: { days } })
 /**
  * Bottles and what they may be taken for: sparkling wine bottles are tested to about 16 bar and beer bottles to about 12 when new (from
  * memory), and neither is filled to that. What the maker says comes first, on a card of one's own.

@@ -27,7 +27,10 @@ export function meant(value: number, decimals: number, unit: Unit): Suggestion[]
     case 'SG':
       if (decimals >= 3 || value <= sg.max || value > brix.likelyMax) return []
       // A nought was left out (1.23 for 1.023), or it is °Brix.
-      return [...(decimals === 2 && value < 2 ? [{ value: Number((1 + (value - 1) / 10).toFixed(3)), unit } as const] : []), { value, unit: '°Brix' }]
+      return [
+        ...(decimals === 2 && value < 2 ? [{ value: Number((1 + (value - 1) / 10).toFixed(3)), unit } as const] : []),
+        { value, unit: '°Brix' }
+      ]
     case '°C':
       return value > temperature.likelyMax && value <= FAHRENHEIT(temperature.likelyMax) ? [{ value, unit: '°F' }] : []
     case '°F':

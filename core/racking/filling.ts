@@ -107,9 +107,18 @@ function countModel(p: Problem, goal: 'left' | 'air' | 'moves', without?: number
       whole.push(`m${w}`)
     }
   }
-  const inTheWay = kinds.flatMap((k, i) => (k.wine === undefined ? [] : p.wines.flatMap((_, w) => (k.wine === w ? [] : [` + 1 n${i}_${w}`])))).join('')
+  const others = (wine: number) => p.wines.flatMap((_, w) => (w === wine ? [] : [w]))
+  const inTheWay = kinds.flatMap((k, i) => (k.wine === undefined ? [] : others(k.wine).map((w) => ` + 1 n${i}_${w}`))).join('')
   const objective = { left, air: caps, moves: `${p.wines.map((_, w) => `${MOVE} m${w}`).join(' + ')}${inTheWay}` }[goal]
-  return ['Minimize', ` obj: ${objective}`, 'Subject To', ...rows.map((r, i) => ` c${i}: ${r}`), 'General', ...whole.map((b) => ` ${b}`), 'End'].join('\n')
+  return [
+    'Minimize',
+    ` obj: ${objective}`,
+    'Subject To',
+    ...rows.map((r, i) => ` c${i}: ${r}`),
+    'General',
+    ...whole.map((b) => ` ${b}`),
+    'End'
+  ].join('\n')
 }
 
 const n = (x: number): string => String(Number(x.toPrecision(12)))

@@ -98,7 +98,8 @@ class RoundsModel {
         }
         const d = `d${t}_${v}_${w}`
         this.given.push(d)
-        this.row(`q${t}_${v}_${w} - q${t - 1}_${v}_${w}${takes.map((x) => ` - ${x}`).join('')}${gives.map((x) => ` + ${x}`).join('')} + ${d} = 0`)
+        this.row(`q${t}_${v}_${w} - q${t - 1}_${v}_${w}${takes.map((x) => ` - ${x}`).join('')}${gives.map((x) => ` + ${x}`).join('')} + `
+          + `${d} = 0`)
         // Out goes what was there when the round began.
         this.row(`${[...gives, d].join(' + ')} - q${t - 1}_${v}_${w} <= 0`)
       }
@@ -157,7 +158,15 @@ class RoundsModel {
     if (bounds.without !== undefined) rows.push(`${without} <= ${bounds.without + SLACK}`)
     if (bounds.air !== undefined) rows.push(`${air} <= ${bounds.air + SLACK}`)
     const objective = { without, air, moves: this.moves.join(' + ') }[goal]
-    return ['Minimize', ` obj: ${objective}`, 'Subject To', ...rows.map((r, i) => ` c${i}: ${r}`), 'Binary', ...this.bins.map((b) => ` ${b}`), 'End'].join('\n')
+    return [
+      'Minimize',
+      ` obj: ${objective}`,
+      'Subject To',
+      ...rows.map((r, i) => ` c${i}: ${r}`),
+      'Binary',
+      ...this.bins.map((b) => ` ${b}`),
+      'End'
+    ].join('\n')
   }
 
   read({ Columns }: Solved): Rounds {

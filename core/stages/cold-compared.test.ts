@@ -58,7 +58,12 @@ describe('what the cold did, against what was foretold', () => {
   })
   it('a temperature that was read counts, and before a reading after it there is nothing to compare', () => {
     expect(compared({ ph: 3.3, ta: 7 }, [15, { type: 'reading', lotId, quantity: 'temperature', typed: '2', value: 2 }])!.celsius).toBe(2)
-    const cellar = foldCellar([...dryWine(), read(30, 'ph', 3.3), read(30, 'ta', 7), entry(22, { type: 'operation', lotId, what: 'chill' })])
+    const cellar = foldCellar([
+      ...dryWine(),
+      read(30, 'ph', 3.3),
+      read(30, 'ta', 7),
+      entry(22, { type: 'operation', lotId, what: 'chill' })
+    ])
     expect(coldCompared(lotAt(cellar.lots.get(lotId)!, now))).toBeUndefined()
   })
 })

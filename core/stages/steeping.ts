@@ -18,7 +18,11 @@ interface Steeping {
 export function steeping(lot: LotView, { since, hours, firstH, againH }: Steeping, now: string) {
   const inH = Math.max(0, hoursSince(since, now))
   if (inH >= hours) {
-    const over = { urgency: inH >= hours * LONG_OVER ? ('now' as const) : ('soon' as const), window: { due: later(since, hours) }, minutes: 45 }
+    const over = {
+      urgency: inH >= hours * LONG_OVER ? ('now' as const) : ('soon' as const),
+      window: { due: later(since, hours) },
+      minutes: 45
+    }
     return { inH, over }
   }
   const tasted = lot.tastedAt && lot.tastedAt > since ? lot.tastedAt : undefined

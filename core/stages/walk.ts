@@ -19,7 +19,9 @@ export const isCarried = (lot: Pick<LotView, 'smelt'>, now: string): boolean =>
  * @param vesselIds as the vessels stand
  * @param now ISO UTC
  */
-export function walkingOrder<L extends Pick<LotView, 'contents' | 'smelt'>>(lots: readonly L[], vesselIds: readonly string[], now: string): L[] {
+export function walkingOrder<L extends Pick<LotView,
+  | 'contents'
+  | 'smelt'>>(lots: readonly L[], vesselIds: readonly string[], now: string): L[] {
   const at = (id: string) => (vesselIds.includes(id) ? vesselIds.indexOf(id) : vesselIds.length)
   const place = (lot: L) => Math.min(...[...lot.contents.keys()].map(at))
   return [...lots].sort((a, b) => Number(isCarried(a, now)) - Number(isCarried(b, now)) || place(a) - place(b))

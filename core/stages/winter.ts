@@ -42,7 +42,8 @@ function rowOf(lot: LotView, cellar: Pick<CellarView, 'vessels'>, now: string): 
   return {
     lotId: lot.id,
     airL,
-    ...(sulphite && { sulphite: { ...sulphite, measured: lot.freeSo2!.origin === 'measured', ...(upkeep?.belowAt && { belowAt: upkeep.belowAt }) } }),
+    ...(sulphite
+      && { sulphite: { ...sulphite, measured: lot.freeSo2!.origin === 'measured', ...(upkeep?.belowAt && { belowAt: upkeep.belowAt }) } }),
     risks: [
       ...(bare ? [{ code: 'unprotected' as const }] : []),
       ...(!bare && sulphite && sulphite.freeMgPerL < sulphite.targetMgPerL - 2 ? [{ code: 'low-sulphite' as const, ...sulphite }] : []),

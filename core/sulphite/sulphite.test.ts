@@ -53,6 +53,20 @@ describe('the dose', () => {
     expect(dose.targetFreeMgPerL).toBeCloseTo(0.5 * (1 + 10 ** 1.9), 9)
     expect(dose.grams).toBeCloseTo((40.2164 * 1.5 * 76.7) / 1000 / 0.57632, 2)
   })
+  it('done once it is not asked for again, and hardly more free SO₂ never asks for more salt', () => {
+    const share = fc.double({ min: 0, max: 0.6, noNaN: true })
+    const wine = fc.record({ ph: fc.double({ min: 2.9, max: 3.9, noNaN: true }), free: fc.double({ min: 0, max: 60, noNaN: true }), share })
+    fc.assert(
+      fc.property(wine, fc.constantFrom(0.35, 0.5, 0.8), ({ ph, free, share: boundShare }, targetMolecularMgPerL) => {
+        const at = (freeMgPerL: number) =>
+          sulphiteDose({ ph, volumeL: 23, boundShare, targetMolecularMgPerL, freeMgPerL, salt: 'potassium-metabisulphite' })
+        const first = at(free)
+        const after = at(free + first.addMgPerL * (1 - boundShare) + 1e-9)
+        return after.grams < 1e-6 && after.findings.some((f) => f.code === 'already-there') && at(free + 0.1).grams <= first.grams
+      }),
+      { numRuns: 2000 }
+    )
+  })
   it('what goes in is what was wanted: mass of SO₂ is conserved', () => {
     fc.assert(
       fc.property(

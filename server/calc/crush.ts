@@ -91,7 +91,8 @@ export const CRUSH = [
   ),
   calculation(
     'acid-ways',
-    'The ways over the map of acids from one must or wine: pH and TA along tartaric, carbonate, water, malolactic and cold, with 80 % bands.',
+    'The ways over the map of acids from one must or wine: pH and TA along tartaric, carbonate, water, malolactic and cold, with 80 % '
+      + 'bands.',
     z.strictObject({
       ph: n('ph'),
       taGPerL: n('taGPerL'),

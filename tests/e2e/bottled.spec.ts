@@ -45,7 +45,10 @@ test('labels are chosen by sight, printed as a PDF, and say what is in the bottl
 
 test('a wine in bottles shows how it was rated and what it cost; a sparkling one asks to be opened', async ({ page }) => {
   await openDemo(page, '/cellar/bottles')
-  await expect(page.getByRole('img', { name: /^Rating by months in the bottle: 5 of 10 at 2 months, .*8 of 10 at 7 months$/ })).toBeVisible()
+  await expect(page.getByRole(
+    'img',
+    { name: /^Rating by months in the bottle: 5 of 10 at 2 months, .*8 of 10 at 7 months$/ }
+  )).toBeVisible()
   await goWithin(page, '/lots/lot-loureiro')
   const cost = page.getByRole('region', { name: 'What it cost' })
   await expect(cost.getByText('Fruit or kit')).toBeVisible()
@@ -72,7 +75,12 @@ test('two wines stand in glasses by letters, are scored, uncovered, logged and t
   await choose(glasses, 'In steps of', 'Thirds')
   await expect(glasses.getByText('% Bobal')).toHaveCount(0)
   await expect(glasses.getByRole('button', { name: 'Uncover' })).toBeDisabled()
-  for (const [letter, score] of [['A', '4'], ['B', '6'], ['C', '8'], ['D', '5']] as const) await choose(glasses, `Glass ${letter}, of ten`, score)
+  for (const [letter, score] of [
+    ['A', '4'],
+    ['B', '6'],
+    ['C', '8'],
+    ['D', '5']
+  ] as const) await choose(glasses, `Glass ${letter}, of ten`, score)
   // A phone that falls asleep between two glasses forgets no score.
   await page.reload()
   for (const [i, name] of ['Grenache', 'Bobal'].entries()) await choose(page.getByRole('group', { name: `Part ${i + 1}` }), 'From', name)
@@ -90,7 +98,11 @@ test('two wines stand in glasses by letters, are scored, uncovered, logged and t
 test('three wines stand in six glasses or ten, and the best is taken', async ({ page }) => {
   await openDemo(page, '/bench/blend')
   await page.getByRole('button', { name: 'Another part' }).click()
-  for (const [i, name] of ['Grenache', 'Bobal', 'Carignan'].entries()) await choose(page.getByRole('group', { name: `Part ${i + 1}` }), 'From', name)
+  for (const [i, name] of [
+    'Grenache',
+    'Bobal',
+    'Carignan'
+  ].entries()) await choose(page.getByRole('group', { name: `Part ${i + 1}` }), 'From', name)
   const glasses = page.getByRole('region', { name: 'In the glass' })
   await expect(glasses.getByRole('combobox', { name: /^Glass / })).toHaveCount(6)
   await choose(glasses, 'In steps of', 'Thirds')

@@ -49,7 +49,21 @@ const OF_A_LOT = (id: string) => [
   `/lots/${id}/move`,
   `/lots/${id}/ready`,
   `/lots/${id}/labels`,
-  ...['measure', 'sulphite', 'correct', 'yeast', 'alcohol', 'free-so2', 'sweet', 'sparkling', 'trial', 'cold', 'stability', 'bottles', 'heat'].map(
+  ...[
+    'measure',
+    'sulphite',
+    'correct',
+    'yeast',
+    'alcohol',
+    'free-so2',
+    'sweet',
+    'sparkling',
+    'trial',
+    'cold',
+    'stability',
+    'bottles',
+    'heat'
+  ].map(
     (bench) => `/bench/${bench}?lot=${id}`
   )
 ]

@@ -124,7 +124,10 @@ test('a bench trial, what the cold does, and how much of each for a wanted alcoh
   await expect(page.getByText('Tartar that falls')).toBeVisible()
   // What the cold did to a wine of last year, beside what was foretold.
   await goWithin(page, '/bench/cold?lot=lot-loureiro')
-  await expect(page.getByRole('region', { name: 'Foretold and measured' }).getByRole('row', { name: /^TA, g\/L 7\.5 .* 6\.9 as foretold$/ })).toBeVisible()
+  await expect(page.getByRole('region', { name: 'Foretold and measured' }).getByRole(
+    'row',
+    { name: /^TA, g\/L 7\.5 .* 6\.9 as foretold$/ }
+  )).toBeVisible()
   await goWithin(page, '/bench/blend')
   for (const [i, name] of ['Grenache', 'Bobal'].entries()) {
     const part = page.getByRole('group', { name: `Part ${i + 1}` })

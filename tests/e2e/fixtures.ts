@@ -45,7 +45,10 @@ export async function expectAccessible(page: Page, where: string, contrastOnly =
     // A message's guards of the focus are the library's own, and hold it on purpose.
     const guards = '[role="region"][aria-label^="Notifications"] > span[aria-hidden]'
     const checker = (window as unknown as { axe: typeof axe }).axe
-    return (await checker.run({ exclude: [[guards]] }, { resultTypes: ['violations'], ...(only && { runOnly: ['color-contrast'] }) })).violations
+    return (await checker.run(
+      { exclude: [[guards]] },
+      { resultTypes: ['violations'], ...(only && { runOnly: ['color-contrast'] }) }
+    )).violations
   }, contrastOnly)
   const serious = violations
     .filter((v) => v.impact === 'serious' || v.impact === 'critical')

@@ -14,7 +14,10 @@ const noted = (fault: Fault) =>
   cellar.facts.some(({ fact: x, struck }) => !struck && x.type === 'observation' && x.lotId === props.lot.id && x.text === textOf(fault))
 const textOf = (fault: Fault) => `${FAULT[fault]}: ${f.degrees(FAULT_TOLD[fault].next)}`
 async function note(fault: Fault) {
-  if (await cellar.log([fact('observation', { lotId: props.lot.id, what: 'next-time', text: textOf(fault) })])) logged('Noted for next time')
+  if (await cellar.log([fact(
+    'observation',
+    { lotId: props.lot.id, what: 'next-time', text: textOf(fault) }
+  )])) logged('Noted for next time')
 }
 </script>
 

@@ -11,7 +11,12 @@ const now = useNow()
 const f = useFormat()
 const { saving, write } = useStepLog(() => props.lot)
 const at = ref<string>()
-const BEGIN = { thaw: 'It is thawing now', settle: 'It is settling now', 'cold-soak': 'The soak has begun', 'heat-fruit': 'It is hot enough now' } as const
+const BEGIN = {
+  thaw: 'It is thawing now',
+  settle: 'It is settling now',
+  'cold-soak': 'The soak has begun',
+  'heat-fruit': 'It is hot enough now'
+} as const
 const clock = computed(() => CLOCKS[props.step.code])
 const begun = computed(() => props.step.at !== undefined && props.step.opensAt !== undefined)
 const begin = () =>

@@ -55,7 +55,10 @@ const reuse = computed(() => {
 async function pitched() {
   const s = source.value
   if (!s) return
-  const draft = { ...inoculation({ lotId: props.lot.id, organism: 'yeast' as const, culture: `Lees of ${s.name}`.slice(0, 80) }), leesOf: s.id }
+  const draft = {
+    ...inoculation({ lotId: props.lot.id, organism: 'yeast' as const, culture: `Lees of ${s.name}`.slice(0, 80) }),
+    leesOf: s.id
+  }
   if (await write([draft], `The lees are in ${props.lot.name}`)) await navigateTo(`/lots/${props.lot.id}`)
 }
 </script>

@@ -12,7 +12,9 @@ const isSame = (l: LotView) =>
   && [l.name, ...l.sources.map((s) => s.variety)].some((name) => name.toLocaleLowerCase().includes(word.value))
 const notesOf = (lotId: string) =>
   cellar.facts.flatMap(({ fact, struck }) =>
-    !struck && fact.type === 'observation' && fact.what === 'next-time' && fact.lotId === lotId ? [{ id: fact.id, at: fact.at, text: fact.text }] : []
+    !struck && fact.type === 'observation' && fact.what === 'next-time' && fact.lotId === lotId
+      ? [{ id: fact.id, at: fact.at, text: fact.text }]
+      : []
   )
 const like = computed(() => {
   const named = cellar.lots.filter(isSame)

@@ -14,7 +14,11 @@ const series = computed(() => {
   const course = steps.value.map((d) => ({ d, band: props.course.at(d) }))
   const two = (v: number) => Number(v.toFixed(2))
   return [
-    { type: 'rangeArea', name: 'four of five such wines', data: course.map(({ d, band }) => ({ x: at(d), y: [two(band.low), two(band.high)] })) },
+    {
+      type: 'rangeArea',
+      name: 'four of five such wines',
+      data: course.map(({ d, band }) => ({ x: at(d), y: [two(band.low), two(band.high)] }))
+    },
     { type: 'line', name: 'expected', data: course.map(({ d, band }) => ({ x: at(d), y: two(band.mid) })) },
     { type: 'scatter', name: 'read', data: props.course.readings.map((r) => ({ x: at(r.days), y: r.malicGPerL })) }
   ]

@@ -59,7 +59,8 @@ async function read(chosenOne: File) {
   lotColumn.value = found.table.columns.find((c) => /^(lot|wine|name)$/i.test(c.trim())) ?? ''
   at.value = found.table.columns.find((c) => /date|time|when|^at$/i.test(c)) ?? found.table.columns[0]!
   chosen.value = Object.fromEntries(
-    found.table.columns.map((c) => [c, c === at.value || c === lotColumn.value ? '' : (GUESSES.find(([pattern]) => pattern.test(c.trim()))?.[1] ?? '')])
+    found.table.columns.map((c) =>
+      [c, c === at.value || c === lotColumn.value ? '' : (GUESSES.find(([pattern]) => pattern.test(c.trim()))?.[1] ?? '')])
   )
   lotId.value ||= cellar.lots[0]?.id ?? ''
 }

@@ -17,7 +17,9 @@ export function closureItems(cards: ReadonlyMap<string, MaterialCard>, sparkling
   return items.some((item) => item.value === chosen) ? items : [...items, { value: chosen, label: 'a card that is gone' }]
 }
 /** Both parts of an entry that a choice of closure makes. */
-export function closedWith(chosen: string, cards: ReadonlyMap<string, MaterialCard>): Pick<EntryOf<'bottling'>, 'closure' | 'closureMaterial'> {
+export function closedWith(chosen: string, cards: ReadonlyMap<string, MaterialCard>): Pick<EntryOf<'bottling'>,
+  | 'closure'
+  | 'closureMaterial'> {
   const own = cards.get(chosen)
   return own?.closes ? { closure: own.closes, closureMaterial: own.key } : { closure: orNone(chosen) as EntryOf<'bottling'>['closure'] }
 }
@@ -46,7 +48,12 @@ export const bottlingForm: EntryForm<'bottling'> = {
         .filter((card) => !tooWeak(card, lot))
         .map((card) => ({ value: card.key, label: bottleLabel(card) }))
     },
-    { as: 'choice', key: 'closure', label: 'Closed with', items: closureItems(cellar.cards, lot?.plan.sparkling === true, text(values, 'closure')) },
+    {
+      as: 'choice',
+      key: 'closure',
+      label: 'Closed with',
+      items: closureItems(cellar.cards, lot?.plan.sparkling === true, text(values, 'closure'))
+    },
     { as: 'words', key: 'place', label: 'Where they lie' }
   ],
   blank: ({ lot }) => ({ bottle: lot?.plan.sparkling ? 'sparkling-bottle-750' : 'bottle-750', closure: '', place: '' }),
@@ -133,7 +140,14 @@ export const tastingForm: EntryForm<'tasting'> = {
     { as: 'many', key: 'faults', label: 'Faults, if any', items: FAULT_ITEMS, wide: true }
   ],
   blank: () => ({ sight: '', nose: '', palate: '', verdict: '', rating: 6, faults: '' }),
-  from: (e) => ({ sight: e.sight ?? '', nose: e.nose ?? '', palate: e.palate ?? '', verdict: e.verdict ?? '', rating: e.rating, faults: (e.faults ?? []).join(',') }),
+  from: (e) => ({
+    sight: e.sight ?? '',
+    nose: e.nose ?? '',
+    palate: e.palate ?? '',
+    verdict: e.verdict ?? '',
+    rating: e.rating,
+    faults: (e.faults ?? []).join(',')
+  }),
   draft: (values, context, before) =>
     fact('tasting', {
       lotId: before?.lotId ?? lotOf(context),

@@ -6,7 +6,19 @@ import { CLOSURE } from '~/wording/terms'
 import { type EntryForm, type FieldSpec, choices, inTemperature, number, orNone, text, wanting } from '../spec'
 
 type Kind = EntryOf<'card-made'>['kind']
-const KINDS = (['yeast', 'nutrient', 'bacteria', 'fining', 'oak', 'sugar', 'tannin', 'enzyme', 'acid', 'bottle', 'closure'] as const).map((value) => ({
+const KINDS = ([
+  'yeast',
+  'nutrient',
+  'bacteria',
+  'fining',
+  'oak',
+  'sugar',
+  'tannin',
+  'enzyme',
+  'acid',
+  'bottle',
+  'closure'
+] as const).map((value) => ({
   value,
   label: MATERIAL_KIND[value]
 }))
@@ -74,7 +86,20 @@ function fieldsOf(kind: Kind, temperatureUnit: '°C' | '°F'): FieldSpec[] {
   }
 }
 
-const FIGURES = ['doseMin', 'doseMax', 'limitPerL', 'nitrogenMgPerG', 'acidGPerL', 'minC', 'maxC', 'toleranceAbv', 'minPh', 'maxTotalSo2MgPerL', 'sizeMl', 'ratedBar'] as const
+const FIGURES = [
+  'doseMin',
+  'doseMax',
+  'limitPerL',
+  'nitrogenMgPerG',
+  'acidGPerL',
+  'minC',
+  'maxC',
+  'toleranceAbv',
+  'minPh',
+  'maxTotalSo2MgPerL',
+  'sizeMl',
+  'ratedBar'
+] as const
 const WORDS = ['nitrogenNeed', 'sulphideRisk', 'malolactic', 'allergen', 'closes'] as const
 
 /** A card of one's own, from the packet. */

@@ -10,7 +10,14 @@ export const costForm: EntryForm<'cost'> = {
   title: 'Cost',
   fields: () => [
     { as: 'choice', key: 'what', label: 'What for', items: choices(COST) },
-    { as: 'quantity', key: 'amount', label: 'Paid', required: true, hint: 'in your own money; what comes from the store has its price there', ...MONEY },
+    {
+      as: 'quantity',
+      key: 'amount',
+      label: 'Paid',
+      required: true,
+      hint: 'in your own money; what comes from the store has its price there',
+      ...MONEY
+    },
     { as: 'words', key: 'note', label: 'Note, if any', max: 2000, wide: true }
   ],
   blank: () => ({ what: 'fruit', note: '' }),

@@ -86,7 +86,8 @@ export const instrumentCheckedForm: EntryForm<'instrument-checked'> = {
     if (!found) {
       return wanting(
         'shown-1',
-        'Between these two it shows less than four fifths or more than six fifths of the difference. That is past correcting: read again, or clean or replace it.'
+        'Between these two it shows less than four fifths or more than six fifths of the difference. That is past correcting: read '
+          + 'again, or clean or replace it.'
       )
     }
     return fact('instrument-checked', {

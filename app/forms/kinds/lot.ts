@@ -81,7 +81,12 @@ function optional(was: Omit<EntryOf<'lot-started'>, 'id' | 'device' | 'written' 
   return { ...rest, vesselId, kit, arrivalId, onSkins }
 }
 
-const SWITCHES = { cold: 'A cold winter, or weeks in the cold', oak: 'Oak', sparkling: 'Sparkling', heated: 'Fruit heated for colour' } as const
+const SWITCHES = {
+  cold: 'A cold winter, or weeks in the cold',
+  oak: 'Oak',
+  sparkling: 'Sparkling',
+  heated: 'Fruit heated for colour'
+} as const
 const SCHOOLS = {
   malolactic: MALOLACTIC,
   finish: FINISH,

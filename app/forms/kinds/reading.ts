@@ -2,7 +2,19 @@ import { reading, titration } from '~~/core/drafts'
 import type { EntryOf } from '~~/core/ledger'
 import { QUANTITIES, QUANTITY_NAMES, READ_BY, type QuantityName } from '~~/core/quantities'
 import { QUANTITY } from '~/wording/terms'
-import { type EntryForm, type FieldSpec, type FormContext, type Values, inTemperature, inVolume, lotOf, number, orNone, text, wanting } from '../spec'
+import {
+  type EntryForm,
+  type FieldSpec,
+  type FormContext,
+  type Values,
+  inTemperature,
+  inVolume,
+  lotOf,
+  number,
+  orNone,
+  text,
+  wanting
+} from '../spec'
 
 const capital = (words: string) => words.replace(/^[a-z]/, (c) => c.toUpperCase()).replace(/^PH/, 'pH')
 const part = (key: string, label: string, unitLabel: string, min: number, max: number): FieldSpec => ({

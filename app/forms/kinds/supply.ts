@@ -36,7 +36,13 @@ export const supplyStockedForm: EntryForm<'supply-stocked'> = {
     ]
   },
   blank: () => ({ material: 'tartaric', opened: '', expires: '' }),
-  from: (e) => ({ material: e.material, amount: e.amount, opened: e.opened ?? '', expires: e.expires ?? '', ...(e.price !== undefined && { price: e.price }) }),
+  from: (e) => ({
+    material: e.material,
+    amount: e.amount,
+    opened: e.opened ?? '',
+    expires: e.expires ?? '',
+    ...(e.price !== undefined && { price: e.price })
+  }),
   draft(values, context, before) {
     const amount = number(values, 'amount')
     if (amount === undefined) return wanting('amount', 'Say how much came in.')

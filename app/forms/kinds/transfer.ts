@@ -83,7 +83,8 @@ export const transferForm: EntryForm<'transfer'> = {
     if (!lotId || vesselId === undefined) return wanting('to', 'Say where it goes.')
     const [ours, other] = [context.lot, context.cellar.lots.get(lotId)]
     if (ours && other && other.id !== ours.id && other.style !== ours.style && text(values, 'purpose') !== 'blend')
-      return wanting('purpose', `This blends a ${STYLE[ours.style].toLowerCase()} into a ${STYLE[other.style].toLowerCase()}. If that is meant, choose “Blended”.`)
+      return wanting('purpose', `This blends a ${STYLE[ours.style].toLowerCase()} into a ${STYLE[other.style].toLowerCase()}. If that is `
+        + 'meant, choose “Blended”.')
     const outL = number(values, 'outL')
     if (!outL) return wanting('outL', 'Say how much left the vessel.')
     const leesL = number(values, 'leesL') ?? 0

@@ -12,7 +12,10 @@ const headline = computed(() => {
   const b = bench.balance.value
   if (!b) return undefined
   if (b.iceLPerDay > 0.3) return { number: f.words(f.volume(b.iceLPerDay)), text: 'of frozen water a day hold it there.' }
-  if (b.heaterW > 3) return { number: `${b.heaterW < 10 ? b.heaterW.toFixed(0) : Math.round(b.heaterW / 5) * 5} W`, text: 'of warmth hold it there.' }
+  if (b.heaterW > 3) return {
+    number: `${b.heaterW < 10 ? b.heaterW.toFixed(0) : Math.round(b.heaterW / 5) * 5} W`,
+    text: 'of warmth hold it there.'
+  }
   return { number: 'Leave it', text: 'What it makes and what its walls lose are even.' }
 })
 const round = (x: number, d = 0) => x.toFixed(d)

@@ -19,7 +19,8 @@ const rows = computed(() =>
     cap: usualWork(lot).includes('punch-down')
   }))
 )
-const today = computed(() => new Date(now.value).toLocaleDateString('en-GB', { weekday: 'long', day: 'numeric', month: 'long', year: 'numeric' }))
+const today = computed(() =>
+  new Date(now.value).toLocaleDateString('en-GB', { weekday: 'long', day: 'numeric', month: 'long', year: 'numeric' }))
 const heads = computed(() => ['Vessel', 'Last', 'Expected', 'Time', 'Gravity', f.temperatureUnit.value, 'Cap', 'Smell, note'])
 const print = () => window.print()
 useHead({ title: 'Round sheet · Presk' })

@@ -14,11 +14,13 @@ export const BOTTLED: WordsFor<BottledSays> = {
     title: upright ? 'They stand upright for three days' : 'Lay the bottles on their side',
     reason: upright
       ? `${bottles(left)} under cork: upright until it has taken hold. Look whether one leaks.`
-      : `${bottles(left)} under cork: lying, it stays wet and tight. Shaken by the bottling it tastes of little for about six weeks: judge it after.`
+      : `${bottles(left)} under cork: lying, it stays wet and tight. Shaken by the bottling it tastes of little for about six weeks: `
+        + 'judge it after.'
   }),
   'drink-up': ({ left, untilMonths, monthsIn, urgency }) => ({
     title: urgency === 'wait' ? 'It may be at its best' : 'Drink it up',
-    reason: `${months(monthsIn)} in the bottle; such wines are good for about ${months(untilMonths)}, some longer. ${left === 1 ? 'The last one is kept for a comparison.' : `${bottles(left)} left.`} Common practice.`,
+    reason: `${months(monthsIn)} in the bottle; such wines are good for about ${months(untilMonths)}, some longer. `
+      + `${left === 1 ? 'The last one is kept for a comparison.' : `${bottles(left)} left.`} Common practice.`,
     action: 'Write down how it tastes'
   })
 }

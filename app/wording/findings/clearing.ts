@@ -5,7 +5,8 @@ import { type WordsFor, weeks } from './say'
 export const CLEARING: WordsFor<ClearingSays> = {
   'rack-again': ({ weeksSince, clarity, urgency }) => ({
     title: urgency === 'wait' ? 'It settles' : 'Rack it again',
-    reason: `Racked ${weeks(weeksSince)} ago${clarity ? `, ${CLARITY_SHORT[clarity]} when it was last looked at` : ''}. Every 6 to 12 weeks until it is clear; whites are often clear after two.`,
+    reason: `Racked ${weeks(weeksSince)} ago${clarity ? `, ${CLARITY_SHORT[clarity]} when it was last looked at` : ''}. Every 6 to 12 `
+      + 'weeks until it is clear; whites are often clear after two.',
     action: 'Racking day'
   }),
   'look-at-clarity': ({ weeksSince }) => ({

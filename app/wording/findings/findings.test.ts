@@ -112,10 +112,18 @@ describe('findings in words, and the way to act on them', () => {
     [{ code: 'look-at-clarity', urgency: 'soon', weeksSince: 5.4 }, 'Look through it with a torch', /^Racked 5 weeks ago/],
     [{ code: 'top-barrel', urgency: 'soon', vessel: 'Oak', daysSince: 16, airL: 1.83 }, 'Top up Oak', /about 2 L of air by now/],
     [{ code: 'top-barrel', urgency: 'wait', vessel: 'Oak', daysSince: 0.2, airL: 0.1 }, 'Oak was filled today', /./],
-    [{ code: 'taste-wood', urgency: 'soon', vessel: 'Oak', weeksIn: 5.2, outInWeeks: 6.1 }, 'Taste it for wood: Oak', /5 weeks in it.*out in about 6 weeks/],
+    [
+      { code: 'taste-wood', urgency: 'soon', vessel: 'Oak', weeksIn: 5.2, outInWeeks: 6.1 },
+      'Taste it for wood: Oak',
+      /5 weeks in it.*out in about 6 weeks/
+    ],
     [{ code: 'shake-for-gas', because: 'kit' }, 'Shake a sample for gas', /clearing packets/],
     [{ code: 'degas', gas: 'puff' }, 'Degas it: it puffs', /without drawing air in/],
-    [{ code: 'taste-bottle', urgency: 'soon', left: 12, monthsIn: 5.1, lastRating: 7 }, 'Open a bottle and taste it', /7 of 10.*12 bottles left/],
+    [
+      { code: 'taste-bottle', urgency: 'soon', left: 12, monthsIn: 5.1, lastRating: 7 },
+      'Open a bottle and taste it',
+      /7 of 10.*12 bottles left/
+    ],
     [{ code: 'drink-up', urgency: 'soon', left: 1, monthsIn: 30, untilMonths: 24 }, 'Drink it up', /The last one is kept/],
     [{ code: 'out-of-wood', vessel: 'Oak', weeksIn: 15, weeks: 14.1 }, 'Take it out of Oak', /15 weeks in it.*after 14 weeks/],
     [{ code: 'stuck', sg: 1.021, hours: 60 }, 'It has stopped with sugar left', /1\.021 and no lower for 2 days/],
@@ -143,7 +151,11 @@ describe('findings in words, and the way to act on them', () => {
       /Ammonium phosphate comes to 1\.05 g\/L, over the limit of 1/
     ],
     [{ code: 'geraniums' }, 'Sorbate and malolactic bacteria have met', /nothing takes it out/],
-    [{ code: 'sorbate-unprotected', freeMgPerL: 8.2, neededMgPerL: 21.6 }, 'Sorbate without enough sulphite', /about 8 mg\/L.* 22 at least/],
+    [
+      { code: 'sorbate-unprotected', freeMgPerL: 8.2, neededMgPerL: 21.6 },
+      'Sorbate without enough sulphite',
+      /about 8 mg\/L.* 22 at least/
+    ],
     [{ code: 'sweet-bottles', left: 1 }, 'A sweet bottle with nothing to keep yeast out', /gloves and eyes covered/],
     [
       { code: 'ledger', problem: { code: 'sulphite-in-malolactic', entryId: 'e', lotId: 'l' } },

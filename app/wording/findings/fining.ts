@@ -7,12 +7,14 @@ export const FINING: WordsFor<FiningSays> = {
     reason:
       urgency === 'wait'
         ? `Silica went in just now; what takes it down follows in ${Math.max(1, Math.round(fromHours * 60))} minutes, and within a day.`
-        : `Silica went in ${hoursIn < 1.5 ? 'an hour' : `${Math.round(hoursIn)} hours`} ago: chitosan or gelatin follows within a day, stirred in gently, by its packet.`,
+        : `Silica went in ${hoursIn < 1.5 ? 'an hour' : `${Math.round(hoursIn)} hours`} ago: chitosan or gelatin follows within a day, `
+          + 'stirred in gently, by its packet.',
     action: 'Log it'
   }),
   'rack-off-fining': ({ material, daysIn, urgency }, _lot, f) => ({
     title: urgency === 'wait' ? 'Let the fining settle' : 'Rack it off its fining',
-    reason: `${daysIn < 1 ? 'Today' : daysIn < 1.5 ? 'A day ago' : `${Math.round(daysIn)} days ago`} ${f.material(material)} went in. Off it once it has settled, in a week or two: left on it, wine loses more than haze. Common practice.`,
+    reason: `${daysIn < 1 ? 'Today' : daysIn < 1.5 ? 'A day ago' : `${Math.round(daysIn)} days ago`} ${f.material(material)} went in. `
+      + 'Off it once it has settled, in a week or two: left on it, wine loses more than haze. Common practice.',
     action: 'Rack it'
   })
 }

@@ -16,7 +16,8 @@ export const GAS_SAYS: WordsFor<GasSays> = {
   'degas': ({ gas }) => ({
     title: gas === 'puff' ? 'Degas it: it puffs' : 'Degas it: it sighs',
     reason:
-      'Warm it to 18 °C or more and stir it hard in short turns over a day or two, without drawing air in; time does it too. Gas falsifies gravity, TA and pH. Never put powder into it before: it erupts.',
+      'Warm it to 18 °C or more and stir it hard in short turns over a day or two, without drawing air in; time does it too. Gas '
+        + 'falsifies gravity, TA and pH. Never put powder into it before: it erupts.',
     action: 'Log it'
   })
 }

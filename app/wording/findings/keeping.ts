@@ -13,24 +13,28 @@ export const KEEPING: WordsFor<KeepingSays> = {
   }),
   'check-sulphite': ({ weeksSince, belowAt, urgency }) => ({
     title: urgency === 'wait' ? 'It keeps: free SO₂ is looked at next' : 'Look at free SO₂',
-    reason: `Last known ${weeksSince < 1 ? 'within the week' : `${counted(Math.round(weeksSince), 'week')} ago`}; ${belowAt ? sayBelow(belowAt) : 'it falls with time'}.`,
+    reason: `Last known ${weeksSince < 1 ? 'within the week' : `${counted(Math.round(weeksSince), 'week')} ago`}; `
+      + `${belowAt ? sayBelow(belowAt) : 'it falls with time'}.`,
     action: 'Measure'
   }),
   'sulphite-odd': ({ wrong }) =>
     wrong.code === 'rises'
       ? {
           title: 'Free SO₂ rose with nothing given',
-          reason: `From ${wrong.fromMgPerL.toFixed(0)} to ${wrong.toMgPerL.toFixed(0)} mg/L: a dose was not written down, or one of the two readings is wrong.`,
+          reason: `From ${wrong.fromMgPerL.toFixed(0)} to ${wrong.toMgPerL.toFixed(0)} mg/L: a dose was not written down, or one of the `
+            + 'two readings is wrong.',
           action: 'Measure again'
         }
       : {
           title: 'It loses its sulphite fast',
-          reason: `About ${(100 * wrong.decayPerDay * 30).toFixed(0)} % in a month, twice the usual and more. Air over it, a warm place, or something that binds: top it up, and smell it.`,
+          reason: `About ${(100 * wrong.decayPerDay * 30).toFixed(0)} % in a month, twice the usual and more. Air over it, a warm place, `
+            + 'or something that binds: top it up, and smell it.',
           action: 'Measure'
         },
   'free-above-total': ({ freeMgPerL, totalMgPerL }) => ({
     title: 'Free SO₂ above the total',
-    reason: `Free ${freeMgPerL.toFixed(0)}, total ${totalMgPerL.toFixed(0)} mg/L: the free is a part of the total. One of the two is wrong.`,
+    reason: `Free ${freeMgPerL.toFixed(0)}, total ${totalMgPerL.toFixed(0)} mg/L: the free is a part of the total. One of the two is `
+      + 'wrong.',
     action: 'Measure again'
   })
 }

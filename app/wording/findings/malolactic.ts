@@ -19,7 +19,8 @@ export function sayCondition(by: ConditionFinding, f: Pick<SayFormat, 'temperatu
     case 'too-acid':
       return {
         title: `pH ${by.ph.toFixed(2)} is low for bacteria`,
-        text: `From ${by.to.toFixed(1)} they work. A culture made for acid wines bears less; or take some acid off with carbonate, or leave it.`
+        text: `From ${by.to.toFixed(1)} they work. A culture made for acid wines bears less; or take some acid off with carbonate, or `
+          + 'leave it.'
       }
     case 'others-thrive':
       return {
@@ -39,7 +40,8 @@ export function sayCondition(by: ConditionFinding, f: Pick<SayFormat, 'temperatu
     case 'total-sulphite':
       return {
         title: `Total SO₂ of ${by.mgPerL.toFixed(0)} mg/L holds bacteria up`,
-        text: `Over about ${by.most.toFixed(0)} few work, and it does not go away by itself. A hardy culture, or a blend with a wine that has less.`
+        text: `Over about ${by.most.toFixed(0)} few work, and it does not go away by itself. A hardy culture, or a blend with a wine `
+          + 'that has less.'
       }
     case 'too-cold':
       return {
@@ -55,7 +57,8 @@ export function sayCondition(by: ConditionFinding, f: Pick<SayFormat, 'temperatu
 }
 
 const span = ({ low, high }: { low: number, high: number }): string =>
-  high < 2 ? 'any day' : high < 15 ? `in ${Math.round(low)} to ${Math.round(high)} days` : `in ${Math.max(1, Math.round(low / 7))} to ${Math.round(high / 7)} weeks`
+  high < 2 ? 'any day' : high < 15 ? `in ${Math.round(low)} to ${Math.round(high)} days` : `in ${Math.max(1, Math.round(low / 7))} to `
+    + `${Math.round(high / 7)} weeks`
 
 export const MALOLACTIC_SAYS: WordsFor<MalolacticSays> = {
   'start-malolactic': ({ score, limiting }) => ({
@@ -70,7 +73,8 @@ export const MALOLACTIC_SAYS: WordsFor<MalolacticSays> = {
   }),
   'sulphite-after-malolactic': ({ ph, phMeasured, daysSince }) => ({
     title: phMeasured ? 'Malolactic is over: sulphite now' : 'Malolactic is over: measure pH, then sulphite',
-    reason: `${daysSince < 1 ? 'It' : `${capital(days(daysSince))} ago it`} was found to be through, and nothing protects it.${ph === undefined ? '' : phMeasured ? ` Its pH is ${ph.toFixed(2)} now.` : ` By the acid model its pH is about ${ph.toFixed(2)} now; the dose goes by what is measured.`}`,
+    reason: `${daysSince < 1 ? 'It' : `${capital(days(daysSince))} ago it`} was found to be through, and nothing protects `
+      + `it.${ph === undefined ? '' : phMeasured ? ` Its pH is ${ph.toFixed(2)} now.` : ` By the acid model its pH is about ${ph.toFixed(2)} now; the dose goes by what is measured.`}`,
     action: phMeasured ? 'Work out the dose' : 'Measure'
   }),
   'malolactic-course': ({ wrong }) => {
@@ -78,19 +82,22 @@ export const MALOLACTIC_SAYS: WordsFor<MalolacticSays> = {
       case 'stalled':
         return {
           title: 'Malolactic stands still',
-          reason: `Still ${wrong.malicGPerL.toFixed(1)} g/L after ${weeks(wrong.days / 7)} without a fall. See what holds it up: warmth first, then stir the lees, then nutrient for bacteria, then a fresh culture.`,
+          reason: `Still ${wrong.malicGPerL.toFixed(1)} g/L after ${weeks(wrong.days / 7)} without a fall. See what holds it up: warmth `
+            + 'first, then stir the lees, then nutrient for bacteria, then a fresh culture.',
           action: 'What holds it up'
         }
       case 'rises':
         return {
           title: 'Malic acid does not come back',
-          reason: `It was read as ${wrong.fromGPerL.toFixed(1)} and later as ${wrong.toGPerL.toFixed(1)} g/L. One of the two is wrong, or another wine came in.`,
+          reason: `It was read as ${wrong.fromGPerL.toFixed(1)} and later as ${wrong.toGPerL.toFixed(1)} g/L. One of the two is wrong, `
+            + 'or another wine came in.',
           action: 'See both'
         }
       case 'overdue':
         return {
           title: 'Nobody has looked at its malic acid',
-          reason: `${capital(weeks(wrong.days / 7))} with its bacteria: most are over by now, and an ended one without sulphite is open to all that spoils wine.`,
+          reason: `${capital(weeks(wrong.days / 7))} with its bacteria: most are over by now, and an ended one without sulphite is open `
+            + 'to all that spoils wine.',
           action: 'Look at it'
         }
     }
@@ -108,7 +115,8 @@ export const MALOLACTIC_SAYS: WordsFor<MalolacticSays> = {
     ]
     return {
       title: wanting.length ? 'Blocked malolactic: not safe yet' : 'Blocked malolactic: all is done that can be',
-      reason: `${wanting.length ? `Still wanting: ${list(wanting)}. ` : ''}What malic acid is left can begin in any bottle that is warm, unless it was filtered to 0.45 µm.`,
+      reason: `${wanting.length ? `Still wanting: ${list(wanting)}. ` : ''}What malic acid is left can begin in any bottle that is warm, `
+        + 'unless it was filtered to 0.45 µm.',
       action: 'See it'
     }
   }

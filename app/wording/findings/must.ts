@@ -41,7 +41,8 @@ export const MUST: WordsFor<MustSays> = {
   },
   'ferments-by-itself': ({ fell }) => ({
     title: 'Has it begun to ferment?',
-    reason: `The gravity fell by ${fell.toFixed(3)} and no yeast was logged. A must stirred better the second time reads lower too: look for foam and warmth, then say where it stands.`,
+    reason: `The gravity fell by ${fell.toFixed(3)} and no yeast was logged. A must stirred better the second time reads lower too: look `
+      + 'for foam and warmth, then say where it stands.',
     action: 'Say where it stands'
   })
 }

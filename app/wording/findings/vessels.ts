@@ -15,7 +15,8 @@ export function sayVessel(finding: Finding<VesselSays>): FindingWords {
         title: finding.urgency === 'wait' ? `${finding.name} keeps` : `Sulphur ${finding.name}`,
         reason:
           finding.daysSince === undefined
-            ? 'Empty wood turns sour. Rinsed and drained, burn a disc in it, or fill it with a holding solution of sulphite and citric acid; bung it.'
+            ? 'Empty wood turns sour. Rinsed and drained, burn a disc in it, or fill it with a holding solution of sulphite and citric '
+              + 'acid; bung it.'
             : `Last sulphured ${days(finding.daysSince)} ago; every four to six weeks while it is empty.`
       }
   }

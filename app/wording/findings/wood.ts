@@ -4,7 +4,8 @@ import { type WordsFor, weeks } from './say'
 export const WOOD: WordsFor<WoodSays> = {
   'taste-wood': ({ vessel, weeksIn, outInWeeks, urgency }) => ({
     title: urgency === 'wait' ? `It takes up wood in ${vessel}` : `Taste it for wood: ${vessel}`,
-    reason: `${weeksIn < 1 ? 'Since this week' : `${weeks(weeksIn)} in it`}; by its size and its fills it should be out in about ${weeks(Math.max(1, outInWeeks))}. Your tongue decides sooner. Common practice.`,
+    reason: `${weeksIn < 1 ? 'Since this week' : `${weeks(weeksIn)} in it`}; by its size and its fills it should be out in about `
+      + `${weeks(Math.max(1, outInWeeks))}. Your tongue decides sooner. Common practice.`,
     action: 'Say how it tastes'
   }),
   'out-of-wood': ({ vessel, weeksIn, weeks: most }) => ({

@@ -56,7 +56,8 @@ export function ownCard(made: EntryOf<'card-made'>): MaterialCard {
 }
 
 function effectOf({ kind, nitrogenMgPerG, sugarShare, acidShare, acidGPerL }: EntryOf<'card-made'>): Effect {
-  if (kind === 'acid') return acidGPerL === undefined ? MATERIALS['lemon-juice'].effect : { on: 'acids', acid: 'citric', gPerMl: acidGPerL / 1000 }
+  if (kind === 'acid')
+    return acidGPerL === undefined ? MATERIALS['lemon-juice'].effect : { on: 'acids', acid: 'citric', gPerMl: acidGPerL / 1000 }
   if (kind === 'nutrient') return nitrogenMgPerG === undefined ? { on: 'nothing' } : { on: 'nitrogen', mgPerG: nitrogenMgPerG }
   if (kind !== 'sugar') return { on: 'nothing' }
   // What is not sugar is water: a gram of sugar takes up 0.62 mL, a gram of water 1 mL.

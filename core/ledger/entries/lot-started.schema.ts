@@ -4,7 +4,11 @@ import { common, id, litres, name, packetStepSchema, positive, streamSchema, sty
 const kit = z.strictObject({
   targetSg: z.number().min(1.03).max(1.15).describe('the gravity to water to'),
   lineL: positive.optional().describe('the mark on the pail or in the leaflet: only a hint'),
-  packets: z.array(z.strictObject({ name, step: packetStepSchema, day: z.int().min(0).max(120).optional().describe('days after the yeast') })).max(20)
+  packets: z.array(z.strictObject({
+    name,
+    step: packetStepSchema,
+    day: z.int().min(0).max(120).optional().describe('days after the yeast')
+  })).max(20)
 })
 
 export const lotStartedSchema = z.strictObject({

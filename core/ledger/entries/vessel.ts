@@ -8,7 +8,12 @@ export const vesselAdded: EntryKind<'vessel-added'> = {
   apply() {}
 }
 
-const UNTIL = { cleaned: 'cleanedAt', sanitised: 'sanitisedAt', swelled: 'swelledAt', sulphured: 'sulphuredAt' } as const satisfies Record<Care, string>
+const UNTIL = {
+  cleaned: 'cleanedAt',
+  sanitised: 'sanitisedAt',
+  swelled: 'swelledAt',
+  sulphured: 'sulphuredAt'
+} as const satisfies Record<Care, string>
 
 export const vesselCared: EntryKind<'vessel-cared'> = {
   type: 'vessel-cared',

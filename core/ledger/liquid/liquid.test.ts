@@ -70,7 +70,10 @@ const steps = fc.array(
 it('a sweet wine that comes into a dry one of which nobody tested the sugar is not forgotten', () => {
   const [a, b] = ['lot-sweet-a', 'lot-dry-b']
   const dry = (lotId: string): Entry[] => [
-    entry(0, { type: 'lot-started', lotId, name: lotId, stream: 'juice', style: 'white', varieties: [], volumeL: 20, volumeIs: 'measured' }),
+    entry(
+      0,
+      { type: 'lot-started', lotId, name: lotId, stream: 'juice', style: 'white', varieties: [], volumeL: 20, volumeIs: 'measured' }
+    ),
     entry(1, { type: 'reading', lotId, quantity: 'sg', typed: '1.085', value: 1.085 }),
     entry(2, { type: 'inoculation', lotId, organism: 'yeast', culture: 'Y' }),
     ...[400, 500].map((hour) => entry(hour, { type: 'reading', lotId, quantity: 'sg', typed: '0.992', value: 0.992 }))

@@ -111,7 +111,17 @@ function takeOver(into: LotState, from: LotState): void {
   into.boundShare = from.boundShare
   into.doses = from.doses
   into.sulphited = from.sulphited
-  for (const key of ['bacteria', 'rackedAt', 'paper', 'clarity', 'gas', 'heatTest', 'coldTest', 'freeMixed', 'bubbled'] as const) if (from[key] !== undefined) Object.assign(into, { [key]: from[key] })
+  for (const key of [
+    'bacteria',
+    'rackedAt',
+    'paper',
+    'clarity',
+    'gas',
+    'heatTest',
+    'coldTest',
+    'freeMixed',
+    'bubbled'
+  ] as const) if (from[key] !== undefined) Object.assign(into, { [key]: from[key] })
   mixLiving(into, from)
 }
 

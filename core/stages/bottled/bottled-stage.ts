@@ -77,7 +77,9 @@ export const bottledStage: Stage<BottledSays> = {
 }
 
 /** Bottles that were corked these days: once it is done or the time has passed, nothing is said of it. */
-function layDown(lot: LotView, now: string): Pick<Finding<Extract<BottledSays, { code: 'lay-down' }>>, 'code' | 'key' | 'left' | 'upright' | 'urgency' | 'window'> | undefined {
+function layDown(lot: LotView, now: string):
+  | Pick<Finding<Extract<BottledSays, { code: 'lay-down' }>>, 'code' | 'key' | 'left' | 'upright' | 'urgency' | 'window'>
+  | undefined {
   const corked = lot.bottled.filter((b) => b.left > 0 && b.closure === 'cork')
   const at = corked.at(-1)?.at
   const ended = lot.endedTasks.get('lay-down')
@@ -85,5 +87,12 @@ function layDown(lot: LotView, now: string): Pick<Finding<Extract<BottledSays, {
   const due = later(at, LAY_DOWN_D.from * 24)
   const upright = now < due
   const window = { from: due, due, late: later(at, LAY_DOWN_D.late * 24) }
-  return { code: 'lay-down', key: 'lay-down', left: corked.reduce((sum, b) => sum + b.left, 0), upright, urgency: upright ? 'wait' : 'soon', window }
+  return {
+    code: 'lay-down',
+    key: 'lay-down',
+    left: corked.reduce((sum, b) => sum + b.left, 0),
+    upright,
+    urgency: upright ? 'wait' : 'soon',
+    window
+  }
 }

@@ -24,7 +24,8 @@ export function doubtedReadings(lot: Pick<LotView, 'series'>, known: LotForecast
 /** "It was right after all" holds on to this. */
 export const doubtfulKey = (entryId: string): string => `doubtful:${entryId}`
 
-const wasRight = (lot: Pick<LotView, 'endedTasks'>, entryId: string): boolean => lot.endedTasks.get(doubtfulKey(entryId))?.outcome === 'seen'
+const wasRight = (lot: Pick<LotView, 'endedTasks'>, entryId: string): boolean =>
+  lot.endedTasks.get(doubtfulKey(entryId))?.outcome === 'seen'
 const believable = (celsius: number): boolean => celsius >= BELIEVED_C.min && celsius <= BELIEVED_C.max
 
 /** Temperatures of a lot that can be, and that somebody said were right. */

@@ -42,11 +42,23 @@ describe('what finishing must not have done', () => {
     ['sweetened, heated, bottled', [sugar, heated, bottled(10)], []],
     ['sugar for pressure, in bottles that hold it', [sugar, bottled(10, { closure: 'wired' })], []],
     ['the same under crown caps, and nobody meant it to sparkle', [sugar, bottled(10, { closure: 'crown' })], ['stop sweet-bottles']],
-    ['a dry wine that was tested, sweetened, bottled', [[30, { type: 'reading', lotId, quantity: 'sugar', typed: '0.5', value: 0.5 }], sugar, bottled(10)], ['stop sweet-bottles']],
+    [
+      'a dry wine that was tested, sweetened, bottled',
+      [[30, { type: 'reading', lotId, quantity: 'sugar', typed: '0.5', value: 0.5 }], sugar, bottled(10)],
+      ['stop sweet-bottles']
+    ],
     ['meant to sparkle', [[30, { type: 'lot-planned', lotId, sparkling: true }], sugar, bottled(10)], []],
     ['23: sparkling, in bottles for still wine', [sparkling, sugar, bottled(10, inBottles('bottle-750'))], ['stop weak-bottles']],
-    ['in bottles that hold it, under cork', [sparkling, sugar, bottled(10, { ...inBottles('sparkling-bottle-750'), closure: 'cork' })], ['stop weak-bottles']],
-    ['in bottles that hold it, under crown', [sparkling, sugar, bottled(10, { ...inBottles('sparkling-bottle-750'), closure: 'crown' })], []],
+    [
+      'in bottles that hold it, under cork',
+      [sparkling, sugar, bottled(10, { ...inBottles('sparkling-bottle-750'), closure: 'cork' })],
+      ['stop weak-bottles']
+    ],
+    [
+      'in bottles that hold it, under crown',
+      [sparkling, sugar, bottled(10, { ...inBottles('sparkling-bottle-750'), closure: 'crown' })],
+      []
+    ],
     ['a part bottled still, before the sugar', [sparkling, bottled(25, inBottles('bottle-750')), sugar], []],
     ['sweet bottles that have been drunk', [sugar, bottled(10), drunk], []]
   ])('%s', (_name, more, wanted) => expect(said(...more)).toEqual(wanted))

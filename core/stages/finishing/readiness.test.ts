@@ -87,7 +87,12 @@ describe('ready for the next step', () => {
     ['sweet, held by sorbate with sulphite', 'bottling-still', [reading(1, 'sugar', 22), sorbate], []],
     ['tested dry, and sweetened since', 'bottling-still', [reading(30, 'sugar', 0.6), sweetened(10, 300)], ['sweetness-held not-met']],
     ['never tested, very dry, a little sugar since', 'bottling-still', [sweetened(10, 160)], ['sweetness-held not-met']],
-    ['sweetened, with a trace of sorbate', 'bottling-still', [sweetened(10, 300), [9, { ...sorbate[1], actual: 0.3 } as Draft<Fact>]], ['sweetness-held not-met']],
+    [
+      'sweetened, with a trace of sorbate',
+      'bottling-still',
+      [sweetened(10, 300), [9, { ...sorbate[1], actual: 0.3 } as Draft<Fact>]],
+      ['sweetness-held not-met']
+    ],
     ['pasteurised before it was sweetened', 'bottling-still', [work(20, 'pasteurise'), sweetened(10, 300)], ['sweetness-held not-met']],
     ['sweet, pasteurised', 'bottling-still', [reading(2, 'sugar', 22), work(1, 'pasteurise')], []],
     [

@@ -45,7 +45,14 @@ export const gasStage: Stage<GasSays> = {
       ]
     const because = asks(lot, stirred, known?.at, now)
     return because
-      ? [{ code: 'shake-for-gas', key: `shake-for-gas:${because}`, because, evidence: [], ...about, action: { to: 'lot', lotId: lot.id, log: 'note' } }]
+      ? [{
+          code: 'shake-for-gas',
+          key: `shake-for-gas:${because}`,
+          because,
+          evidence: [],
+          ...about,
+          action: { to: 'lot', lotId: lot.id, log: 'note' }
+        }]
       : []
   },
   findings: () => []

@@ -16,7 +16,9 @@ const seen = (stream: 'kit' | 'juice', ...more: [number, Draft<Fact>][]) => {
     ...more.map(([ago, draft]) => entry(ago, draft))
   ])
   const lot = lotAt(cellar.lots.get(lotId)!, now)
-  return gasStage.appliesTo(lot) ? gasStage.tasks(lot, cellar, now).map((t) => ('because' in t ? `${t.code} ${t.because}` : t.code)) : ['none of it']
+  return gasStage.appliesTo(lot)
+    ? gasStage.tasks(lot, cellar, now).map((t) => ('because' in t ? `${t.code} ${t.because}` : t.code))
+    : ['none of it']
 }
 const gas = (is: 'none' | 'sigh' | 'puff'): Draft<Fact> => ({ type: 'observation', lotId, what: 'gas', text: 'x', gas: is })
 const haze = (clarity: 'hazy' | 'clear'): Draft<Fact> => ({ type: 'observation', lotId, what: 'clarity', text: 'x', clarity })

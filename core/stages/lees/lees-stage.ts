@@ -20,7 +20,8 @@ const SMELT_H = 7 * 24
 export const leesStage: Stage<LeesSays> = {
   code: 'lees',
   beside: true,
-  appliesTo: (lot) => isHeld(lot) && isWine(lot) && lot.stream !== 'kit' && lot.stream !== 'test' && !isOnSkins(lot) && endedAt(lot) !== undefined,
+  appliesTo: (lot) =>
+    isHeld(lot) && isWine(lot) && lot.stream !== 'kit' && lot.stream !== 'test' && !isOnSkins(lot) && endedAt(lot) !== undefined,
   tasks(lot, _cellar, now): Finding<LeesSays>[] {
     const about = { task: true, lotId: lot.id, evidence: lot.sg?.from ?? [] } as const
     const ended = endedAt(lot)!

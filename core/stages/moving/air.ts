@@ -19,5 +19,7 @@ export function airAdvice(lot: LotView, now: string): AirAdvice {
   const smells = lot.smelt && hoursSince(lot.smelt.at, now) <= SMELT_H && lot.smelt.smells.includes('rotten-egg')
   if (smells) return { air: 'splashed', because: 'rotten-egg' }
   if (isWine(lot)) return { air: 'quiet', because: 'wine' }
-  return isFermenting(lot) && phaseOf(lot) === 'early' ? { air: 'splashed', because: 'early-ferment' } : { air: 'quiet', because: 'late-ferment' }
+  return isFermenting(lot) && phaseOf(lot) === 'early'
+    ? { air: 'splashed', because: 'early-ferment' }
+    : { air: 'quiet', because: 'late-ferment' }
 }

@@ -47,7 +47,15 @@ export const oakStage: Stage<OakSays> = {
     const again = (restH: number) => Math.min(EVERY.most * DAY_H, Math.max(EVERY.least * DAY_H, restH * EVERY.ofRest))
     const { inH, over, taste } = steeping(lot, { since, hours: days * DAY_H, firstH: days * DAY_H * FIRST, againH: again }, now)
     const daysIn = inH / DAY_H
-    if (over) return [{ code: 'oak-out', key: 'oak-out', daysIn, days, action: { to: 'lot', lotId: lot.id, log: 'operation' }, ...over, ...about }]
+    if (over) return [{
+      code: 'oak-out',
+      key: 'oak-out',
+      daysIn,
+      days,
+      action: { to: 'lot', lotId: lot.id, log: 'operation' },
+      ...over,
+      ...about
+    }]
     return [{ code: 'taste-oak', key: 'taste-oak', daysIn, outInDays: days - daysIn, ...taste, ...about }]
   },
   findings: () => []

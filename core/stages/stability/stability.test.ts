@@ -10,7 +10,8 @@ const begun = (ago: number, protocol: 'heat-2h' | 'heat-6h' | 'cold-3d' | 'cold-
   ago,
   { type: 'operation', lotId, what: protocol.startsWith('heat') ? 'heat-test' : 'cold-test', protocol }
 ]
-const read = (ago: number, what: 'heat-test' | 'cold-test'): More => [ago, { type: 'observation', lotId, what, stable: true, text: 'clear' }]
+const read = (ago: number, what: 'heat-test' | 'cold-test'): More =>
+  [ago, { type: 'observation', lotId, what, stable: true, text: 'clear' }]
 
 describe('a sample that stands in its bath or in the cold', () => {
   it.each<[string, More[], string[]]>([

@@ -35,7 +35,16 @@ export const woodStage: Stage<WoodSays> = {
       const time = { since, hours: weeks * WEEK, firstH: tasteFromWeeks * WEEK, againH: () => tasteEveryWeeks * WEEK }
       const { over, taste } = steeping(lot, time, now)
       if (over)
-        return { code: 'out-of-wood', key: `out-of-wood:${vesselId}`, vessel, weeksIn, weeks, action: { to: 'move', lotId: lot.id }, ...over, ...about }
+        return {
+          code: 'out-of-wood',
+          key: `out-of-wood:${vesselId}`,
+          vessel,
+          weeksIn,
+          weeks,
+          action: { to: 'move', lotId: lot.id },
+          ...over,
+          ...about
+        }
       return { code: 'taste-wood', key: `taste-wood:${vesselId}`, vessel, weeksIn, outInWeeks: weeks - weeksIn, ...taste, ...about }
     })
   },

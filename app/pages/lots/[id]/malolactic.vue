@@ -35,7 +35,8 @@ const inDays = computed(() => {
   return c && { low: left(c.endDays.low), mid: left(c.endDays.mid), high: left(c.endDays.high) }
 })
 /** No clock time: a forecast of weeks has none. */
-const dayIn = (days: number) => (days < 1 ? 'today' : sayDay(new Date(Date.parse(now.value) + days * 86_400_000).toISOString().slice(0, 10)))
+const dayIn = (days: number) =>
+  (days < 1 ? 'today' : sayDay(new Date(Date.parse(now.value) + days * 86_400_000).toISOString().slice(0, 10)))
 const likely = computed(() => {
   const d = inDays.value
   if (!d) return ''

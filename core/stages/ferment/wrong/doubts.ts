@@ -20,7 +20,13 @@ export function doubts(lot: LotView, cellar: CellarView, known?: LotForecast): F
   )
   return [
     ...(raw?.code === 'brix-in-ferment'
-      ? [{ code: 'brix-in-ferment' as const, key: `brix:${raw.entryId}`, brix: raw.brix, urgency: 'soon' as const, evidence: [raw.entryId] }]
+      ? [{
+          code: 'brix-in-ferment' as const,
+          key: `brix:${raw.entryId}`,
+          brix: raw.brix,
+          urgency: 'soon' as const,
+          evidence: [raw.entryId]
+        }]
       : []),
     ...doubted,
     ...floats(lot, cellar),

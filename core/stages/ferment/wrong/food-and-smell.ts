@@ -19,7 +19,13 @@ export function food(lot: LotView, cellar: CellarView): Found[] {
       ? [{ ...over, key: 'over-tolerance', urgency: 'soon' as const, evidence: lot.originalSg?.from ?? [] }]
       : []),
     ...(lot.plan.nutrient === 'by-nitrogen' && goneShare(lot, known) >= 2 / 3 && short > SHORT_MG
-      ? [{ code: 'under-fed' as const, key: 'under-fed', shortMgPerL: short, urgency: 'note' as const, evidence: lot.nitrogenGiven?.from ?? [] }]
+      ? [{
+          code: 'under-fed' as const,
+          key: 'under-fed',
+          shortMgPerL: short,
+          urgency: 'note' as const,
+          evidence: lot.nitrogenGiven?.from ?? []
+        }]
       : [])
   ]
 }

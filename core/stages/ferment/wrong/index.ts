@@ -29,5 +29,6 @@ export function goneWrong(lot: LotView, cellar: CellarView, now: string): Wrong[
     ...smells(lot, now, known),
     ...doubts(lot, cellar, known),
     ...skins(lot, now)
-  ].map(({ evidence, ...f }): Wrong => ({ ...f, task: false, lotId: lot.id, evidence: evidence ?? [], action: { to: LEADS[f.code] ?? 'lot', lotId: lot.id } }))
+  ].map(({ evidence, ...f }): Wrong =>
+    ({ ...f, task: false, lotId: lot.id, evidence: evidence ?? [], action: { to: LEADS[f.code] ?? 'lot', lotId: lot.id } }))
 }

@@ -21,7 +21,14 @@ export function room(lot: LotView, cellar: CellarView, known?: LotForecast): Fou
     const { verdict, neededL } = vesselFit(vessel.capacityL, Math.min(100_000, filled), onSkins ? 'cap' : 'foam')
     if (verdict === 'tight' || verdict === 'too-small') {
       const over = verdict === 'too-small'
-      found.push({ code: 'little-room', key: `little-room:${vesselId}`, vessel: vessel.name, neededL, over, urgency: over ? 'now' : 'soon' })
+      found.push({
+        code: 'little-room',
+        key: `little-room:${vesselId}`,
+        vessel: vessel.name,
+        neededL,
+        over,
+        urgency: over ? 'now' : 'soon'
+      })
     }
   }
   return found
@@ -33,5 +40,7 @@ export function skins(lot: LotView, now: string): Found[] {
   const days = hoursSince(lot.startedAt, now) / 24
   if (days > 120 || lot.volume.value < 1) return []
   const long = pressDay(pressAsk(lot, now)).findings
-  return long.some((f) => f.code === 'skins-long') ? [{ code: 'skins-long', key: 'skins-long', days, urgency: 'soon', evidence: lot.sg.from }] : []
+  return long.some((f) => f.code === 'skins-long')
+    ? [{ code: 'skins-long', key: 'skins-long', days, urgency: 'soon', evidence: lot.sg.from }]
+    : []
 }

@@ -1,0 +1,98 @@
+import { createPinia, defineStore, setActivePinia } from 'pinia'
+import { beforeEach, describe, expect, it, vi } from 'vitest'
+import { computed, nextTick, reactive, ref, shallowRef, watch } from 'vue'
+import { type Draft, type Entry, type Fact, type LotView, foldCellar, lotAt } from '~~/core/ledger'
+import { withinLimits } from './withinLimits'
+
+// What Nuxt imports by itself stands here by hand.
+for (const [name, value] of Object.entries({ computed, reactive, ref, watch, defineStore, withinLimits })) vi.stubGlobal(name, value)
+const { useSettingsStore } = await import('~/stores/settings')
+vi.stubGlobal('useSettingsStore', useSettingsStore)
+const { useFormat } = await import('./useFormat')
+vi.stubGlobal('useFormat', useFormat)
+const { useQuantityField } = await import('./useQuantityField')
+vi.stubGlobal('useQuantityField', useQuantityField)
+const { useVolumeField } = await import('./usualFields')
+vi.stubGlobal('useVolumeField', useVolumeField)
+const { useSulphiteBench } = await import('./useSulphiteBench')
+
+beforeEach(() => setActivePinia(createPinia()))
+
+const NOW = '2026-11-20T12:00:00.000Z'
+const ago = (days: number) => new Date(Date.parse(NOW) - days * 86_400_000).toISOString()
+let n = 0
+const entry = (days: number, draft: Draft<Fact>) => ({ id: `e${++n}`, device: 't', at: ago(days), written: ago(days), ...draft }) as Entry
+const lotId = 'lot-made-up'
+/** A dry white or red of 21 L at pH 3.3 with 18 mg/L free, as somebody read it yesterday. */
+function wine(style: 'red' | 'white', ...more: Entry[]): LotView {
+  const read = (days: number, quantity: 'sg' | 'ph' | 'freeSo2', value: number) =>
+    entry(days, { type: 'reading', lotId, quantity, typed: String(value), value })
+  const cellar = foldCellar([
+    entry(90, { type: 'lot-started', lotId, name: 'Made up', stream: 'juice', style, varieties: [], volumeL: 21, volumeIs: 'measured' }),
+    read(90, 'sg', 1.088),
+    entry(89, { type: 'inoculation', lotId, organism: 'yeast', culture: 'Y' }),
+    read(60, 'sg', 0.993),
+    read(50, 'sg', 0.993),
+    read(1, 'ph', 3.3),
+    read(1, 'freeSo2', 18),
+    ...more
+  ])
+  return lotAt(cellar.lots.get(lotId)!, NOW)
+}
+const bench = (lot?: LotView) => useSulphiteBench(shallowRef(lot))
+
+describe('the sulphite bench', () => {
+  it('begins with what is known of the lot: its pH, volume, free SO₂ as it stands now, and what is usual of its style', () => {
+    const { fields, targetMolecular, freeHint } = bench(wine('white'))
+    expect([fields.ph.value, fields.volume.value, targetMolecular.value]).toEqual([3.3, 21, 0.8])
+    expect(fields.free.value).toBeGreaterThan(15)
+    expect(fields.free.value).toBeLessThanOrEqual(18)
+    expect(freeHint.value).toMatch(/^(measured|estimated)/)
+    expect(bench(wine('red')).targetMolecular.value).toBe(0.5)
+  })
+  it('aims low for what is to sparkle', () => {
+    const plan = entry(0.5, { type: 'lot-planned', lotId, sparkling: true } as Draft<Fact>)
+    expect(bench(wine('white', plan)).targetMolecular.value).toBe(0.35)
+  })
+  it('weighs by hand: 21 L at pH 3.3 from 18 to 25.5 mg/L, a third bound, is 0.41 g, and less than a scale of 0.1 g tells', () => {
+    const { fields, dose, usesStock, stockMl, working } = bench(wine('white'))
+    fields.free.text = '18'
+    fields.bound.text = '33,3'
+    // 0.8 × (1 + 10^(3.3 − 1.81)) = 25.52; (25.52 − 18) ÷ 0.667 = 11.28 mg/L; × 21 ÷ 1000 ÷ 0.576 = 0.411 g.
+    expect(dose.value!.grams).toBeCloseTo(0.411, 3)
+    expect(usesStock.value).toBe(true)
+    expect(stockMl.value).toBeCloseTo(4.11, 2)
+    expect(working.value.map((step) => step.result)).toEqual(['25.5 mg/L', '11.3 mg/L', '0.41 g'])
+  })
+  it.each([
+    ['ph', '36,2', /pH/],
+    ['ph', '', /needed/],
+    ['free', '900', /between 0 and 300/],
+    ['bound', 'most', /not a number/],
+    ['volume', '-4', /./]
+  ] as const)('%s “%s” gives no dose, a message at its field, and stays as it was typed', (key, text, message) => {
+    const { fields, dose, touchAll } = bench(wine('white'))
+    fields[key].text = text
+    touchAll()
+    expect(dose.value).toBeUndefined()
+    expect(fields[key].message).toMatch(message)
+    expect(fields[key].text).toBe(text)
+  })
+  it('takes the plan in the unit it is measured out in', () => {
+    const { fields, takePlan } = bench(wine('white'))
+    fields.free.text = '18'
+    takePlan()
+    expect(fields.actual.text).toMatch(/^\d\.\d$/)
+    fields.volume.text = '210'
+    takePlan()
+    expect(Number(fields.actual.text)).toBeCloseTo(4.1, 0)
+  })
+  it('another lot brings its own figures', async () => {
+    const lot = shallowRef<LotView>(wine('white'))
+    const { fields, targetMolecular } = useSulphiteBench(lot)
+    fields.ph.text = '3.9'
+    lot.value = { ...wine('red'), id: 'another' } as LotView
+    await nextTick()
+    expect([fields.ph.value, targetMolecular.value]).toEqual([3.3, 0.5])
+  })
+})
