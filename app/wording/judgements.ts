@@ -1,5 +1,6 @@
 import type { Judgement } from '~~/core/stages'
 import type { Style } from '~~/core/ledger'
+import { listed } from './listed'
 
 const NAME = { brix: 'Sugar', ph: 'pH', ta: 'TA' } as const
 const MEANS: Record<Judgement['quantity'], { low: string, high: string }> = {
@@ -15,10 +16,25 @@ const MEANS: Record<Judgement['quantity'], { low: string, high: string }> = {
 }
 const STYLE_WORD: Record<Style, string> = { red: 'a red', rose: 'a rosé', white: 'a white' }
 
+/** The usual window in figures, as finely as it is set. */
+function sayWindow(j: Judgement): string {
+  const decimals = j.quantity === 'ph' ? 1 : j.window.min % 1 === 0 && j.window.max % 1 === 0 ? 0 : 1
+  return `${j.window.min.toFixed(decimals)} to ${j.window.max.toFixed(decimals)}`
+}
+
+/** All that is as it usually is, in one sentence. */
+export function sayAsUsual(judged: readonly Judgement[], style: Style): { verdict: string, meaning: string } {
+  const names = listed(judged.map((j) => NAME[j.quantity]))
+  const windows = judged.map((j) => `${NAME[j.quantity]} ${sayWindow(j)}`).join(', ')
+  return {
+    verdict: judged.length > 1 ? `${names} are where they usually are` : `${names} is where it usually is`,
+    meaning: `For ${STYLE_WORD[style]}: ${windows}.`
+  }
+}
+
 /** A first judgement in words: where the figure stands and what that means. */
 export function sayJudgement(j: Judgement, style: Style): { verdict: string, meaning: string } {
-  const decimals = j.quantity === 'ph' ? 1 : j.window.min % 1 === 0 && j.window.max % 1 === 0 ? 0 : 1
-  const window = `${j.window.min.toFixed(decimals)} to ${j.window.max.toFixed(decimals)}`
+  const window = sayWindow(j)
   if (j.verdict === 'within')
     return { verdict: `${NAME[j.quantity]} is where it usually is`, meaning: `${window} for ${STYLE_WORD[style]}.` }
   return {

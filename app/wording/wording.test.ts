@@ -6,7 +6,7 @@ import { demoCellar } from '~~/demo'
 import { sayAcidsFinding, sayMiss } from './acids'
 import { CAUTIONS } from './cautions'
 import { sayDerivation } from './derivations'
-import { sayJudgement } from './judgements'
+import { sayAsUsual, sayJudgement } from './judgements'
 import { addressOf, sayFinding } from './findings'
 import { sayFileProblem, sayLedgerProblem, sayLikelihood, sayQuantityProblem, sayStorageProblem } from './problems'
 import { materialName } from './materials'
@@ -196,7 +196,7 @@ describe('what is wrong is said with what to do', () => {
     ],
     [
       saySulphiteFinding({ code: 'already-there', freeMgPerL: 60, targetFreeMgPerL: 40 }),
-      'Free SO₂ 60 mg/L already meets the 40 mg/L this pH asks for. Nothing to add.'
+      'Free SO₂ 60 mg/L already meets the 40 mg/L this pH asks for.'
     ],
     [sayAcidsFinding({ code: 'bitartrate-falls', gPerL: 2.14 }), 'About 2.1 g/L of cream of tartar would fall in time.'],
     [
@@ -216,6 +216,15 @@ describe('what is wrong is said with what to do', () => {
 })
 
 describe('judgements and moves', () => {
+  it('what is as it usually is is one sentence, for one figure or for all', () => {
+    const sugar = { quantity: 'brix', value: 23.2, window: { min: 22, max: 25 }, verdict: 'within' } as const
+    const ph = { quantity: 'ph', value: 3.58, window: { min: 3.3, max: 3.6 }, verdict: 'within' } as const
+    expect(sayAsUsual([sugar], 'red')).toEqual({ verdict: 'Sugar is where it usually is', meaning: 'For a red: Sugar 22 to 25.' })
+    expect(sayAsUsual([sugar, ph], 'rose')).toEqual({
+      verdict: 'Sugar and pH are where they usually are',
+      meaning: 'For a rosé: Sugar 22 to 25, pH 3.3 to 3.6.'
+    })
+  })
   it('say where a figure stands and what that means', () => {
     const high = sayJudgement({ quantity: 'ph', value: 3.71, window: { min: 3.3, max: 3.6 }, verdict: 'high' }, 'red')
     expect(high.verdict).toBe('pH is high')

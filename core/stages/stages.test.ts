@@ -165,9 +165,12 @@ describe('what comes next', () => {
     expect(finds(fermenting(read(56, 'sg', 1.024), read(3, 'sg', 1.021))).view.alcoholic).toBe('active')
     expect(finds(fermenting(read(80, 'sg', 0.995), read(3, 'sg', 0.995))).view.alcoholic).toBe('dry')
   })
-  it('what stands outside its window is said before what is as it usually is', () => {
-    const { findings } = finds([start(), read(30, 'sg', 1.1), read(30, 'ph', 3.8)])
-    expect(findings.flatMap((f) => (f.code === 'judged' ? [f.judgement.quantity] : []))).toEqual(['ph', 'brix'])
+  it('what stands outside its window is said before what is as it usually is, which is one line', () => {
+    const { findings } = finds([start(), read(30, 'sg', 1.1), read(30, 'ph', 3.8), read(30, 'ta', 6.5)])
+    expect(findings).toMatchObject([
+      { code: 'judged', judgement: { quantity: 'ph', verdict: 'high' } },
+      { code: 'as-usual', judgements: [{ quantity: 'brix' }, { quantity: 'ta' }], evidence: [expect.any(String), expect.any(String)] }
+    ])
   })
   it('a wine at 1.002 that nobody looked at for two hundred days is a wine, and is asked about as one', () => {
     const old = finds(fermenting(read(1500, 'sg', 1.002)))
@@ -191,7 +194,7 @@ describe('what comes next', () => {
   })
   it('two sugar readings of a must that differ by a little are asked about; the person can say that it ferments', () => {
     const must = [start(), sulphite(40), read(30, 'sg', 1.1), read(20, 'sg', 1.0935)]
-    expect(finds(must)).toMatchObject({ view: { standing: 'must' }, findings: [{ code: 'ferments-by-itself' }, { code: 'judged' }] })
+    expect(finds(must)).toMatchObject({ view: { standing: 'must' }, findings: [{ code: 'ferments-by-itself' }, { code: 'as-usual' }] })
     expect(finds([...must, entry(2, { type: 'lot-amended', lotId, alcoholic: 'active' })]).view.standing).toBe('fermenting')
     expect(finds([start(), read(30, 'sg', 1.1), read(20, 'sg', 1.08)]).view.standing).toBe('fermenting')
   })

@@ -55,10 +55,11 @@ defineExpose({ values })
 .entry > * {
   flex: 1 1 150px;
 }
-.entry > .wide {
+/* Fields are drawn by a part of their own, which has no root of its own. */
+.entry > :deep(.wide) {
   flex: 3 1 240px;
 }
-.entry > .full {
+.entry > :deep(.full) {
   flex: 1 0 100%;
 }
 .entry > .acts {

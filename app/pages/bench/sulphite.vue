@@ -33,9 +33,10 @@ watch(
   () => lot.value?.id,
   () => (knowing.value = false)
 )
-/** That it may as well be left alone stands beside the amount itself; that it is little, with the stock solution. */
-const asGood = computed(() => dose.value?.findings.find((x) => x.code === 'as-good-as-there'))
-const remarks = computed(() => dose.value?.findings.filter((x) => x.code !== 'below-scale' && x !== asGood.value) ?? [])
+/** Why it is nothing, or hardly anything, stands beside the amount; that it is too little to weigh, with the stock solution. */
+const BESIDE: readonly string[] = ['already-there', 'as-good-as-there']
+const why = computed(() => dose.value?.findings.find((x) => BESIDE.includes(x.code)))
+const remarks = computed(() => dose.value?.findings.filter((x) => x.code !== 'below-scale' && x !== why.value) ?? [])
 const stop = (code: string) => code === 'ph-too-high' || code === 'over-total-limit'
 
 async function log() {
@@ -76,7 +77,7 @@ useHead({ title: 'Sulphite · Presk' })
           origin="worked out"
           size="hero"
         />
-        <p v-if="asGood" class="max-w-(--measure)">{{ saySulphiteFinding(asGood) }}</p>
+        <p v-if="why" class="max-w-(--measure)">{{ saySulphiteFinding(why) }}</p>
         <p v-if="bench.usesStock.value" class="soft">
           That is {{ f.words(f.powder(dose.grams)) }} of {{ saltName }}, too little for your scale. Stock solution: 10 g of the
           salt made up to 100 mL with cool water. Make it fresh.

@@ -1,6 +1,7 @@
 import { type FermentSays, phaseOf } from '~~/core/stages'
 import { sayFollowed } from '../followed'
-import { type WordsFor, capital, days, list } from './say'
+import { listed } from '../listed'
+import { type WordsFor, capital, days } from './say'
 
 const SULPHIDE = {
   early: 'Feed it now, stir air in, and smell again tomorrow: this early it is mostly hunger.',
@@ -28,7 +29,7 @@ export const FERMENT: WordsFor<FermentSays> = {
     title: urgency === 'wait'
       ? `Nutrient, part ${part}, in ${Math.max(1, Math.round(hoursLeft))} h`
       : `Give the nutrient, part ${part} of 2`,
-    reason: `${capital(list(gifts.map((g) => `${g.grams < 10 ? g.grams.toFixed(1) : g.grams.toFixed(0)} g ${f.material(g.nutrient)}`)))}. ${
+    reason: `${capital(listed(gifts.map((g) => `${g.grams < 10 ? g.grams.toFixed(1) : g.grams.toFixed(0)} g ${f.material(g.nutrient)}`)))}. ${
       part === 1 ? 'About a day after the yeast, while it grows.' : 'At a third of the sugar gone; after two thirds it feeds what is not '
         + 'wanted.'
     } Dissolve it in a little must first: powder in a gassy must erupts.`,

@@ -1,6 +1,7 @@
 import type { ConditionFinding, Limiting } from '~~/core/malolactic'
 import type { MalolacticSays } from '~~/core/stages'
-import { type SayFormat, type WordsFor, capital, days, list, weeks } from './say'
+import { listed } from '../listed'
+import { type SayFormat, type WordsFor, capital, days, weeks } from './say'
 
 /** What holds bacteria up, in a word or two. */
 export const LIMITING: Record<Limiting, string> = {
@@ -115,7 +116,7 @@ export const MALOLACTIC_SAYS: WordsFor<MalolacticSays> = {
     ]
     return {
       title: wanting.length ? 'Blocked malolactic: not safe yet' : 'Blocked malolactic: all is done that can be',
-      reason: `${wanting.length ? `Still wanting: ${list(wanting)}. ` : ''}What malic acid is left can begin in any bottle that is warm, `
+      reason: `${wanting.length ? `Still wanting: ${listed(wanting)}. ` : ''}What malic acid is left can begin in any bottle that is warm, `
         + 'unless it was filtered to 0.45 µm.',
       action: 'See it'
     }

@@ -1,13 +1,14 @@
 import type { MustSays } from '~~/core/stages'
 import { CLOCK_RUNS, CORRECT, STEP, hoursWords } from '../crush'
-import { sayJudgement } from '../judgements'
-import { type WordsFor, list } from './say'
+import { sayAsUsual, sayJudgement } from '../judgements'
+import { listed } from '../listed'
+import type { WordsFor } from './say'
 
 const MISSING = { sugar: 'sugar', ph: 'pH', ta: 'titratable acidity' } as const
 
 export const MUST: WordsFor<MustSays> = {
   'measure-must': ({ missing }) => ({
-    title: `Measure ${list(missing.map((m) => MISSING[m]))}`,
+    title: `Measure ${listed(missing.map((m) => MISSING[m]))}`,
     reason: 'Every dose that follows rests on these.',
     action: 'Measure'
   }),
@@ -37,6 +38,10 @@ export const MUST: WordsFor<MustSays> = {
   }),
   judged: ({ judgement }, lot) => {
     const { verdict, meaning } = sayJudgement(judgement, lot.style)
+    return { title: verdict, reason: meaning }
+  },
+  'as-usual': ({ judgements }, lot) => {
+    const { verdict, meaning } = sayAsUsual(judgements, lot.style)
     return { title: verdict, reason: meaning }
   },
   'ferments-by-itself': ({ fell }) => ({

@@ -22,8 +22,6 @@ export type WordsFor<Says extends { code: string }> = {
   [Code in Says['code']]: (finding: Finding<Extract<Says, { code: Code }>>, lot: LotView, f: SayFormat) => FindingWords
 }
 
-export const list = (words: readonly string[]): string =>
-  words.length < 2 ? words.join('') : `${words.slice(0, -1).join(', ')} and ${words.at(-1)}`
 export const days = (n: number): string => (Math.floor(n) <= 1 ? 'a day' : `${Math.floor(n)} days`)
 export const weeks = (n: number): string => (Math.floor(n) <= 1 ? 'a week' : `${Math.floor(n)} weeks`)
 export const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1)

@@ -12,7 +12,9 @@ export type MustSays =
   | { code: 'clock', step: CrushStepCode, hoursLeft: number }
   | { code: 'wait-for-yeast', hoursLeft: number }
   | { code: 'pitch', hoursSince: number }
+  /** Outside its usual window. */
   | { code: 'judged', judgement: Judgement }
+  | { code: 'as-usual', judgements: readonly Judgement[] }
   | { code: 'ferments-by-itself', fell: number }
 
 type MustFinding = Finding<MustSays>
@@ -46,21 +48,32 @@ export const mustStage: Stage<MustSays> = {
     return [...(next ? [taskOf(next, lot, now)] : []), ...clocks.map((step) => clockOf(step, lot, now))]
   },
   findings(lot, cellar) {
-    // What is as it usually is comes last.
-    const inOrder = judgeLot(lot).sort((a, b) => Number(a.verdict === 'within') - Number(b.verdict === 'within'))
-    const judged = inOrder.map(
-      (judgement): MustFinding => ({
-        code: 'judged',
-        judgement,
-        key: `judged:${judgement.quantity}:${judgement.verdict}`,
-        urgency: 'note',
-        task: false,
-        lotId: lot.id,
-        evidence: lot[judgement.quantity === 'brix' ? 'sg' : judgement.quantity]?.from ?? []
-      })
-    )
+    const judged = judgeLot(lot)
+    const asUsual = judged.filter((j) => j.verdict === 'within')
+    const about = { urgency: 'note', task: false, lotId: lot.id } as const
+    const evidence = (of: readonly Judgement[]) => of.flatMap(({ quantity }) => lot[quantity === 'brix' ? 'sg' : quantity]?.from ?? [])
+    const said: MustFinding[] = [
+      ...judged
+        .filter((j) => j.verdict !== 'within')
+        .map((judgement): MustFinding => ({
+          code: 'judged',
+          judgement,
+          key: `judged:${judgement.quantity}:${judgement.verdict}`,
+          evidence: evidence([judgement]),
+          ...about
+        })),
+      ...(asUsual.length > 0
+        ? [{
+            code: 'as-usual' as const,
+            judgements: asUsual,
+            key: `as-usual:${asUsual.map((j) => j.quantity).join()}`,
+            evidence: evidence(asUsual),
+            ...about
+          }]
+        : [])
+    ]
     const byItself = cellar.problems.findLast((p) => p.code === 'ferments-by-itself' && p.lotId === lot.id)
-    if (byItself?.code !== 'ferments-by-itself') return judged
+    if (byItself?.code !== 'ferments-by-itself') return said
     return [
       {
         code: 'ferments-by-itself',
@@ -72,7 +85,7 @@ export const mustStage: Stage<MustSays> = {
         evidence: [byItself.entryId],
         action: { to: 'lot', lotId: lot.id, log: 'stage' }
       },
-      ...judged
+      ...said
     ]
   }
 }
