@@ -75,12 +75,15 @@ export function useRackingDay() {
     const after = new Map(lees.value).set(lotId, String(Math.round(share * 100)))
     void change({ lees: [...after].map((part) => part.join('~')).join(',') })
   }
-  /** Pairs that could come together without harm, and those that may. */
+  /** Red and white are blended by taste, not for want of a vessel. */
+  const mayTake = (into: LotView, from: LotView) =>
+    toppingWines(into, [from], cellar.state.vessels, now.value).find((t) => !t.barred && !t.doubts.includes('other-style'))
+  /** Pairs that could come together without harm, whichever comes to the vessel first, and those that may. */
   const pairs = computed(() =>
     chosen.value.flatMap((a, i) =>
       chosen.value.slice(i + 1).flatMap((b) => {
-        const [like] = toppingWines(a, [b], cellar.state.vessels, now.value)
-        return like && !like.barred ? [{ key: `${a.id}~${b.id}`, a, b, likeness: like.likeness }] : []
+        const [one, other] = [mayTake(a, b), mayTake(b, a)]
+        return one && other ? [{ key: `${a.id}~${b.id}`, a, b, likeness: Math.min(one.likeness, other.likeness) }] : []
       })
     )
   )

@@ -196,7 +196,7 @@ function told(p: Problem, standing: readonly Standing[], steps: readonly Step[])
   const full = new Set(after.map((s) => s.vesselId))
   const capacity = p.vessels.reduce((sum, v) => sum + (full.has(v.id) ? v.capacityL : 0), 0)
   return {
-    moves: movesOf(p, steps),
+    moves: movesOf(p, standing, steps),
     after,
     withoutVesselL: round(without.reduce((sum, l) => sum + l.litres, 0)),
     without,
@@ -218,15 +218,25 @@ function standsTogether(p: Problem, standing: readonly Standing[]): RackingPlan[
   return [...after.values()].map((s) => ({ ...s, litres: round(s.litres) }))
 }
 
-function movesOf(p: Problem, steps: readonly Step[]): RackingMove[] {
+function movesOf(p: Problem, standing: readonly Standing[], steps: readonly Step[]): RackingMove[] {
   const was = new Map(p.vessels.map((v) => [v.id, v.wineId]))
   return steps.map((s) => {
     const [wineId, toVesselId] = [p.wines[s.wine]!.id, p.vessels[s.to]!.id]
     const before = was.get(toVesselId)
-    const wash = before !== undefined && (before !== wineId || p.wines[s.wine]!.offLees === true)
+    // What stays in it takes this one in: nobody washes under a wine.
+    const stays = before !== undefined && stayedIn(p, s.to, before, standing, steps)
+    const wash = before !== undefined && !stays && (before !== wineId || p.wines[s.wine]!.offLees === true)
     // Washed once; from then on it holds this one.
     if (wash) was.set(toVesselId, undefined)
     const fromVesselId = s.from === undefined ? null : p.vessels[s.from]!.id
     return { wineId, fromVesselId, toVesselId, litres: round(s.litres), waits: s.waits, wash }
   })
+}
+
+/** Some of the wine that stood in a vessel before stays there: more stands there after than was moved in. */
+function stayedIn(p: Problem, vessel: number, wineId: string, standing: readonly Standing[], steps: readonly Step[]): boolean {
+  const wine = p.wines.findIndex((w) => w.id === wineId)
+  const after = standing.reduce((sum, s) => sum + (s.vessel === vessel && s.wine === wine ? s.litres : 0), 0)
+  const came = steps.reduce((sum, s) => sum + (s.to === vessel && s.wine === wine && !s.waits ? s.litres : 0), 0)
+  return after - came > 1e-3
 }

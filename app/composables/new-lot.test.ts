@@ -1,0 +1,106 @@
+import { describe, expect, it } from 'vitest'
+import { daysAgo, house, onPage, said, vessel, went } from './house.fixture'
+
+const { useNewLot } = await import('./useNewLot')
+
+const CELLAR = [...vessel('bin-of-60', 60, 'bin'), ...vessel('glass-of-23', 23), ...vessel('glass-of-54', 54), ...vessel('glass-of-5', 5)]
+async function starting(query: Record<string, string> = {}, more = CELLAR) {
+  const cellar = await house(more, query)
+  return { cellar, lot: onPage(() => useNewLot()) }
+}
+
+describe('a new lot', () => {
+  it('fresh red fruit: its juice is reckoned, its cap gets room, and the lot goes on to the crush floor', async () => {
+    const { cellar, lot } = await starting()
+    lot.name.value = 'Tempranillo'
+    lot.mass.text = '60'
+    expect([lot.byMass.value, lot.reckoned.value, lot.room.value, lot.vesselKind.value]).toEqual([true, true, 'cap', 'bin'])
+    // 60 kg of red fruit give 33 to 45 litres of wine (craft.md: 0.55 to 0.75 L/kg), on skins more than that in the vessel.
+    expect(lot.expected.value!.wine.low).toBeGreaterThanOrEqual(30)
+    expect(lot.expected.value!.wine.high).toBeLessThanOrEqual(48)
+    expect(lot.willBe.value!).toBeGreaterThan(lot.expected.value!.wine.high)
+    expect(lot.sayFit(23)).toBe('too small')
+    await lot.start()
+    const [made] = cellar.lots
+    expect(made).toMatchObject({ name: 'Tempranillo', stream: 'fresh', style: 'red', massKg: 60 })
+    expect(made!.volume).toMatchObject({ origin: 'estimated', value: lot.expected.value!.juice.value })
+    expect([said, went]).toEqual([['Tempranillo is in the cellar'], [`/crush/${made!.id}`]])
+  })
+  it('white juice: measured by its litres, offered the vessel that it fits, with room for foam', async () => {
+    const { cellar, lot } = await starting()
+    Object.assign(lot.stream, { value: 'juice' })
+    lot.style.value = 'white'
+    lot.name.value = 'Albariño'
+    lot.volume.text = '20'
+    expect([lot.reckoned.value, lot.room.value, lot.vesselKind.value]).toEqual([false, 'foam', 'demijohn'])
+    expect(lot.emptyVessels.value[0]!.id).toBe('glass-of-23')
+    expect(lot.emptyVessels.value.at(-1)!.id).toBe('glass-of-5')
+    lot.vesselChoice.value = 'glass-of-23'
+    await lot.start()
+    expect(cellar.lots[0]!.volume).toMatchObject({ value: 20, origin: 'measured' })
+    expect(cellar.state.vessels.get('glass-of-23')).toMatchObject({ lotId: cellar.lots[0]!.id, litres: 20 })
+  })
+  it('a vessel that it makes comes with it', async () => {
+    const { cellar, lot } = await starting({}, [])
+    Object.assign(lot.stream, { value: 'juice' })
+    lot.name.value = 'Grenache'
+    lot.volume.text = '10'
+    lot.vesselChoice.value = 'new'
+    lot.capacity.text = '15'
+    lot.vesselName.value = 'Window glass'
+    await lot.start()
+    expect([...cellar.state.vessels.values()]).toMatchObject([{ name: 'Window glass', kind: 'demijohn', capacityL: 15, litres: 10 }])
+  })
+  it('a kit is not what came in its box but what its water makes of it', async () => {
+    const { cellar, lot } = await starting()
+    lot.stream.value = 'kit'
+    lot.name.value = 'Barbera'
+    lot.volume.text = '10'
+    lot.kitTarget.text = '1.085'
+    lot.kitLine.text = '23'
+    lot.packets.value = [{ name: ' Bentonite ', step: 'before-yeast' }, { name: '  ', step: 'before-yeast' }]
+    expect([lot.grows.value, lot.expected.value!.mustL]).toEqual([true, 23])
+    // All of the 23 litres, and their foam.
+    expect(lot.sayFit(23)).toBe('no room for the foam')
+    lot.vesselChoice.value = 'glass-of-54'
+    await lot.start()
+    const [made] = cellar.lots
+    expect(made!.volume.value).toBe(10)
+    expect(made!.kit).toEqual({ targetSg: 1.085, lineL: 23, packets: [{ name: 'Bentonite', step: 'before-yeast' }] })
+  })
+  it('what was expected is here: nothing is typed twice, and it is expected no longer', async () => {
+    const arrival = {
+      type: 'arrival-expected',
+      at: daysAgo(9),
+      arrivalId: 'arrival-1',
+      name: 'Blaufränkisch',
+      stream: 'frozen',
+      style: 'red',
+      volumeL: 22,
+      on: daysAgo(0).slice(0, 10)
+    } as const
+    const { cellar, lot } = await starting({ arrival: 'arrival-1' }, [...CELLAR, arrival as never])
+    expect([lot.name.value, lot.stream.value, lot.style.value, lot.volume.text]).toEqual(['Blaufränkisch', 'frozen', 'red', '22'])
+    await lot.start()
+    expect(cellar.lots.map((l) => l.name)).toEqual(['Blaufränkisch'])
+    expect(cellar.state.arrivals.size).toBe(0)
+  })
+  it.each([
+    ['no name', { name: ' ' }],
+    ['no amount', { volume: '' }],
+    ['an amount that is none', { volume: 'two pails' }],
+    ['a vintage that is no year', { vintage: '26' }],
+    ['a vessel that is too small', { vessel: 'glass-of-5' }]
+  ])('%s: nothing is started, and what was typed stays', async (_, odd) => {
+    const { cellar, lot } = await starting()
+    const typed = { name: 'Grenache', volume: '20', vintage: '2026', vessel: 'none', ...odd }
+    Object.assign(lot.stream, { value: 'juice' })
+    lot.name.value = typed.name
+    lot.volume.text = typed.volume
+    lot.vintage.value = typed.vintage
+    lot.vesselChoice.value = typed.vessel
+    await lot.start()
+    expect([cellar.lots, went]).toEqual([[], []])
+    expect([lot.name.value, lot.volume.text, lot.vintage.value]).toEqual([typed.name, typed.volume, typed.vintage])
+  })
+})
