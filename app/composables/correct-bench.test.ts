@@ -2,7 +2,7 @@ import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { nextTick, shallowRef } from 'vue'
 import type { Draft, Fact, LotView } from '~~/core/ledger'
 import { findTargets } from '~~/core/must'
-import { daysAgo, house, onPage } from './house.fixture'
+import { daysAgo, house, onPage } from './fixtures/house'
 
 const stopped = vi.fn()
 /** The worker's work, done here. */

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { computed } from 'vue'
 import type { Draft, Fact } from '~~/core/ledger'
-import { daysAgo, dryWine, house, onPage, vessel } from './house.fixture'
+import { daysAgo, dryWine, house, onPage, vessel } from './fixtures/house'
 
 const { useMeasureBench } = await import('./useMeasureBench')
 

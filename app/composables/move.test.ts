@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { nextTick } from 'vue'
 import type { LotView } from '~~/core/ledger'
-import { NOW, daysAgo, dryWine, house, onPage, vessel } from './house.fixture'
+import { NOW, daysAgo, dryWine, house, onPage, vessel } from './fixtures/house'
 
 const { useMove } = await import('./useMove')
 

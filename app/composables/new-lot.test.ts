@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { daysAgo, house, onPage, said, vessel, went } from './house.fixture'
+import { daysAgo, house, onPage, said, vessel, went } from './fixtures/house'
 
 const { useNewLot } = await import('./useNewLot')
 

@@ -1,7 +1,7 @@
 import highs from 'highs'
 import { describe, expect, it, vi } from 'vitest'
 import { type RackingAsked, type Solver, rackingPlan } from '~~/core/racking'
-import { dryWine, house, onPage, said, vessel } from './house.fixture'
+import { dryWine, house, onPage, said, vessel } from './fixtures/house'
 
 const { solve } = await highs()
 /** The worker's work, done here; nothing further is bought. */
