@@ -49,3 +49,23 @@ function sgOfEthanol(abv: number): number {
  */
 export const gravityOf = (extractGPerL: number, ethanolGPerL: number): number =>
   sgOfExtract(extractGPerL) + sgOfEthanol((ethanolGPerL / ETHANOL_DENSITY) * 100) - 1
+
+/**
+ * What has to be dissolved for a gravity, at so much alcohol: `gravityOf` the other way round.
+ * @param sg SG 20/20, @param ethanolGPerL 0 to 197 g/L
+ * @returns g/L as sucrose, −60 to 620: the nearer end where no extract gives it
+ * @example extractOf(0.990, 100) // 20
+ */
+export function extractOf(sg: number, ethanolGPerL: number): number {
+  const grams = (table ??= buildTable())
+  const wanted = sg + 1 - sgOfEthanol((ethanolGPerL / ETHANOL_DENSITY) * 100)
+  let [low, high] = [0, grams.length - 1]
+  if (wanted <= grams[low]!) return LOWEST_G
+  if (wanted >= grams[high]!) return HIGHEST_G
+  while (high - low > 1) {
+    const middle = (low + high) >> 1
+    if (grams[middle]! <= wanted) low = middle
+    else high = middle
+  }
+  return LOWEST_G + low + (wanted - grams[low]!) / (grams[high]! - grams[low]!)
+}

@@ -2,6 +2,7 @@ import {
   ETHANOL_DENSITY,
   FERMENT_EXTRACT_PER_ETHANOL,
   SUGAR_FREE_EXTRACT_G_PER_L,
+  extractOf,
   gravityOf,
   sugarScales
 } from '../hydrometry'
@@ -33,17 +34,36 @@ export const sgOf = (balance: Balance): number => gravityOf(balance.extractGPerL
  */
 export function fermentedTo(before: Balance, sg: number): { balance: Balance, riseSg: number } {
   const riseSg = sg - sgOf(before)
-  const after = (consumed: number): Balance => ({
-    ...before,
-    extractGPerL: before.extractGPerL - consumed,
-    ethanolGPerL: before.ethanolGPerL + consumed / EXTRACT_PER_ETHANOL
-  })
-  if (riseSg >= 0) {
-    const fitted = findRoot((e) => sgOf({ ...before, extractGPerL: e }) - sg, 0, 600, 1e-7)
-    return { balance: { ...before, extractGPerL: fitted.x }, riseSg }
+  // The same reading again, as a float gives it through the night.
+  if (Math.abs(riseSg) < SAME_SG) return { balance: before, riseSg: 0 }
+  if (riseSg > 0) return { balance: { ...before, extractGPerL: Math.max(0, extractOf(sg, before.ethanolGPerL)) }, riseSg }
+  const consumed = consumedFor(before, sg, -riseSg)
+  return {
+    balance: {
+      ...before,
+      extractGPerL: before.extractGPerL - consumed,
+      ethanolGPerL: before.ethanolGPerL + consumed / EXTRACT_PER_ETHANOL
+    },
+    riseSg: 0
   }
-  const consumed = findRoot((x) => sgOf(after(x)) - sg, 0, before.extractGPerL, 1e-7)
-  return { balance: after(consumed.x), riseSg: 0 }
+}
+
+/** Gravities that are one: a thousandth of what any instrument shows. */
+const SAME_SG = 1e-8
+/** SG for each gram of extract that goes to alcohol, near enough to begin with. */
+const FALL_PER_GRAM = 4.8e-4
+
+/** Extract that went to alcohol on the way down to a gravity, g/L: nearly a straight line, so two points of it show the way. */
+function consumedFor(before: Balance, sg: number, fallSg: number): number {
+  const over = (x: number) => gravityOf(before.extractGPerL - x, before.ethanolGPerL + x / EXTRACT_PER_ETHANOL) - sg
+  let [x, at, known, knownAt] = [fallSg / FALL_PER_GRAM, 0, 0, fallSg]
+  for (let i = 0; i < 8 && x >= 0 && x <= before.extractGPerL; i++) {
+    at = over(x)
+    const next = x - (at * (x - known)) / (at - knownAt)
+    if (!(Math.abs(next - x) > 1e-7)) return Number.isFinite(next) ? next : x
+    ;[known, knownAt, x] = [x, at, next]
+  }
+  return findRoot(over, 0, before.extractGPerL, 1e-7).x
 }
 
 /** A balance thinned or mixed: `share` of this one and the rest of the other. */

@@ -70,6 +70,25 @@ describe('the mass balance', () => {
       })
     )
   })
+  it('lands on each gravity that is read, by whatever steps; a reading again changes nothing, and a rise takes no alcohol back', () => {
+    fc.assert(
+      fc.property(real(1.06, 1.12), fc.array(real(-0.04, 0.01), { minLength: 1, maxLength: 12 }), (og, steps) => {
+        let [sg, balance] = [og, balanceOfMust(og)]
+        for (const step of steps) {
+          sg = Math.min(1.13, Math.max(0.992, sg + step))
+          const after = fermentedTo(balance, sg)
+          expect(Math.abs(sgOf(after.balance) - sg)).toBeLessThan(2e-7)
+          expect(after.balance.ethanolGPerL).toBeGreaterThanOrEqual(balance.ethanolGPerL)
+          // What went to alcohol left the extract, 2.0665 g for each gram (Balling).
+          const made = after.balance.ethanolGPerL - balance.ethanolGPerL
+          if (made > 0) expect(balance.extractGPerL - after.balance.extractGPerL).toBeCloseTo(made * 2.0665, 6)
+          expect(fermentedTo(after.balance, sg)).toEqual({ balance: after.balance, riseSg: 0 })
+          balance = after.balance
+        }
+      }),
+      { numRuns: 2000 }
+    )
+  })
 })
 
 describe('a concentrate, watered in two steps in mid-ferment', () => {
