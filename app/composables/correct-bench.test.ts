@@ -2,7 +2,7 @@ import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { nextTick, shallowRef } from 'vue'
 import type { Draft, Fact, LotView } from '~~/core/ledger'
 import { findTargets } from '~~/core/must'
-import { daysAgo, house, onPage } from './fixtures/house'
+import { daysAgo, house, onPage, read } from './fixtures/house'
 
 const stopped = vi.fn()
 /** The worker's work, done here. */
@@ -10,14 +10,6 @@ const asked = vi.fn((request: Parameters<typeof findTargets>[0]) => Promise.reso
 vi.mock('~/workers/start', () => ({ startReckoner: () => ({ findTargets: asked }), stopReckoner: () => void stopped() }))
 const { useCorrectBench } = await import('./useCorrectBench')
 
-const read = (quantity: 'brix' | 'ph' | 'ta', value: number): Draft<Fact> => ({
-  type: 'reading',
-  at: daysAgo(0.2),
-  lotId: 'lot-must',
-  quantity,
-  typed: String(value),
-  value
-})
 /** A red must of 40 L as it was measured this morning. */
 const must = (brix: number, ph: number, ta: number): Draft<Fact>[] => [
   {
@@ -31,9 +23,9 @@ const must = (brix: number, ph: number, ta: number): Draft<Fact>[] => [
     volumeL: 40,
     volumeIs: 'measured'
   },
-  read('brix', brix),
-  read('ph', ph),
-  read('ta', ta)
+  read('lot-must', 0.2, 'brix', brix),
+  read('lot-must', 0.2, 'ph', ph),
+  read('lot-must', 0.2, 'ta', ta)
 ]
 async function correcting(brix: number, ph: number, ta: number) {
   const cellar = await house(must(brix, ph, ta))

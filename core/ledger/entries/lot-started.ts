@@ -23,7 +23,9 @@ export const lotStarted: EntryKind<'lot-started'> = {
     if (start.vesselId && !vessel) folding.problem({ code: 'unknown-vessel', entryId: start.id, vesselId: start.vesselId })
     if (vessel?.lotId) folding.problem({ code: 'vessel-taken', entryId: start.id, vesselId: vessel.id, byLotId: vessel.lotId })
     else if (vessel) fill(vessel, lot, start.at)
-    lot.contents.set(vessel && vessel.lotId === lot.id ? vessel.id : '', start.volumeL)
+    if (vessel?.lotId === lot.id) lot.contents.set(vessel.id, start.volumeL)
+    // A part of another lot starts with nothing: it stands nowhere until that is moved into it.
+    else if (start.volumeL > 0) lot.contents.set('', start.volumeL)
   }
 }
 

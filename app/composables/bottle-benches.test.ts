@@ -1,0 +1,224 @@
+import { describe, expect, it } from 'vitest'
+import { nextTick, shallowRef } from 'vue'
+import type { Draft, Fact } from '~~/core/ledger'
+import { type House, daysAgo, dryWine, house, onPage, read, vessel } from './fixtures/house'
+
+const { useBottlingDay } = await import('./useBottlingDay')
+const { useSparkling } = await import('./useSparkling')
+const { useSweetening } = await import('./useSweetening')
+const { useTrial } = await import('./useTrial')
+
+/** Two wines ready for their bottles, and a hundred bottles of one size in store. */
+const seen = (lotId: string): Draft<Fact>[] => [
+  { type: 'observation', at: daysAgo(2), lotId, what: 'clarity', clarity: 'bright', text: 'bright' },
+  { type: 'observation', at: daysAgo(2), lotId, what: 'gas', gas: 'none', text: 'no gas' },
+  { type: 'observation', at: daysAgo(2), lotId, what: 'smell', smells: ['clean'], text: 'clean' } as Draft<Fact>,
+  { type: 'observation', at: daysAgo(2), lotId, what: 'heat-test', stable: true, text: 'clear' },
+  { type: 'observation', at: daysAgo(2), lotId, what: 'cold-test', stable: true, text: 'no crystals' },
+  read(lotId, 1, 'sugar', 1),
+  read(lotId, 1, 'sg', 0.993)
+]
+const CELLAR: Draft<Fact>[] = [
+  ...vessel('glass-of-25', 25),
+  ...vessel('glass-of-12', 12),
+  ...dryWine('lot-albarino', 24, 'glass-of-25', { style: 'white', ph: 3.2, freeSo2: 30 }),
+  ...dryWine('lot-grenache', 12, 'glass-of-12', { freeSo2: 30 }),
+  ...seen('lot-albarino'),
+  ...seen('lot-grenache'),
+  { type: 'supply-stocked', at: daysAgo(90), supplyId: 'supply-bottles', material: 'bottle-750', amount: 20, unit: 'pieces' }
+]
+const lotOf = (cellar: House, id = 'lot-albarino') => shallowRef(cellar.lotOf(id))
+
+describe('bottling day', () => {
+  it('begins with the wine there is and the bottles in store; what does not fit in those goes into the next size', async () => {
+    const cellar = await house(CELLAR)
+    const day = onPage(() => useBottlingDay(lotOf(cellar)))
+    expect([day.volume.value, day.fieldsOf('bottle-750').stock.value]).toEqual([24, 20])
+    day.fieldsOf('bottle-375').stock.text = '30'
+    const filled = new Map(day.mix.value!.bottles.map((b) => [b.ml, b.count]))
+    // 24 L less 0.3 of hoses: 20 large hold 15 L, and 8.7 L are 23 halves.
+    expect([filled.get(750), filled.get(375)]).toEqual([20, 23])
+  })
+  it('the real numbers come off the wine and the store', async () => {
+    const cellar = await house(CELLAR)
+    const day = onPage(() => useBottlingDay(lotOf(cellar)))
+    day.knows.value = true
+    day.fieldsOf('bottle-750').filled.text = '18'
+    day.closure.value = 'crown'
+    day.place.value = 'shelf by the door'
+    expect(await day.log()).toBe(true)
+    const wine = cellar.lotOf('lot-albarino')!
+    expect(wine.bottled).toMatchObject([{ sizeMl: 750, left: 18, closure: 'crown', place: 'shelf by the door', material: 'bottle-750' }])
+    expect(wine.volume.value).toBeCloseTo(24 - 13.5, 6)
+    expect(cellar.state.stock.get('bottle-750')!.packages[0]!.left).toBe(2)
+  })
+  it.each([
+    ['none', '', /how many bottles/],
+    ['half a bottle', '3.5', /whole number/],
+    ['a word', 'some', /whole number/]
+  ])('%s is refused, and stays as it was typed', async (_, typed, words) => {
+    const cellar = await house(CELLAR)
+    const day = onPage(() => useBottlingDay(lotOf(cellar)))
+    day.knows.value = true
+    day.fieldsOf('bottle-750').filled.text = typed
+    expect(await day.log()).toBe(false)
+    expect(day.wrong.value).toMatch(words)
+    expect(day.fieldsOf('bottle-750').filled.text).toBe(typed)
+    expect(cellar.lotOf('lot-albarino')!.bottles).toBe(0)
+  })
+  it('more bottles than there is wine are refused by the ledger', async () => {
+    const cellar = await house(CELLAR)
+    const day = onPage(() => useBottlingDay(lotOf(cellar)))
+    day.knows.value = true
+    day.fieldsOf('bottle-750').filled.text = '60'
+    expect(await day.log()).toBe(false)
+    expect(cellar.refused.map((p) => p.code)).toEqual(['more-out-than-in'])
+  })
+  it('what was typed for one wine is not there for the next; a wine that is to sparkle is offered no still bottle', async () => {
+    const cellar = await house([...CELLAR, { type: 'lot-planned', at: daysAgo(1), lotId: 'lot-grenache', sparkling: true } as Draft<Fact>])
+    const lot = lotOf(cellar)
+    const day = onPage(() => useBottlingDay(lot))
+    day.fieldsOf('bottle-750').filled.text = '18'
+    day.knows.value = true
+    lot.value = cellar.lotOf('lot-grenache')
+    await nextTick()
+    expect([day.fieldsOf('bottle-750').filled.text, day.knows.value, day.gate.value]).toEqual(['', false, 'bottling-sparkling'])
+    expect(day.cards.value.every((card) => card.bottle!.ratedBar > 0)).toBe(true)
+    expect(day.cards.value.length).toBeGreaterThan(0)
+  })
+  it('gone on with against what is open, it stands in the ledger beside the bottles', async () => {
+    const cellar = await house([...vessel('glass-of-25', 25), ...dryWine('lot-albarino', 24, 'glass-of-25', { style: 'white' })])
+    const day = onPage(() => useBottlingDay(lotOf(cellar)))
+    day.fieldsOf('bottle-750').filled.text = '10'
+    expect(day.mayGoOn.value).toBe(false)
+    expect(await day.log()).toBe(false)
+    expect(cellar.lotOf('lot-albarino')!.bottles).toBe(0)
+    day.knows.value = true
+    expect(await day.log()).toBe(true)
+    expect([...cellar.lotOf('lot-albarino')!.endedTasks.values()]).toMatchObject([{ outcome: 'seen' }])
+    expect(cellar.lotOf('lot-albarino')!.bottles).toBe(10)
+  })
+})
+
+describe('sparkling on purpose', () => {
+  it('no sugar for a bottle made for still wine; in one that holds it, about 4 g for each bar and litre', async () => {
+    const cellar = await house(CELLAR)
+    const bench = onPage(() => useSparkling(lotOf(cellar)))
+    expect([bench.fields.volume.value, bench.fields.residual.value, bench.tested.value]).toEqual([24, 1, true])
+    expect(bench.told.value!.allowed).toBe(false)
+    bench.bottle.value = 'sparkling-bottle-750'
+    bench.fields.warmest.text = '20'
+    expect(bench.told.value!.allowed).toBe(true)
+    // 4 g of sugar in a litre make a bar at 10 °C: common practice. Five bar, less what sugar and gas are there.
+    const each = bench.told.value!.grams / 24
+    expect(each).toBeGreaterThan(14)
+    expect(each).toBeLessThan(24)
+  })
+  it('its sugar goes into the wine that is planned to sparkle from then on', async () => {
+    const cellar = await house(CELLAR)
+    const bench = onPage(() => useSparkling(lotOf(cellar)))
+    bench.bottle.value = 'sparkling-bottle-750'
+    bench.fields.warmest.text = '20'
+    bench.knows.value = true
+    expect(await bench.log()).toBe(false)
+    bench.actual.text = '430'
+    expect(await bench.log()).toBe(true)
+    const wine = cellar.lotOf('lot-albarino')!
+    expect([wine.plan.sparkling, wine.added.get('sugar')!.actual]).toEqual([true, 430])
+  })
+  it('without a sugar test its gravity tells the sugar, and says that it was not tested', async () => {
+    const cellar = await house([...vessel('glass-of-25', 25), ...dryWine('lot-albarino', 24, 'glass-of-25', { style: 'white' })])
+    const bench = onPage(() => useSparkling(lotOf(cellar)))
+    expect(bench.tested.value).toBe(false)
+    expect(bench.fields.residual.value).toBeLessThan(6)
+  })
+})
+
+describe('a sweet wine that stays so', () => {
+  it('its sugar is for the litres there are, and brings its own room; sorbate by strength and pH goes in with it', async () => {
+    const cellar = await house(CELLAR)
+    const bench = onPage(() => useSweetening(lotOf(cellar)))
+    bench.fields.chosen.text = '20'
+    // 20 g in a litre of the sweetened wine: 24 L take 480 g and a little for the room that it takes.
+    expect(bench.sweetened.value!.grams).toBeGreaterThan(479)
+    expect(bench.sweetened.value!.grams).toBeLessThan(495)
+    bench.ferments.value = false
+    expect(bench.sorbate.value!.allowed).toBe(true)
+    bench.sugarIn.text = '485'
+    bench.sorbateIn.text = '6'
+    bench.knows.value = true
+    expect(await bench.log()).toBe(true)
+    const wine = cellar.lotOf('lot-albarino')!
+    expect([wine.added.get('sugar')!.actual, wine.added.get('potassium-sorbate')!.actual]).toEqual([485, 6])
+    expect(wine.others.sugar!.value).toBeCloseTo(1 + 485 / 24, 0)
+  })
+  it('never sorbate in a wine that bacteria have worked in: it would smell of geraniums', async () => {
+    const bacteria: Draft<Fact> = { type: 'inoculation', at: daysAgo(20), lotId: 'lot-albarino', organism: 'bacteria', culture: 'B' }
+    const cellar = await house([...CELLAR, bacteria])
+    const bench = onPage(() => useSweetening(lotOf(cellar)))
+    expect(bench.through.value).toBe(true)
+    bench.fields.chosen.text = '20'
+    expect(bench.sorbate.value!.allowed).toBe(false)
+    bench.sorbateIn.text = '6'
+    bench.knows.value = true
+    expect(await bench.log()).toBe(false)
+    expect(cellar.lotOf('lot-albarino')!.added.has('potassium-sorbate')).toBe(false)
+  })
+  it('another wine is asked about anew', async () => {
+    const cellar = await house(CELLAR)
+    const lot = lotOf(cellar)
+    const bench = onPage(() => useSweetening(lot))
+    bench.fields.chosen.text = '20'
+    bench.sugarIn.text = '485'
+    lot.value = cellar.lotOf('lot-grenache')
+    await nextTick()
+    expect([bench.fields.chosen.text, bench.sugarIn.text, bench.fields.volume.value]).toEqual(['', '', 12])
+  })
+})
+
+describe('a bench trial', () => {
+  it('pours each rate from the stock, and the choice is scaled to the lot', async () => {
+    const cellar = await house(CELLAR, { of: 'bentonite' })
+    const bench = onPage(() => useTrial(lotOf(cellar)))
+    const [stock, glass] = [bench.fields.stock.value!, bench.fields.glassMl.value!]
+    // mL of stock × its strength = the rate × the glass.
+    for (const g of bench.glasses.value) expect((g.stockMl * stock) / glass).toBeCloseTo(g.rate, 2)
+    expect(bench.glasses.value).toHaveLength(4)
+    bench.chosen.value = '0.5'
+    expect(bench.grams.value).toBe(12)
+  })
+  it('tasted blind the glasses stand in another order, the same each time, and none is lost', async () => {
+    const cellar = await house(CELLAR, { of: 'bentonite' })
+    const bench = onPage(() => useTrial(lotOf(cellar)))
+    const open = bench.glasses.value.map((g) => g.rate)
+    bench.blind.value = true
+    const blind = bench.glasses.value.map((g) => g.rate)
+    expect([...blind].sort((a, b) => a - b)).toEqual(open)
+    bench.blind.value = false
+    bench.blind.value = true
+    expect(bench.glasses.value.map((g) => g.rate)).toEqual(blind)
+  })
+  it('acid in glasses: each with the pH and TA that it would have, falling and rising from glass to glass', async () => {
+    const cellar = await house(CELLAR, { of: 'tartaric' })
+    const bench = onPage(() => useTrial(lotOf(cellar)))
+    const told = bench.glasses.value.map((g) => g.figures!)
+    expect(told.every((t) => t.molecular !== undefined)).toBe(true)
+    for (const [i, t] of told.entries())
+      if (i > 0) {
+        expect(t.ph).toBeLessThan(told[i - 1]!.ph)
+        expect(t.taGPerL).toBeGreaterThan(told[i - 1]!.taGPerL)
+      }
+  })
+  it('the trial and what went in stand in the ledger; without an amount only the trial', async () => {
+    const cellar = await house(CELLAR, { of: 'tartaric' })
+    const lot = lotOf(cellar)
+    const bench = onPage(() => useTrial(lot))
+    bench.notes.value = 'the second is rounder'
+    expect(await bench.log()).toBe(true)
+    expect(cellar.facts[0]!.fact).toMatchObject({ type: 'observation', what: 'taste', text: expect.stringContaining('rounder') as string })
+    bench.chosen.value = String(bench.glasses.value[1]!.rate)
+    bench.actual.text = '12'
+    expect(await bench.log()).toBe(true)
+    expect(cellar.lotOf('lot-albarino')!.added.get('tartaric')!.actual).toBe(12)
+  })
+})

@@ -1,0 +1,222 @@
+import { describe, expect, it } from 'vitest'
+import { type Draft, type Fact, isHeld } from '~~/core/ledger'
+import { type House, daysAgo, dryWine, house, onPage, read, said, vessel } from './fixtures/house'
+
+const { useMalolactic } = await import('./useMalolactic')
+const { usePressDay } = await import('./usePressDay')
+const { useRoundStop } = await import('./useRoundStop')
+const { useSulphiteRound } = await import('./useSulphiteRound')
+
+/** A red of 40 L on its skins, four days into its ferment. */
+const FERMENT: Draft<Fact>[] = [
+  ...vessel('bin-of-60', 60, 'bin'),
+  ...vessel('glass-of-25', 25),
+  ...vessel('glass-of-15', 15),
+  ...vessel('glass-of-34', 34),
+  {
+    type: 'lot-started',
+    at: daysAgo(5),
+    lotId: 'lot-in-ferment',
+    name: 'Tempranillo',
+    stream: 'fresh',
+    style: 'red',
+    varieties: [],
+    volumeL: 40,
+    volumeIs: 'measured',
+    massKg: 62,
+    vesselId: 'bin-of-60'
+  },
+  read('lot-in-ferment', 5, 'sg', 1.095),
+  { type: 'inoculation', at: daysAgo(4), lotId: 'lot-in-ferment', organism: 'yeast', culture: 'Y' },
+  read('lot-in-ferment', 1, 'sg', 1.04)
+]
+const prism: Draft<Fact> = { type: 'instrument-added', at: daysAgo(9), instrumentId: 'the-prism', name: 'Prism', kind: 'refractometer' }
+const stopAt = (cellar: House, kept?: Parameters<typeof useRoundStop>[1]) => onPage(() => useRoundStop(cellar.lotOf('lot-in-ferment')!, kept))
+
+describe('a stop on the round', () => {
+  it('a gravity, a temperature, a smell and the cap worked are five lines of one look', async () => {
+    const cellar = await house(FERMENT)
+    const stop = stopAt(cellar)
+    expect([stop.nothing.value, stop.day.value]).toEqual([true, 5])
+    stop.gravity.text = '1,032'
+    stop.celsius.text = '26'
+    stop.smells.value = ['clean']
+    stop.work.value = ['punch-down', 'stir']
+    expect(stop.ok()).toBe(true)
+    expect(await stop.log()).toBe(true)
+    const red = cellar.lotOf('lot-in-ferment')!
+    expect([red.temperature!.value, red.smelt!.smells, [...red.worked.keys()]]).toEqual([26, ['clean'], ['punch-down', 'stir']])
+    // Read at the must's 26 °C by a hydrometer that reads true at 20: a little more than a point is added.
+    expect(red.sg!.value - 1.032).toBeGreaterThan(0.0008)
+    expect(red.sg!.value - 1.032).toBeLessThan(0.0025)
+  })
+  it('a refractometer in a ferment sees alcohol too: what it counts as is far below what it shows', async () => {
+    const cellar = await house([...FERMENT, prism])
+    const stop = stopAt(cellar)
+    stop.readWith.value = 'the-prism'
+    stop.gravity.text = '12 brix'
+    // 12 °Brix would be 1.048; from 22.6 °Brix it is a must that has made alcohol, well under 1.035.
+    expect(stop.counts.value!).toBeLessThan(1.035)
+    expect(stop.counts.value!).toBeGreaterThan(1.01)
+    expect(stop.corrected.value).toBe(true)
+    await stop.log()
+    expect(cellar.lotOf('lot-in-ferment')!.sg!.value).toBeCloseTo(stop.counts.value!, 6)
+  })
+  it('a gravity that rises is asked about once, and taken when it is confirmed', async () => {
+    const stop = stopAt(await house(FERMENT))
+    stop.gravity.text = '1.084'
+    expect(stop.ok()).toBe(false)
+    expect(stop.odd.value).toMatch(/higher than the 1\.040/)
+    stop.confirm()
+    expect(stop.ok()).toBe(true)
+    stop.gravity.text = '1.085'
+    expect(stop.ok()).toBe(false)
+  })
+  it('half typed and come back to, it stands as it was', async () => {
+    const cellar = await house(FERMENT)
+    const stop = stopAt(cellar)
+    stop.gravity.text = '1.03'
+    stop.note.value = 'cap is dry'
+    const again = stopAt(cellar, JSON.parse(JSON.stringify(stop.typed.value)) as typeof stop.typed.value)
+    expect([again.gravity.text, again.note.value, again.nothing.value]).toEqual(['1.03', 'cap is dry', false])
+  })
+  it.each(['much', '10.32 SG', '-4'])('“%s” is no gravity: nothing is logged', async (typed) => {
+    const stop = stopAt(await house(FERMENT))
+    stop.gravity.text = typed
+    expect(stop.ok()).toBe(false)
+    expect([stop.gravity.text, stop.gravity.message !== undefined || stop.gravity.question !== undefined]).toEqual([typed, true])
+  })
+})
+
+describe('press day', () => {
+  const pressing = async () => {
+    const cellar = await house([...FERMENT, read('lot-in-ferment', 0.1, 'sg', 0.995)])
+    return { cellar, press: onPage(() => usePressDay(cellar.lotOf('lot-in-ferment')!)) }
+  }
+  const held = (cellar: House) =>
+    Object.fromEntries(cellar.lots.filter(isHeld).flatMap((l) => [...l.contents].map(([id, litres]) => [`${l.name} in ${id}`, litres])))
+  it('free run and press wine apart: two lots, and as much wine as was measured', async () => {
+    const { cellar, press } = await pressing()
+    press.free.text = '30'
+    press.pressed.text = '6'
+    Object.assign(press.freeVessel, { value: 'glass-of-34' })
+    press.pressVessel.value = 'glass-of-15'
+    press.apart.value = true
+    expect(press.pressPlaces.value.map((p) => p.value)).not.toContain('glass-of-34')
+    expect(await press.log()).toBe(true)
+    expect(held(cellar)).toEqual({ 'Tempranillo in glass-of-34': 30, 'Tempranillo, press wine in glass-of-15': 6 })
+    expect(cellar.state.vessels.get('bin-of-60')!.lotId).toBeUndefined()
+    expect(cellar.lotOf('lot-in-ferment')!.pressedAt).toBeDefined()
+  })
+  it('together in one vessel, or one lot in two', async () => {
+    const one = await pressing()
+    one.press.free.text = '28'
+    one.press.pressed.text = '5'
+    one.press.freeVessel.value = 'glass-of-34'
+    one.press.apart.value = false
+    expect(await one.press.log()).toBe(true)
+    expect(held(one.cellar)).toEqual({ 'Tempranillo in glass-of-34': 33 })
+    const two = await pressing()
+    two.press.free.text = '25'
+    two.press.pressed.text = '8'
+    two.press.apart.value = false
+    two.press.freeVessel.value = 'glass-of-25'
+    two.press.pressVessel.value = 'glass-of-15'
+    expect(await two.press.log()).toBe(true)
+    expect(held(two.cellar)).toEqual({ 'Tempranillo in glass-of-25': 25, 'Tempranillo in glass-of-15': 8 })
+  })
+  it('more than the vessel holds is refused, and all stays on its skins', async () => {
+    const { cellar, press } = await pressing()
+    press.free.text = '30'
+    press.freeVessel.value = 'glass-of-15'
+    expect(await press.log()).toBe(false)
+    expect(cellar.refused.map((p) => p.code)).toContain('overfull')
+    expect(held(cellar)).toEqual({ 'Tempranillo in bin-of-60': 40 })
+  })
+})
+
+describe('the month’s round of sulphite', () => {
+  const KEPT = [
+    ...vessel('glass-of-25', 25),
+    ...vessel('glass-of-12', 12),
+    ...dryWine('lot-albarino', 24, 'glass-of-25', { style: 'white', ph: 3.3, freeSo2: 12 }),
+    ...dryWine('lot-grenache', 12, 'glass-of-12', { freeSo2: 60 })
+  ]
+  it('what is low gets what brings it through the month, what is high is left alone, and one solution is for all', async () => {
+    await house(KEPT)
+    const round = onPage(() => useSulphiteRound())
+    expect(round.lines.value.map((l) => [l.lot.id, l.grams > 0])).toEqual([
+      ['lot-albarino', true],
+      ['lot-grenache', false]
+    ])
+    const [line] = round.toDose.value
+    // mg/L × L = mg of SO₂; 57.6 % of the salt is SO₂; the solution holds so much salt in a litre.
+    expect(line!.grams).toBeCloseTo((line!.addMgPerL * 24) / 576, 2)
+    expect(round.totalG.value).toBeCloseTo(line!.grams, 6)
+    expect((round.stockMl.value * round.stockGPerL) / 1000).toBeCloseTo(round.totalG.value, 6)
+  })
+  it('what was read and what went in move the list on', async () => {
+    const cellar = await house(KEPT)
+    const round = onPage(() => useSulphiteRound())
+    await round.read(cellar.lotOf('lot-albarino')!, '33', 33)
+    expect(round.lines.value.find((l) => l.lot.id === 'lot-albarino')!.freeMgPerL).toBe(33)
+    await round.read(cellar.lotOf('lot-grenache')!, '5', 5)
+    const line = round.toDose.value.find((l) => l.lot.id === 'lot-grenache')!
+    await round.wentIn(line, line.grams, false)
+    expect(said.at(-1)).toBe('lot-grenache: it is in')
+    expect(round.toDose.value.map((l) => l.lot.id)).not.toContain('lot-grenache')
+  })
+  it('a wine of which nothing was read is named and not guessed at', async () => {
+    const cellar = await house([...KEPT.filter((d) => !(d.type === 'reading' && d.lotId === 'lot-grenache' && d.quantity === 'freeSo2'))])
+    const round = onPage(() => useSulphiteRound())
+    expect(round.unread.value.map((l) => l.id)).toEqual(['lot-grenache'])
+    expect(cellar.lots).toHaveLength(2)
+  })
+})
+
+describe('malolactic of a lot', () => {
+  const turning = async (more: Draft<Fact>[] = []) => {
+    const cellar = await house([
+      ...vessel('glass-of-25', 25),
+      ...dryWine('lot-grenache', 24, 'glass-of-25', { freeSo2: 5 }),
+      { type: 'lot-planned', at: daysAgo(20), lotId: 'lot-grenache', malolactic: 'after-pressing' },
+      read('lot-grenache', 20, 'malic', 2.2),
+      ...more
+    ])
+    return { cellar, malolactic: onPage(() => useMalolactic(() => cellar.lotOf('lot-grenache')!)) }
+  }
+  const bacteria: Draft<Fact> = { type: 'inoculation', at: daysAgo(18), lotId: 'lot-grenache', organism: 'bacteria', culture: 'B' }
+  it('bacteria go in by the litres there are, and it is under way', async () => {
+    const { cellar, malolactic } = await turning()
+    expect(malolactic.grams.value).toBeGreaterThan(0)
+    await malolactic.pitched(0.3)
+    expect(said).toEqual(['Bacteria are in lot-grenache'])
+    expect([cellar.lotOf('lot-grenache')!.malolactic, cellar.lotOf('lot-grenache')!.bacteria!.name !== '']).toEqual(['under-way', true])
+  })
+  it('a test below 0.1 g/L ends it; the pH that malic acid leaves behind is higher', async () => {
+    const { cellar, malolactic } = await turning([bacteria])
+    const before = cellar.lotOf('lot-grenache')!.ph!.value
+    malolactic.malic.text = '0,05'
+    expect(malolactic.malicVerdict.value).toBeDefined()
+    expect(await malolactic.logMalic()).toBe(true)
+    const after = cellar.lotOf('lot-grenache')!
+    expect([after.malolactic, malolactic.malic.text]).toEqual(['done', ''])
+    expect(after.ph!.value).toBeGreaterThanOrEqual(before)
+  })
+  it('half of it is not the end, and no number is no reading', async () => {
+    const { cellar, malolactic } = await turning([bacteria])
+    malolactic.malic.text = 'half'
+    expect(await malolactic.logMalic()).toBe(false)
+    malolactic.malic.text = '1.1'
+    await malolactic.logMalic()
+    expect(cellar.lotOf('lot-grenache')!.malolactic).not.toBe('done')
+  })
+  it('without a test it is waited for a month after the last sign, and no sooner', async () => {
+    const { cellar, malolactic } = await turning([bacteria])
+    expect(malolactic.waited.value).toMatchObject({ enough: false, wants: 30 })
+    await malolactic.bubbles('a few')
+    expect(malolactic.waited.value!.days).toBeLessThan(1)
+    await malolactic.over()
+    expect(cellar.lotOf('lot-grenache')!.malolactic).toBe('done')
+  })
+})
