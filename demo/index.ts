@@ -8,7 +8,7 @@ import { blocks } from './blocks'
 import { equipment } from './equipment'
 import { godello } from './godello'
 import { grenache } from './grenache'
-import { carignan, loureiro, macabeo, moscatel } from './last-year'
+import { carignan, graciano, loureiro, macabeo, moscatel } from './last-year'
 import { yearOf } from './put'
 import { treixadura } from './treixadura'
 import { store } from './store'
@@ -16,8 +16,8 @@ import { mencia } from './mencia'
 import { tempranillo } from './tempranillo'
 
 /**
- * The demo: an invented household, the Larkrise cellar, with thirteen lots in four streams and all stages up to wines in their
- * bottles, dry, sweet and sparkling, two blocks that ripen, a store, and fruit still to come. All figures are made up; dates count
+ * The demo: an invented household, the Larkrise cellar, with fourteen lots in four streams and all stages up to wines in their
+ * bottles, dry, sweet and sparkling, a blend, two blocks that ripen, a store, and fruit still to come. All figures are made up; dates count
  * back from the day, and crush day from the hour, at which it is laid out, so that its clocks stand the same whenever it is opened.
  */
 export function demoCellar(now: Date): CellarFile {
@@ -45,6 +45,7 @@ export function demoCellar(now: Date): CellarFile {
   loureiro(put, yearOf(now, 421))
   macabeo(put, yearOf(now, 421))
   moscatel(put, yearOf(now, 421))
+  graciano(put, yearOf(now, 419))
   carignan(put, yearOf(now, 421))
   grenache(put, yearOf(now, 96))
   godello(put, yearOf(now, 104))

@@ -161,23 +161,53 @@ export function moscatel(put: Put, vintage: number): void {
   put(40, 21, { type: 'bottle-taken', lotId, sizeMl: 750, count: 4, what: 'given', note: 'for the feast' })
 }
 
-/** A red in an old barrel, with staves for the wood that the barrel has no more. */
+/** A few litres of a red that were grown for the blend, and went into it. */
+export function graciano(put: Put, vintage: number): void {
+  const lotId = 'lot-graciano'
+  started(put, lotId, { name: 'Graciano', style: 'red', volumeL: 7, vintage }, [
+    [416, 1.088],
+    [412, 1.05],
+    [408, 1.012],
+    [403, 0.995],
+    [398, 0.994]
+  ])
+  put(402, 10, { type: 'transfer', purpose: 'press', from: { lotId }, to: { lotId }, outL: 7, inL: 5.6 })
+  put(397, 10, { type: 'inoculation', lotId, organism: 'bacteria', culture: 'Malolactic culture', grams: 0.1 })
+  put(340, 19, read(lotId, 'malic', '0.06'))
+  put(338, 12, { type: 'transfer', purpose: 'rack', from: { lotId }, to: { lotId }, outL: 5.6, inL: 5 })
+  put(338, 13, sulphite(lotId, 0.4))
+  put(70, 18, read(lotId, 'ph', '3.44'))
+  put(70, 18, read(lotId, 'ta', '6.6'))
+  put(63, 10, {
+    type: 'transfer',
+    purpose: 'blend',
+    from: { lotId },
+    to: { lotId: 'lot-carignan' },
+    outL: 5,
+    inL: 4.8
+  })
+}
+
+/** A red in an old barrel, blended before it went there, with staves for the wood that the barrel has no more. */
 export function carignan(put: Put, vintage: number): void {
   const lotId = 'lot-carignan'
   const vesselId = 'vessel-old-oak'
   put(430, 9, { type: 'vessel-added', vesselId, name: 'Old oak', kind: 'barrel', capacityL: 30, material: 'oak', fillsBefore: 4 })
-  started(put, lotId, { name: 'Carignan', style: 'red', volumeL: 34, vintage }, [
+  started(put, lotId, { name: 'Carignan', style: 'red', volumeL: 29, vintage }, [
     [418, 1.091],
     [415, 1.06],
     [411, 1.014],
     [405, 0.995],
     [400, 0.994]
   ])
-  put(404, 10, { type: 'transfer', purpose: 'press', from: { lotId }, to: { lotId }, outL: 34, inL: 31.5 })
+  put(404, 10, { type: 'transfer', purpose: 'press', from: { lotId }, to: { lotId }, outL: 29, inL: 26.6 })
   put(399, 10, { type: 'inoculation', lotId, organism: 'bacteria', culture: 'Malolactic culture', grams: 0.3 })
   put(340, 18, read(lotId, 'malic', '0.08'))
-  put(338, 10, { type: 'transfer', purpose: 'rack', from: { lotId }, to: { lotId }, outL: 31.5, inL: 30.8 })
-  put(338, 11, sulphite(lotId, 2.4))
+  put(338, 10, { type: 'transfer', purpose: 'rack', from: { lotId }, to: { lotId }, outL: 26.6, inL: 26 })
+  put(338, 11, sulphite(lotId, 2))
+  put(70, 18, read(lotId, 'ph', '3.62'))
+  put(70, 18, read(lotId, 'ta', '5.3'))
+  put(64, 20, { type: 'observation', lotId, what: 'taste', text: 'In glasses, by letters: a sixth of Graciano, for its acid and colour' })
   put(62, 10, { type: 'transfer', purpose: 'rack', from: { lotId }, to: { lotId, vesselId }, outL: 30.8, inL: 29.8 })
   put(62, 11, sulphite(lotId, 3))
   for (const [quantity, typed] of [

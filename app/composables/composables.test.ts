@@ -146,6 +146,14 @@ describe('figures show the digits they deserve, in the person’s units', () => 
     const f = useFormat()
     expect(f.words(f[kind](value))).toBe(words)
   })
+  it('how far a volume may be off has its unit and its decimals', () => {
+    const f = useFormat()
+    expect([f.volumeWithin(21.7, 0.434), f.volumeWithin(140, 2.8), f.volumeWithin(0.9, 0.018)]).toEqual([
+      { text: '21.7', unit: 'L', spread: '0.4' },
+      { text: '140', unit: 'L', spread: '3' },
+      { text: '900', unit: 'mL', spread: '18' }
+    ])
+  })
   it('a scale of a hundredth shows hundredths; gallons and Fahrenheit where they are asked for', () => {
     useSettingsStore().change({ scaleStepG: 0.01, system: 'US', temperature: '°F', sugar: 'SG' })
     const f = useFormat()

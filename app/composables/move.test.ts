@@ -157,11 +157,16 @@ describe('topping up', () => {
 
 describe('combining', () => {
   it('as much as the other vessel has room for; both keep their shares of what they were', async () => {
-    const cellar = await house([...CELLAR, ...vessel('tank-of-60', 60, 'tank'), ...dryWine('lot-tempranillo', 36, 'tank-of-60', { ph: 3.7 })], { as: 'combine' })
+    const other = [...vessel('tank-of-60', 60, 'tank'), ...dryWine('lot-tempranillo', 36, 'tank-of-60', { ph: 3.7 })]
+    const cellar = await house([...CELLAR, ...other], { as: 'combine' })
     const move = onPage(() => useMove('lot-grenache'))
     move.partner.value = 'lot-tempranillo/tank-of-60'
     await nextTick()
     expect(move.combineL.value).toBe(24)
+    expect(move.meeting.value.map((p) => [p.lot.id, p.litres])).toEqual([
+      ['lot-grenache', 24],
+      ['lot-tempranillo', 36]
+    ])
     expect(await logged(move)).toBe(true)
     const blend = cellar.lotOf('lot-tempranillo')!
     expect(blend.volume.value).toBeCloseTo(60, 6)

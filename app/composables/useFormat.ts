@@ -28,6 +28,12 @@ export function useFormat() {
     if (volumeUnit.value === 'L' && volumeL < 1) return { text: digits(volumeL * 1000, 0), unit: 'mL' }
     return { text: withoutZeros(threeFigures(fromLitres(volumeL, volumeUnit.value))), unit: volumeUnit.value }
   }
+  /** A volume and how far it may be off, both in its unit and with its decimals. */
+  function volumeWithin(volumeL: number, spreadL: number): Shown & { spread: string } {
+    const shown = volume(volumeL)
+    const own = shown.unit === 'mL' ? spreadL * 1000 : fromLitres(spreadL, volumeUnit.value)
+    return { ...shown, spread: digits(own, shown.text.split('.')[1]?.length ?? 0) }
+  }
   const mass = (massKg: number): Shown => ({
     text: withoutZeros(threeFigures(fromKilograms(massKg, massUnit.value))),
     unit: massUnit.value
@@ -85,6 +91,7 @@ export function useFormat() {
     typedVolume,
     volumes,
     volume,
+    volumeWithin,
     mass,
     temperature,
     gravity,

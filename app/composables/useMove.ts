@@ -260,6 +260,14 @@ export function useMove(lotId: string) {
     ]
   })
 
+  /** What comes together, where two wines do: as much as is typed, or could go over. */
+  const meeting = computed(() => {
+    const [l, giving] = [lot.value, giver.value]
+    const taking = receiver.value
+    if (!l || !giving || !taking || giving.id === taking.id) return []
+    const litres = (as.value === 'combine' ? combineL : topL).value ?? held.value
+    return [{ lot: giving, litres }, { lot: taking, litres: taking.volume.value }]
+  })
   const giver = computed(() => (as.value === 'combine' ? lot.value : topperLot.value))
   const { shelf, blended, refused } = useMovePreview(drafts, giver, receiver)
 
@@ -305,6 +313,7 @@ export function useMove(lotId: string) {
     doseShown,
     sulphite,
     salt,
+    meeting,
     shelf,
     blended,
     refused,

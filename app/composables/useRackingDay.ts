@@ -1,7 +1,7 @@
 import { fact, transfer } from '~~/core/drafts'
 import { type Draft, type Fact, type LotView, isHeld, isWine } from '~~/core/ledger'
 import type { RackingMove, RackingPlan } from '~~/core/racking'
-import { askRacking, isAskedFor, leesShareOf, lotOfWine, toppingWines } from '~~/core/stages'
+import { askRacking, isAskedFor, leesShareOf, lotOfWine, meetings, toppingWines } from '~~/core/stages'
 import { startRacking } from '~/workers/start'
 
 /** A move that brought so much more or less than was planned makes another plan, as a share. */
@@ -75,15 +75,19 @@ export function useRackingDay() {
     const after = new Map(lees.value).set(lotId, String(Math.round(share * 100)))
     void change({ lees: [...after].map((part) => part.join('~')).join(',') })
   }
-  /** Red and white are blended by taste, not for want of a vessel. */
-  const mayTake = (into: LotView, from: LotView) =>
-    toppingWines(into, [from], cellar.state.vessels, now.value).find((t) => !t.barred && !t.doubts.includes('other-style'))
-  /** Pairs that could come together without harm, whichever comes to the vessel first, and those that may. */
+  const likenessOf = (into: LotView, from: LotView) =>
+    toppingWines(into, [from], cellar.state.vessels, now.value).find((t) => !t.barred)?.likeness
+  const whole = (lot: LotView) => ({ lot, litres: lot.volume.value })
+  /**
+   * Pairs that could come together without harm, whichever comes to the vessel first, and those that may. Red and white are blended by
+   * taste, not for want of a vessel.
+   */
   const pairs = computed(() =>
     chosen.value.flatMap((a, i) =>
       chosen.value.slice(i + 1).flatMap((b) => {
-        const [one, other] = [mayTake(a, b), mayTake(b, a)]
-        return one && other ? [{ key: `${a.id}~${b.id}`, a, b, likeness: Math.min(one.likeness, other.likeness) }] : []
+        const [one, other] = [likenessOf(a, b), likenessOf(b, a)]
+        const may = a.style === b.style && one !== undefined && other !== undefined && meetings([a, b].map(whole), now.value).length === 0
+        return may ? [{ key: `${a.id}~${b.id}`, a, b, likeness: Math.min(one, other) }] : []
       })
     )
   )

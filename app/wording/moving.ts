@@ -1,4 +1,4 @@
-import type { AirAdvice, Place, ToppingDoubt } from '~~/core/stages'
+import type { AirAdvice, MeetingTrouble, Place, ToppingDoubt } from '~~/core/stages'
 
 export const MOVE_AS = {
   'rack': { label: 'Rack', hint: 'off its lees, into clean vessels' },
@@ -39,6 +39,21 @@ export const TOPPING_DOUBT: Record<ToppingDoubt, string> = {
 }
 export const sayLikeness = (likeness: number): string =>
   (likeness > 0.75 ? 'very like' : likeness > 0.4 ? 'like' : likeness > 0.15 ? 'somewhat like' : 'unlike')
+
+/** What one wine brings into another, with what to do. */
+export const MEETING: Record<MeetingTrouble, (from: string, into: string) => string> = {
+  'geranium': (from, into) =>
+    `${from} holds sorbate, and bacteria have worked in ${into}: together they smell of geranium leaves, for good. Never blend these two.`,
+  'bacteria-stopped': (from, into) =>
+    `Bacteria are at work in ${into}, and the free SO₂ of ${from} stops them. Wait until its malolactic is over.`,
+  'malic-again': (from, into) =>
+    `${from} still has malic acid and ${into} is through: in the blend malolactic can begin again, in the bottle too. `
+    + `Take ${from} through it first, or keep the blend sulphited and cool.`,
+  'sugar-again': (from, into) =>
+    `${from} has sugar left and ${into} is dry: in the blend it can ferment again. Hold it as a sweet wine is held, or leave them apart.`,
+  'fault': (from, into) =>
+    `${from} smelt of a fault not long ago: in ${into} there would be more of it, not less. Look into that first.`
+}
 
 export const PLACE_FIRST: Record<Place['first'][number], string> = {
   wash: 'wash it first',

@@ -83,7 +83,7 @@ test('a damaged, a foreign and a newer file change nothing and say why', async (
     page
       .getByLabel('Bring in a cellar file')
       .setInputFiles({ name: 'cellar.json', mimeType: 'application/json', buffer: Buffer.from(body) })
-  const before = await page.getByText(/\d+ entries, 13 lots/).textContent()
+  const before = await page.getByText(/\d+ entries, 14 lots/).textContent()
   for (const [body, words] of [
     ['{"format":"presk-cel', 'not a whole cellar file'],
     ['{"a":1}', 'not written by Presk'],

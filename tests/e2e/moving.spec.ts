@@ -109,4 +109,9 @@ test('one lot into another: its figures before and after stand beside it, by the
   await expect(figures.getByRole('row', { name: /^pH 3\.\d\d 3\.\d\d$/ })).toBeVisible()
   await box(page, 'Went over').fill('9')
   await expect(page.getByText(/A vessel of 25 L is said to hold 33\.4 L/)).toBeVisible()
+  // A little of it brings no sulphite worth speaking of; as much as this does.
+  const stopped = page.getByText(/Bacteria are at work in Bobal/)
+  await expect(stopped).toBeHidden()
+  await box(page, 'Went over').fill('30')
+  await expect(stopped).toBeVisible()
 })

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { LotView } from '~~/core/ledger'
 import { NET_SPREAD } from '~~/core/stages'
 import type { useRackingDay } from '~/composables/useRackingDay'
 
@@ -11,11 +12,10 @@ const items = computed(() => wines.value.map((l) => ({ value: l.id, label: l.nam
 const mixing = computed({ get: () => mixed.value.map((p) => p.key), set: (keys) => void setMixed(keys) })
 const pairItems = computed(() => pairs.value.map((p) => ({ value: p.key, label: `${p.a.name} with ${p.b.name}` })))
 const SHARES = [0.01, 0.02, 0.03, 0.04, 0.06, 0.1, 0.15].map((value) => ({ value, label: `${Math.round(value * 100)} %` }))
-const net = (id: string) => {
-  const lot = chosen.value.find((l) => l.id === id)!
-  return lot.volume.value * (1 - leesOf(lot))
+const net = (lot: LotView) => {
+  const litres = lot.volume.value * (1 - leesOf(lot))
+  return f.volumeWithin(litres, litres * NET_SPREAD)
 }
-const spread = (id: string) => f.words(f.volume(Number((net(id) * NET_SPREAD).toPrecision(2))))
 const state = (v: (typeof vessels.value)[number]) =>
   v.litres > 0.05 ? '' : v.sanitisedAt ? 'clean' : v.used ? 'wash it first' : 'not used yet'
 </script>
@@ -36,7 +36,9 @@ const state = (v: (typeof vessels.value)[number]) =>
             :items="SHARES"
             @update:model-value="setLees(l.id, $event)"
           />
-          <span><span class="figure">{{ f.words(f.volume(net(l.id))) }}</span> <span class="soft small">± {{ spread(l.id) }}</span></span>
+          <span class="whitespace-nowrap">
+            <span class="figure">{{ f.words(net(l)) }}</span> <span class="soft small">± {{ net(l).spread }}</span>
+          </span>
         </li>
       </ul>
       <p class="soft small">Lees take 2 to 5 %, the first time more (common practice). The real volume is told move by move.</p>

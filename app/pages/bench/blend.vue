@@ -84,12 +84,14 @@ useHead({ title: 'Blend · Presk' })
       <FigureNumber v-if="blend.freeSo2MgPerL !== undefined" label="Free SO₂" :shown="f.so2(blend.freeSo2MgPerL)" origin="forecast" />
     </section>
     <p v-else class="soft">Give two wines and how much of each. Try it in the glass first, blind; then measure the blend and compare.</p>
+    <MeetingNotes class="mt-4" :parts="parts.map((p) => ({ lot: cellar.lotOf(p.lotId), litres: p.volume.value }))" />
     <div class="parts">
       <fieldset v-for="(p, i) in parts" :key="i" class="part">
         <legend class="display">Part {{ i + 1 }}</legend>
         <SelectField
           v-model="p.lotId"
           label="From"
+          class="full"
           :items="[{ value: '', label: 'no lot' }, ...cellar.lots.map((l) => ({ value: l.id, label: l.name }))]"
           @update:model-value="fill(i)"
         />
@@ -99,7 +101,7 @@ useHead({ title: 'Blend · Presk' })
         <QuantityField label="pH" :field="p.ph" />
         <QuantityField label="TA" :field="p.ta" unit-label="g/L" />
         <QuantityField label="Free SO₂" :field="p.free" unit-label="mg/L" />
-        <UButton v-if="parts.length > 2" variant="link" class="justify-self-start px-0" @click="parts.splice(i, 1)"
+        <UButton v-if="parts.length > 2" variant="link" class="full justify-self-start px-0" @click="parts.splice(i, 1)"
         >Leave this part out</UButton
         >
       </fieldset>
@@ -125,10 +127,15 @@ useHead({ title: 'Blend · Presk' })
 }
 .part {
   display: grid;
-  gap: 14px;
+  grid-template-columns: repeat(auto-fit, minmax(124px, 1fr));
+  gap: 14px 12px;
   align-content: start;
   border-top: 4px solid var(--line);
   padding-top: 12px;
+}
+.part legend,
+.part > :deep(.full) {
+  grid-column: 1 / -1;
 }
 .part legend {
   font-size: 1.2rem;

@@ -1,5 +1,7 @@
 export { airAdvice } from './air'
 export type { AirAdvice } from './air'
+export { meetings } from './meetings'
+export type { Meeting, MeetingTrouble } from './meetings'
 export { isAskedFor, placesFor } from './places'
 export type { Place } from './places'
 export { toppingWines } from './topping-wines'

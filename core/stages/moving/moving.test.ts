@@ -4,14 +4,14 @@ import { type Draft, type Fact, type LotView, type VesselState, foldCellar, lotA
 import { DAY, ledgerBefore } from '../ledger.fixture'
 import { vesselTasksOf } from '../vessels'
 import { woodStage } from '../wood'
-import { airAdvice, placesFor, toppingWines } from '.'
+import { airAdvice, meetings, placesFor, toppingWines } from '.'
 
 const NOW = Date.UTC(2026, 10, 26, 12)
 const { entry, now, read, start } = ledgerBefore(NOW, DAY, 'lot-moving')
 
 /** A wine, or what becomes one, with more said of it. */
 function lots(
-  ...told: {
+  ...all: {
     id: string
     sg?: number
     style?: 'red' | 'white'
@@ -20,25 +20,31 @@ function lots(
     malic?: number
     ph?: number
     smells?: 'rotten-egg' | 'vinegar'
+    free?: number
+    sugar?: number
+    more?: Draft<Fact>[]
   }[]
 ): LotView[] {
   const cellar = foldCellar(
-    told.flatMap(({ id, sg = 0.994, style = 'red', variety = 'Tempranillo', vintage = 2026, malic, ph = 3.5, smells }) => [
+    all.flatMap(({ id, sg = 0.994, style = 'red', variety = 'Tempranillo', vintage = 2026, ph = 3.5, more = [], ...told }) => [
       start(60, { lotId: id, name: id, style, varieties: [{ name: variety, share: 1 }], vintage }),
       read(59, 'sg', 1.09, id),
       entry(58, { type: 'inoculation', lotId: id, organism: 'yeast', culture: 'Y', grams: 5 }),
       read(20, 'sg', sg, id),
       read(16, 'ph', ph, id),
-      ...(malic === undefined
+      ...(told.malic === undefined
         ? []
         : [
             entry(19, { type: 'inoculation', lotId: id, organism: 'bacteria', culture: 'B', grams: 1 } as Draft<Fact>),
-            read(2, 'malic', malic, id)
+            read(2, 'malic', told.malic, id)
           ]),
-      ...(smells ? [entry(2, { type: 'observation', lotId: id, what: 'smell', text: 'x', smells: [smells] })] : [])
+      ...(told.free === undefined ? [] : [read(1, 'freeSo2', told.free, id)]),
+      ...(told.sugar === undefined ? [] : [read(1, 'sugar', told.sugar, id)]),
+      ...more.map((draft) => entry(1.5, { ...draft, lotId: id } as Draft<Fact>)),
+      ...(told.smells ? [entry(2, { type: 'observation', lotId: id, what: 'smell', text: 'x', smells: [told.smells] })] : [])
     ])
   )
-  return told.map(({ id }) => lotAt(cellar.lots.get(id)!, now))
+  return all.map(({ id }) => lotAt(cellar.lots.get(id)!, now))
 }
 
 describe('with air or without', () => {
@@ -74,6 +80,61 @@ describe('wines to top up with', () => {
   it('another colour and a younger vintage are doubted', () =>
     expect(likest({ id: 'lot-moving-w', malic: 0.05, style: 'white', vintage: 2027 })[0]![1]).toEqual(['other-style', 'younger']))
   it('what ferments or is must is none', () => expect(likest({ id: 'lot-moving-x', sg: 1.05 })).toEqual([]))
+})
+
+describe('two wines that are to meet', () => {
+  const [A, B] = ['lot-moving-a', 'lot-moving-b']
+  const sorbate: Draft<Fact> = { type: 'addition', lotId: '', material: 'potassium-sorbate', unit: 'g', actual: 3 }
+  const none: Draft<Fact> = { type: 'lot-planned', lotId: '', malolactic: 'none' }
+  const noMalic: Draft<Fact> = { type: 'reading', lotId: '', quantity: 'malic', typed: '0.1', value: 0.1 }
+  const through = { malic: 0.05 }
+  type Wine = Omit<Parameters<typeof lots>[0], 'id'>
+  const meet = (wines: LotView[], ...litres: number[]) => meetings(wines.map((lot, i) => ({ lot, litres: litres[i] ?? 10 })), now)
+  const brings = (a: Wine, b: Wine, ...litres: number[]) =>
+    meet(lots({ id: A, ...a }, { id: B, ...b }), ...litres).map((m) => `${m.code} ${m.fromId.at(-1)}>${m.intoId.at(-1)}`)
+  it.each<[string, Wine, Wine, string[]]>([
+    ['two that are through', through, through, []],
+    ['two that are to keep their malic acid', { more: [none] }, { more: [none] }, []],
+    ['one through and one with its malic acid', through, { more: [none] }, ['malic-again b>a']],
+    ['with a test that says there is none', through, { more: [none, noMalic] }, []],
+    ['bacteria at work, and free SO₂', { malic: 1.2 }, { more: [none], free: 30 }, ['bacteria-stopped b>a']],
+    ['bacteria at work, and hardly any', { malic: 1.2 }, { more: [none], free: 6 }, []],
+    ['bacteria at work, into one that is through', { malic: 1.2, free: 0 }, { ...through, free: 0 }, []],
+    [
+      'sorbate into what bacteria have worked in',
+      { sugar: 18, more: [none, sorbate] },
+      { ...through, sugar: 1 },
+      ['geranium a>b', 'malic-again a>b', 'sugar-again a>b']
+    ],
+    ['sorbate and no bacteria anywhere', { sugar: 18, more: [none, sorbate] }, { more: [none], sugar: 1 }, ['sugar-again a>b']],
+    ['sugar by a test, though its gravity is low', { more: [none], sugar: 9 }, { more: [none], sugar: 1 }, ['sugar-again a>b']],
+    ['both sweet', { more: [none], sugar: 9 }, { more: [none], sugar: 12 }, []],
+    ['a fault into a sound wine', { ...through, smells: 'vinegar' }, through, ['fault a>b']],
+    ['a fault in both', { ...through, smells: 'vinegar' }, { ...through, smells: 'rotten-egg' }, []],
+    ['a ferment has nothing to lose', { sg: 1.04 }, through, []]
+  ])('%s', (_name, a, b, found) => {
+    expect(brings(a, b)).toEqual(found)
+    // Whichever is poured into which, the same is said.
+    const turned = { 'a>b': 'b>a', 'b>a': 'a>b' }
+    expect(brings(b, a)).toEqual(found.map((m) => m.replace(/.>.$/, (way) => turned[way as keyof typeof turned])))
+  })
+  it('a cup that brings next to nothing harms nothing; sorbate does in any amount', () => {
+    const kept = { more: [none], free: 25 }
+    expect(brings(kept, { malic: 1.2 }, 0.6, 24)).toEqual([])
+    expect(brings(kept, { malic: 1.2 }, 12, 12)).toEqual(['bacteria-stopped a>b'])
+    // 2 g/L of malic acid, a tenth of the blend: 0.2 g/L.
+    expect(brings(kept, through, 1, 9)).toEqual([])
+    expect(brings(kept, through, 3, 9)).toEqual(['malic-again a>b'])
+    expect(brings({ more: [none], sugar: 12 }, { more: [none], sugar: 1 }, 1, 9)).toEqual([])
+    expect(brings({ more: [none, sorbate], sugar: 12 }, { ...through, sugar: 1 }, 0.1, 24)).toEqual(['geranium a>b'])
+  })
+  it('of three each pair is looked at', () => {
+    const three = lots({ id: A, ...through }, { id: B, ...through }, { id: 'lot-moving-c', more: [none] })
+    expect(meet(three).map((m) => [m.code, m.fromId, m.intoId])).toEqual([
+      ['malic-again', 'lot-moving-c', A],
+      ['malic-again', 'lot-moving-c', B]
+    ])
+  })
 })
 
 const vessel = (id: string, capacityL: number, more: Partial<VesselState> = {}): VesselState => ({

@@ -19,7 +19,7 @@ export interface ToppingWine {
 const UNLIKE = { ph: 0.25, abv: 1.5 } as const
 const SMELT_H = 30 * 24
 /** Sugar that yeast could take, by gravity. */
-const SWEET_SG = 1
+export const SWEET_SG = 1
 /** A vessel that holds less of what it could is broken already. */
 const LOOSE = 0.9
 /** What bars a wine: bacteria or sugar carried into a wine that is through, or a fault into a sound one. */
@@ -48,17 +48,20 @@ export function toppingWines(
 function doubtsOf(lot: LotView, other: LotView, now: string): ToppingDoubt[] {
   const far = (a: number | undefined, b: number | undefined, most: number) => a !== undefined && b !== undefined && Math.abs(a - b) > most
   const through = (l: LotView) => l.malolactic === 'done'
-  const faults = other.smelt && hoursSince(other.smelt.at, now) <= SMELT_H && other.smelt.smells.some((s) => FAULTS.has(s))
   return [
     ...(lot.style !== other.style ? ['other-style' as const] : []),
     ...(through(lot) !== through(other) ? ['malolactic-unlike' as const] : []),
     ...((other.sg?.value ?? 0) > SWEET_SG && (lot.sg?.value ?? 0) <= SWEET_SG ? ['sweet' as const] : []),
-    ...(faults ? ['smells' as const] : []),
+    ...(smeltOfAFault(other, now) ? ['smells' as const] : []),
     ...((lot.vintage ?? 0) < (other.vintage ?? 0) && lot.vintage !== undefined ? ['younger' as const] : []),
     ...(far(lot.ph?.value, other.ph?.value, UNLIKE.ph) ? ['ph-unlike' as const] : []),
     ...(far(lot.abv?.value, other.abv?.value, UNLIKE.abv) ? ['alcohol-unlike' as const] : [])
   ]
 }
+
+/** Not long ago, and nobody has smelt it clean since. */
+export const smeltOfAFault = (lot: LotView, now: string): boolean =>
+  lot.smelt !== undefined && hoursSince(lot.smelt.at, now) <= SMELT_H && lot.smelt.smells.some((s) => FAULTS.has(s))
 const FAULTS: ReadonlySet<string> = new Set(['rotten-egg', 'vinegar', 'nail-varnish'])
 
 /** The shares of their fruit that are the same, less what they differ in. */

@@ -90,6 +90,7 @@ useHead({ title: () => `${MOVE_AS[as.value].label} ${lot.value?.name ?? ''} · P
               placeholder="choose a wine, the likest first"
               :error="errorOf('topper')"
             />
+            <MeetingNotes :parts="move.meeting.value" />
             <QuantityField label="Went in" :field="move.topL" :error="errorOf('topL')" />
           </template>
         </template>
@@ -106,6 +107,7 @@ useHead({ title: () => `${MOVE_AS[as.value].label} ${lot.value?.name ?? ''} · P
               placeholder="choose a lot"
               :error="errorOf('partner')"
             />
+            <MeetingNotes :parts="move.meeting.value" />
             <QuantityField label="Went over" :field="move.combineL" :error="errorOf('combineL')" />
             <ChoiceTiles
               v-if="(move.combineL.value ?? 0) > 0 && held - (move.combineL.value ?? 0) > 0.05"
