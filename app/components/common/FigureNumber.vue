@@ -26,7 +26,7 @@ const MARK = { measured: '●', estimated: '◐', forecast: '○', 'worked out':
     </div>
     <div v-else class="value none"><span class="figure" aria-label="not known">–</span></div>
     <div v-if="shown && origin" class="origin">
-      <span aria-hidden="true">{{ MARK[origin] }}</span> {{ origin }}<template v-if="uncertainty"> ± {{ uncertainty }}</template
+      <span aria-hidden="true">{{ MARK[origin] }}</span> {{ origin }}<template v-if="uncertainty">{{ ` ±\u00a0${uncertainty}` }}</template
       ><template v-if="age">, {{ age }}</template>
     </div>
     <div v-else-if="!shown" class="origin">not measured</div>

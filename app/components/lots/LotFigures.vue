@@ -74,7 +74,7 @@ const behind = computed(() => {
         :key="row.key"
         variant="ghost"
         color="neutral"
-        class="number justify-start text-left font-normal"
+        class="one justify-start text-left font-normal"
         :disabled="!row.figure"
         :aria-expanded="row.figure ? open?.key === row.key : undefined"
         @click="toggle(row.key)"
@@ -111,15 +111,15 @@ const behind = computed(() => {
   gap: 10px 16px;
   margin-left: -8px;
 }
-.number {
+.one {
   align-items: start;
   padding: 6px 8px;
 }
-.number:disabled {
+.one:disabled {
   cursor: default;
 }
-.number:not(:disabled):hover,
-.number[aria-expanded='true'] {
+.one:not(:disabled):hover,
+.one[aria-expanded='true'] {
   background: var(--sheet);
   box-shadow: inset 0 0 0 1.5px var(--line);
 }
@@ -140,8 +140,27 @@ li {
   padding: 6px 0;
 }
 @media (max-width: 640px) {
+  /* All of them above the fold, so that the next move is seen with them. */
   .numbers {
-    grid-template-columns: repeat(2, minmax(0, 1fr));
+    gap: 6px 4px;
+    margin: 0 -6px;
+  }
+  .one {
+    padding: 4px 6px;
+  }
+  .numbers :deep(.value) {
+    gap: 4px;
+  }
+  .numbers :deep(.value .figure) {
+    font-size: 1.7rem;
+  }
+  .numbers :deep(.unit),
+  .numbers :deep(.label) {
+    font-size: 0.88rem;
+  }
+  .numbers :deep(.origin) {
+    font-size: 0.8rem;
+    line-height: 1.35;
   }
   li {
     grid-template-columns: minmax(0, 1fr);

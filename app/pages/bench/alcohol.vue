@@ -75,6 +75,16 @@ const madeWithin = computed(() => {
   const { low, high } = made.value.band
   return Math.hypot((high - low) / 2, (corrected.value?.uncertaintySg ?? 0) * 131).toFixed(1)
 })
+/** What came in between, and breaks the line from one gravity to the other. */
+const changedBy = computed(() => {
+  const l = lot.value
+  if (!l) return undefined
+  const things = [
+    ...(l.added.has('water') || l.added.has('sugar') ? ['Water or sugar'] : []),
+    ...(l.freeMixed || l.sources.length > 1 ? ['another wine'] : [])
+  ]
+  return things.length ? things.join(' and ').replace(/^a/, 'A') : undefined
+})
 const halfWidth = ({ low, high }: { low: number, high: number }) => ((high - low) / 2).toFixed(1)
 useHead({ title: 'Alcohol · Presk' })
 </script>
@@ -128,9 +138,13 @@ useHead({ title: 'Alcohol · Presk' })
         No ferment of this must reads {{ present.text.trim() }} °Brix: there is at least its alcohol in the way of the light. Check both
         readings, and what it shows in distilled water.
       </FindingNote>
-      <FindingNote v-if="lot && (lot.added.has('water') || lot.added.has('sugar'))" tone="stop"
-      >Water or sugar went into this lot. Two gravities then say nothing about its alcohol unless both were read after it.</FindingNote
-      >
+      <FindingNote v-if="lot && changedBy" tone="stop">
+        {{ changedBy }} went into this lot. Two gravities then say nothing about its alcohol unless both were read after
+        it.<template v-if="lot.abv"> By what its ledger carries along it has
+          <NuxtLink :to="`/lots/${lot.id}`" class="textlink">{{ f.words(f.percentAlcohol(lot.abv.value)) }} ± {{
+            lot.abv.uncertainty.toFixed(1)
+          }}</NuxtLink>.</template>
+      </FindingNote>
       <template v-if="corrected && sg !== undefined">
         <div class="row">
           <FigureNumber label="True gravity" :shown="f.gravity(sg)" origin="estimated" :uncertainty="corrected.uncertaintySg.toFixed(3)" />

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { drawnHeightDm } from '~~/core/cellar'
 import { isFermenting, isHeld, isMust, isWine } from '~~/core/ledger'
-import { isKept, isOnSkins } from '~~/core/stages'
+import { bottlesLeft, isKept, isOnSkins } from '~~/core/stages'
 import { STANDING, STREAM, STYLE } from '~/wording/terms'
 
 const cellar = useCellarStore()
@@ -97,6 +97,13 @@ useHead({ title: () => `${lot.value?.name ?? 'Lot'} · Presk` })
           }}<template v-if="v.vessel"> of {{ f.words(f.volume(v.vessel.capacityL)) }}</template>
         </li>
       </ul>
+      <BottleRack
+        v-if="lot.bottles > 0"
+        :filled="lot.bottles"
+        :left="bottlesLeft(lot)"
+        :colour="wineColour(lot)"
+        :sparkling="lot.plan.sparkling"
+      />
     </section>
     <section class="now">
       <p class="soft">
@@ -107,7 +114,7 @@ useHead({ title: () => `${lot.value?.name ?? 'Lot'} · Presk` })
         {{ lot.name }} <UBadge variant="soft" size="lg" class="align-middle">{{ STANDING[lot.standing] }}</UBadge>
       </h1>
       <LotFigures :lot="lot" />
-      <LotPlanForm v-if="isHeld(lot)" :lot="lot" />
+      <LotPlanForm v-if="isHeld(lot)" class="plan" :lot="lot" />
       <LotCurves v-if="soon && (lot.series.sg?.length ?? 0) > 1" :lot="lot" class="course mt-4" @entry="showEntry" />
     </section>
     <div class="side">
@@ -214,7 +221,7 @@ useHead({ title: () => `${lot.value?.name ?? 'Lot'} · Presk` })
 @media (max-width: 640px) {
   .lot {
     grid-template-columns: minmax(0, 1fr);
-    gap: 20px;
+    gap: 14px;
   }
   .portrait {
     display: none;
@@ -226,7 +233,8 @@ useHead({ title: () => `${lot.value?.name ?? 'Lot'} · Presk` })
   .side {
     order: 1;
   }
-  .findings {
+  .findings,
+  .plan {
     order: 2;
   }
   .course {
