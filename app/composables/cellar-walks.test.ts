@@ -1,7 +1,9 @@
 import { describe, expect, it } from 'vitest'
+import { nextTick, shallowRef } from 'vue'
 import { type Draft, type Fact, isHeld } from '~~/core/ledger'
 import { type House, daysAgo, dryWine, house, onPage, read, said, vessel } from './fixtures/house'
 
+const { useHeatBench } = await import('./useHeatBench')
 const { useMalolactic } = await import('./useMalolactic')
 const { usePressDay } = await import('./usePressDay')
 const { useRoundStop } = await import('./useRoundStop')
@@ -218,5 +220,48 @@ describe('malolactic of a lot', () => {
     expect(malolactic.waited.value!.days).toBeLessThan(1)
     await malolactic.over()
     expect(cellar.lotOf('lot-grenache')!.malolactic).toBe('done')
+  })
+})
+
+describe('ice and warmth', () => {
+  const TWO = [
+    ...FERMENT,
+    ...vessel('glass-of-54', 54),
+    read('lot-in-ferment', 0.1, 'temperature', 28),
+    ...dryWine('lot-grenache', 50, 'glass-of-54'),
+    read('lot-grenache', 0.1, 'temperature', 15)
+  ]
+  const figures = ({ volume, must, room }: ReturnType<typeof useHeatBench>) => [volume.value, must.value, room.value]
+  it('begins with what is known of the lot, and another lot brings its own', async () => {
+    const cellar = await house(TWO)
+    const lot = shallowRef(cellar.lotOf('lot-in-ferment'))
+    const bench = onPage(() => useHeatBench(lot))
+    expect(figures(bench)).toEqual([40, 28, 16])
+    lot.value = cellar.lotOf('lot-grenache')
+    await nextTick()
+    expect(figures(bench)).toEqual([50, 15, 16])
+  })
+  it('what was typed stays, whatever is read of it meanwhile, and also when it was emptied', async () => {
+    const cellar = await house(TWO)
+    const lot = shallowRef(cellar.lotOf('lot-in-ferment'))
+    const bench = onPage(() => useHeatBench(lot))
+    bench.room.text = '11'
+    bench.volume.text = ''
+    await cellar.log([{ type: 'reading', lotId: 'lot-in-ferment', quantity: 'temperature', typed: '30', value: 30 }])
+    lot.value = cellar.lotOf('lot-in-ferment')
+    await nextTick()
+    expect(figures(bench)).toEqual([undefined, 30, 11])
+  })
+  it('by hand: 50 g/L a day in 40 L make 12.7 W, and what the walls lose is taken off', async () => {
+    const cellar = await house(TWO)
+    const bench = onPage(() => useHeatBench(shallowRef(cellar.lotOf('lot-in-ferment'))))
+    bench.pace.text = '50'
+    // 0.55 kJ for each gram of sugar: 50 × 40 × 0.55 kJ in 86,400 s.
+    expect(bench.balance.value!.madeW).toBeCloseTo(12.7, 1)
+    bench.room.text = '30'
+    bench.target.text = '24'
+    const warm = bench.balance.value!.iceLPerDay
+    bench.room.text = '10'
+    expect(bench.balance.value!.iceLPerDay).toBeLessThan(warm)
   })
 })

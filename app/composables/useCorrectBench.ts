@@ -96,6 +96,7 @@ export function useCorrectBench(lot: Ref<LotState | undefined>) {
       style.value = l.style
       fields.ph.text = l.ph?.value.toFixed(2) ?? ''
       fields.ta.text = l.ta?.value.toFixed(1) ?? ''
+      fields.sugar.unit = settings.values.sugar
       fields.sugar.text = l.sg ? f.sugar(l.sg.value).text : ''
       fields.malic.text = l.others.malic ? String(Number(l.others.malic.value.toFixed(2))) : ''
       fields.abv.text = l.balance && abvOf(l.balance) > 0.5 ? abvOf(l.balance).toFixed(1) : ''

@@ -5,6 +5,8 @@ import { airBeside, bandOfLot, believedTemperatures } from '~~/core/stages'
 import { expectedNow } from './expectedNow'
 
 const HOUR = 3_600_000
+/** A cellar of which nothing was read, °C. */
+const USUAL_ROOM_C = 16
 /** Fall of gravity by a gram of sugar in a litre, in the middle of a ferment. */
 const SG_PER_GRAM = (gravityOf(220, 0) - gravityOf(20, 200 / 2.0665)) / 200
 
@@ -29,8 +31,7 @@ export function useHeatBench(lot: Ref<LotView | undefined>) {
   const [must, target, room] = [degrees(), degrees(), degrees()]
   const limits = { min: 0, max: 150, words: 'Between 0 and 150 g of sugar in a litre a day.' }
   const pace = useQuantityField({ kind: 'plain', unit: '', required: true, limits })
-  const usualRoom = typed(16)
-  room.text = usualRoom
+  room.text = typed(USUAL_ROOM_C)
   const known = computed(() => (lot.value ? forecasts.known.get(lot.value.id) : undefined))
   /** What the forecast expects it to take over the next day. */
   const forecastPace = computed(() => {
@@ -38,19 +39,18 @@ export function useHeatBench(lot: Ref<LotView | undefined>) {
     const b = expectedNow(known.value, new Date(Date.parse(now.value) + 24 * HOUR).toISOString())
     return a && b ? Math.max(0, (a.mid - b.mid) / SG_PER_GRAM) : undefined
   })
+  const fill = { volume: filler(volume), must: filler(must), target: filler(target), room: filler(room), pace: filler(pace) }
   watch(
     [lot, forecastPace],
     ([l, p]) => {
-      if (l && volume.empty) volume.text = f.typed(Number(l.volume.value.toPrecision(3)), 'volume', f.volumeUnit.value)
-      const warm = (l && believedTemperatures(l).at(-1)?.value)
-      if (warm !== undefined && must.empty) must.text = typed(warm)
-      if (l && target.empty) {
-        const band = bandOfLot(l, cellar.state.cards)
-        target.text = typed(warm === undefined ? (band.min + band.max) / 2 : Math.min(band.max - 1, Math.max(band.min + 2, warm)))
-      }
-      const air = l && airBeside(l, cellar.state.vessels, now.value)
-      if (air && room.text === usualRoom) room.text = typed(air.value)
-      if (p !== undefined && pace.empty) pace.text = p.toFixed(0)
+      if (!l) return
+      fill.volume(f.typed(Number(l.volume.value.toPrecision(3)), 'volume', f.volumeUnit.value))
+      const warm = believedTemperatures(l).at(-1)?.value
+      fill.must(warm === undefined ? '' : typed(warm))
+      const band = bandOfLot(l, cellar.state.cards)
+      fill.target(typed(warm === undefined ? (band.min + band.max) / 2 : Math.min(band.max - 1, Math.max(band.min + 2, warm))))
+      fill.room(typed(airBeside(l, cellar.state.vessels, now.value)?.value ?? USUAL_ROOM_C))
+      fill.pace(p === undefined ? '' : p.toFixed(0))
     },
     { immediate: true }
   )

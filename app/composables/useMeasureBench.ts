@@ -55,9 +55,12 @@ export function useMeasureBench(lot: Ref<LotView | undefined>) {
     },
     { immediate: true }
   )
-  watch(lot, (is) => {
-    if (is) style.value = is.style
-  })
+  watch(
+    () => lot.value?.id,
+    () => {
+      if (lot.value) style.value = lot.value.style
+    }
+  )
   /** A refractometer minds alcohol, not the temperature of the sample; a hydrometer of one's own says where it reads true. */
   const sugarInstrument = computed(() => cellar.state.instruments.get(sugarWith.value))
   const byRefractometer = computed(() => sugarInstrument.value?.kind === 'refractometer')

@@ -1,4 +1,5 @@
-import { choose, expect, openDemo, test } from './fixtures'
+import type { Page } from '@playwright/test'
+import { choose, expect, goWithin, openDemo, test } from './fixtures'
 
 test('a flat must is corrected: tried, found, staged, logged, and measured again', async ({ page }) => {
   await openDemo(page, '/bench/correct?lot=lot-tempranillo')
@@ -101,4 +102,53 @@ test('free SO₂ by iodine in a red says its bias, and is logged', async ({ page
   await expect(page.getByText('this likely reads 5 to 15 mg/L too high', { exact: false })).toBeVisible()
   await page.getByRole('button', { name: 'Log for Grenache' }).click()
   await expect(page.getByText('Free SO₂ 32 mg/L.')).toBeVisible()
+})
+
+/** What stands in every field of a page, by its label, once it stands still. */
+async function fieldsOf(page: Page): Promise<Record<string, string>> {
+  const read = () =>
+    page.getByRole('main').evaluate((main) =>
+      Object.fromEntries(
+        [...main.querySelectorAll<HTMLInputElement>('input[type="text"], input:not([type]), textarea, [role="combobox"]')].map((field, i) => [
+          `${i} ${field.labels?.[0]?.textContent?.trim() ?? field.getAttribute('aria-label') ?? ''}`,
+          field.value || field.textContent!.trim()
+        ])
+      )
+    )
+  let known = await read()
+  await expect(async () => {
+    const next = await read()
+    const same = JSON.stringify(next) === JSON.stringify(known)
+    known = next
+    expect(same).toBe(true)
+  }).toPass({ intervals: [150] })
+  return known
+}
+
+test('another lot on a bench leaves nothing of the one before it', async ({ page }) => {
+  await openDemo(page, '/words')
+  for (const [bench, one, other] of [
+    ['measure', 'tempranillo', 'albarino'],
+    ['correct', 'tempranillo', 'albarino'],
+    ['sweeten', 'tempranillo', 'bobal'],
+    ['yeast', 'albarino', 'tempranillo'],
+    ['sulphite', 'tempranillo', 'godello'],
+    ['alcohol', 'grenache', 'albarino'],
+    ['heat', 'blaufrankisch', 'mencia'],
+    ['trial', 'godello', 'grenache'],
+    ['cold', 'godello', 'loureiro'],
+    ['sweet', 'godello', 'carignan'],
+    ['sparkling', 'godello', 'bobal'],
+    ['bottles', 'godello', 'macabeo'],
+    ['free-so2', 'grenache', 'godello']
+  ] as const) {
+    await goWithin(page, `/bench/${bench}?lot=lot-${other}`)
+    const fresh = await fieldsOf(page)
+    await goWithin(page, '/words')
+    await goWithin(page, `/bench/${bench}?lot=lot-${one}`)
+    expect(await fieldsOf(page), bench).not.toEqual(fresh)
+    await goWithin(page, `/bench/${bench}?lot=lot-${other}`)
+    expect(await fieldsOf(page), bench).toEqual(fresh)
+    await goWithin(page, '/words')
+  }
 })

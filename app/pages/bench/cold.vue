@@ -19,10 +19,11 @@ watch(
   { immediate: true }
 )
 const advised = computed(() => (abv.value === undefined ? undefined : withinLimits(() => Math.round(coldFor(abv.value!)))))
+const fillCold = filler(cold)
 watch(
   advised,
   (c) => {
-    if (c !== undefined && cold.text === '') cold.text = f.typed(c, 'temperature', f.temperatureUnit.value)
+    if (c !== undefined) fillCold(f.typed(c, 'temperature', f.temperatureUnit.value))
   },
   { immediate: true }
 )

@@ -32,9 +32,12 @@ const normality = useQuantityField({
 watch(method, (m) => {
   normality.text = m === 'iodine' ? '0.02' : '0.01'
 })
-watch(lot, (l) => {
-  if (l) style.value = l.style
-})
+watch(
+  () => lot.value?.id,
+  () => {
+    if (lot.value) style.value = lot.value.style
+  }
+)
 const result = computed(() =>
   sample.value !== undefined && titrant.value !== undefined && normality.value !== undefined
     ? freeSo2FromTitration(method.value, sample.value, titrant.value, normality.value, style.value)

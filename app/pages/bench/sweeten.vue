@@ -28,7 +28,8 @@ watch(
   () => {
     if (!lot.value) return
     volume.text = f.typedVolume(lot.value.volume.value)
-    if (lot.value.sg) now.text = f.sugar(lot.value.sg.value).text
+    now.unit = settings.values.sugar
+    now.text = lot.value.sg ? f.sugar(lot.value.sg.value).text : ''
   },
   { immediate: true }
 )

@@ -10,19 +10,22 @@ import { FIT, sayNutrientFinding, sayPitchFinding, sayPitchStep, sayYeastReason 
 const { lot } = useLotFromAddress()
 const settings = useSettingsStore()
 const f = useFormat()
-const temperature = (text: string) =>
+/** Where nobody has said otherwise, °C: common practice, no source. */
+const FERMENTS_AT = { red: [20, 26], other: [14, 18] } as const
+const inDegrees = (celsius: number) => String(Math.round(fromCelsius(celsius, settings.values.temperature)))
+const temperature = (celsius: number) =>
   useQuantityField({
     kind: 'temperature',
     unit: settings.values.temperature,
     units: ['°C', '°F'],
-    text: String(Math.round(fromCelsius(Number(text), settings.values.temperature))),
+    text: inDegrees(celsius),
     required: true,
     limits: { min: 5, max: 40, words: 'A ferment lies between 5 and 40 °C.' }
   })
 const sugar = useSugarField(settings.values.sugar, { required: true })
 const volume = useVolumeField()
-const coolest = temperature('20')
-const warmest = temperature('26')
+const coolest = temperature(FERMENTS_AT.red[0])
+const warmest = temperature(FERMENTS_AT.red[1])
 const yan = useQuantityField({ kind: 'plain', unit: '', limits: { min: 0, max: 1000, words: 'YAN lies between 0 and 1000 mg N/L.' } })
 const packet = useQuantityField({ kind: 'plain', unit: '', limits: { min: 0.5, max: 500, words: 'Between 0.5 and 500 g of yeast.' } })
 const style = ref<Style>('red')
@@ -34,14 +37,15 @@ watch(
     const l = lot.value
     if (!l) return
     style.value = l.style
-    malolacticWanted.value = l.style === 'red' && l.stream !== 'kit'
+    malolacticWanted.value = !['none', 'blocked'].includes(l.plan.malolactic)
     volume.text = f.typedVolume(l.volume.value)
     const sg = l.originalSg ?? l.sg
-    if (sg) sugar.text = f.sugar(sg.value).text
-    if (l.style !== 'red') {
-      coolest.text = String(Math.round(fromCelsius(14, settings.values.temperature)))
-      warmest.text = String(Math.round(fromCelsius(18, settings.values.temperature)))
-    }
+    sugar.unit = settings.values.sugar
+    sugar.text = sg ? f.sugar(sg.value).text : ''
+    yan.text = l.others.yan?.value.toFixed(0) ?? ''
+    const [low, high] = FERMENTS_AT[l.style === 'red' ? 'red' : 'other']
+    coolest.text = inDegrees(low)
+    warmest.text = inDegrees(high)
   },
   { immediate: true }
 )
