@@ -122,11 +122,17 @@ describe('the correction bench', () => {
     await bench.find()
     expect([asked.mock.calls.length, bench.fields[key].text]).toEqual([0, text])
   })
-  it('another lot brings its own figures, and the old proposal is gone', async () => {
-    const { lot, bench } = await correcting(24, 3.85, 4.4)
+  it('another lot brings its own figures; what was proposed, tried and weighed for the one before is gone', async () => {
+    const { cellar, lot, bench } = await correcting(24, 3.85, 4.4)
     await bench.find()
-    lot.value = undefined
+    bench.takePlan()
+    bench.later.cold = 12
+    const other = must(23, 3.4, 7).map((draft) => ({ ...draft, lotId: 'lot-other' }) as Draft<Fact>)
+    await cellar.log(other)
+    lot.value = cellar.lotOf('lot-other')
     await nextTick()
-    expect(bench.found.value).toBeUndefined()
+    expect([bench.found.value, bench.moved.value, bench.planned.value]).toEqual([undefined, false, []])
+    bench.changes.tartaric!.text = '0.5'
+    expect([bench.planned.value[0]!.field.text, bench.fields.ph.value]).toEqual(['', 3.4])
   })
 })

@@ -50,6 +50,14 @@ describe('the sulphite bench', () => {
     expect(freeHint.value).toMatch(/^(measured|estimated)/)
     expect(bench(wine('red')).targetMolecular.value).toBe(0.5)
   })
+  it('what was weighed for one wine is not there for the next', async () => {
+    const lot = shallowRef<LotView | undefined>(wine('white'))
+    const { fields } = useSulphiteBench(lot)
+    fields.actual.text = '1.2'
+    lot.value = { ...wine('red'), id: 'lot-another' }
+    await nextTick()
+    expect(fields.actual.text).toBe('')
+  })
   it('aims low for what is to sparkle', () => {
     const plan = entry(0.5, { type: 'lot-planned', lotId, sparkling: true } as Draft<Fact>)
     expect(bench(wine('white', plan)).targetMolecular.value).toBe(0.35)

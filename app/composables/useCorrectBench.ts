@@ -86,12 +86,19 @@ export function useCorrectBench(lot: Ref<LotState | undefined>) {
   })
   const has = ref<Material[]>(['tartaric', 'potassium-bicarbonate', 'water', 'sucrose'])
   const found = shallowRef<TargetResult>()
+  /** What really went in, by material. */
+  const actuals = new Map<Material, QuantityField>(
+    (Object.keys(changes) as Material[]).map((m) => [m, plain(1e6, 'Say how much went in.')])
+  )
 
   watch(
     () => lot.value?.id,
     () => {
       const l = lot.value
       found.value = undefined
+      // What was tried on one must, or weighed for it, is not tried on another.
+      for (const field of [...Object.values(changes), ...actuals.values()]) field.clear()
+      Object.assign(later, { malolactic: 0, cold: 0 })
       if (!l) return
       style.value = l.style
       fields.ph.text = l.ph?.value.toFixed(2) ?? ''
@@ -228,9 +235,6 @@ export function useCorrectBench(lot: Ref<LotState | undefined>) {
   }
 
   /** What the fields ask for in this volume, its first three quarters, and a field for what really went in. */
-  const actuals = new Map<Material, QuantityField>(
-    (Object.keys(changes) as Material[]).map((m) => [m, plain(1e6, 'Say how much went in.')])
-  )
   const planned = computed<Planned[]>(() =>
     (Object.keys(changes) as Material[]).flatMap((material): Planned[] => {
       const perLitre = changes[material]!.value

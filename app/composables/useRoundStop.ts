@@ -72,7 +72,7 @@ export function useRoundStop(lot: LotView, kept: KeptStop | undefined) {
       return original !== undefined && value < original ? withinLimits(() => correctRefractometer(original, value).sg) : sgFromBrix(value)
     }
     const read = { quantity: sugarQuantity(unit.value), value, ...(readAt.value !== undefined && { sampleC: readAt.value }) }
-    return withinLimits(() => gravityOf(read as never, value, cellar.state.instruments.get(readWith.value)))
+    return withinLimits(() => gravityOf(read, value, cellar.state.instruments.get(readWith.value)))
   })
   const corrected = computed(
     () => counts.value !== undefined && (byRefractometer.value || (unit.value === 'SG' && Math.abs(counts.value - gravity.value!) > 0.0004))

@@ -60,6 +60,8 @@ export function useSulphiteBench(lot: Ref<LotView | undefined>) {
     () => lot.value?.id,
     () => {
       const l = lot.value
+      // What was weighed for one wine is not logged to another.
+      fields.actual.clear()
       if (!l) return
       targetMolecular.value = isMust(l) ? MOLECULAR_TARGET[l.style] : molecularKept(l)
       fields.ph.text = l.ph ? l.ph.value.toFixed(2) : ''

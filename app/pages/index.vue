@@ -36,8 +36,7 @@ const COUNT = [
 const heading = computed(() => `${COUNT[numbered.value.length] ?? `${numbered.value.length} things`} on the floor`)
 const recent = computed(() => story.latest(5))
 /** What waits or rests is said in words, as a task without a number. */
-const restOf = (item: (typeof waiting.value)[number]) =>
-  item.tasks[0] ?? { words: item.next.words, finding: { code: 'judged', key: 'rest', urgency: 'note', task: true, evidence: [] } as never }
+const restOf = (item: (typeof waiting.value)[number]) => item.tasks[0] ?? { words: item.next.words }
 useHead({ title: 'Today · Presk' })
 </script>
 

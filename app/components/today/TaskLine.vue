@@ -2,34 +2,34 @@
 import type { LotView } from '~~/core/ledger'
 import type { Said } from '~/composables/useFloor'
 
-/** One thing to do: what, why, the way to it, and the ways round it. */
-const props = defineProps<{ lot: LotView, said: Said, number?: number | undefined }>()
+/** One thing to do: what, why, the way to it, and the ways round it. What waits or rests has its words alone, and no number. */
+const props = defineProps<{ lot: LotView, said: Said | Pick<Said, 'words'>, number?: number | undefined }>()
 const { end } = useEnding()
 /** The menu is large, and comes when it is first asked for. */
 const asked = ref(false)
 const otherwise = computed(() => `Otherwise: ${props.said.words.title}, ${props.lot.name}`)
-const minutes = computed(() => props.said.finding.minutes)
+const task = computed(() => (props.number !== undefined && 'finding' in props.said ? props.said : undefined))
 </script>
 
 <template>
-  <li class="task" :class="{ rest: number === undefined }">
-    <span class="ball figure" :class="{ hollow: number === undefined }" aria-hidden="true">{{ number }}</span>
+  <li class="task" :class="{ rest: !task }">
+    <span class="ball figure" :class="{ hollow: !task }" aria-hidden="true">{{ number }}</span>
     <div class="what">
       <NuxtLink :to="`/lots/${lot.id}`" class="lot">{{ lot.name }}</NuxtLink>
       <h2>{{ said.words.title }}</h2>
       <p class="soft">
-        <TermText :text="said.words.reason" /><template v-if="minutes && number !== undefined"> About {{ minutes }} minutes.</template>
+        <TermText :text="said.words.reason" /><template v-if="task?.finding.minutes"> About {{ task.finding.minutes }} minutes.</template>
       </p>
     </div>
-    <span v-if="number !== undefined" class="acts">
-      <UButton v-if="said.to && said.words.action" :to="said.to" :aria-label="`${said.words.action}: ${lot.name}`" size="lg">{{
-        said.words.action
+    <span v-if="task" class="acts">
+      <UButton v-if="task.to && task.words.action" :to="task.to" :aria-label="`${task.words.action}: ${lot.name}`" size="lg">{{
+        task.words.action
       }}</UButton>
       <span class="flex">
-        <UButton variant="ghost" color="neutral" :aria-label="`Not today: ${said.words.title}, ${lot.name}`" @click="end(said, 'skipped')">
+        <UButton variant="ghost" color="neutral" :aria-label="`Not today: ${task.words.title}, ${lot.name}`" @click="end(task, 'skipped')">
           Not today
         </UButton>
-        <LazyTaskMenu v-if="asked" :said="said" :label="otherwise" />
+        <LazyTaskMenu v-if="asked" :said="task" :label="otherwise" />
         <UButton
           v-else
           variant="ghost"
