@@ -13,6 +13,8 @@ import { STYLE } from '~/wording/terms'
 const cellar = useCellarStore()
 const route = useRoute()
 const now = useNow()
+const f = useFormat()
+const litres = (volumeL: number) => f.words(f.volume(volumeL))
 const blocks = computed(() => [...cellar.state.blocks.values()])
 const block = computed(() => blocks.value.find((b) => b.id === route.query.block) ?? blocks.value[0])
 const ripe = computed(() => block.value && ripening(block.value.samples, block.value.style, MUST_WINDOWS[block.value.style], now.value))
@@ -96,7 +98,7 @@ useHead({ title: 'Before harvest · Presk' })
             <h2>{{ lean === 'wait' ? 'For waiting' : 'For picking' }}</h2>
             <ul>
               <li v-for="(r, i) in side(lean)" :key="i">
-                {{ sayReason(r) }}
+                {{ sayReason(r, litres) }}
                 <UButton
                   v-if="r.code === 'noted'"
                   variant="link"
@@ -111,7 +113,7 @@ useHead({ title: 'Before harvest · Presk' })
           </div>
         </div>
         <ul v-if="side('neither').length" class="soft neither">
-          <li v-for="(r, i) in side('neither')" :key="i">{{ sayReason(r) }}</li>
+          <li v-for="(r, i) in side('neither')" :key="i">{{ sayReason(r, litres) }}</li>
         </ul>
         <div v-if="ripe?.trends.length" class="charts">
           <RipeningChart

@@ -3,6 +3,7 @@ import { GLOSSARY, type Term, type TermKey } from '~/wording/glossary'
 
 /** Words of the trade, each in a sentence or two; the one that the address names is shown first. */
 const route = useRoute()
+const f = useFormat()
 const sought = ref('')
 const words = computed(() => {
   const wanted = sought.value.trim().toLowerCase()
@@ -23,7 +24,7 @@ useHead({ title: 'Words of the trade · Presk' })
     <dl v-if="words.length">
       <div v-for="w in words" :id="w.key" :key="w.key">
         <dt>{{ w.name }}</dt>
-        <dd>{{ w.says }}</dd>
+        <dd>{{ f.degrees(w.says) }}</dd>
       </div>
     </dl>
     <p v-else class="soft" role="status">No word of that kind. Try a shorter one.</p>

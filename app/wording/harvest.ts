@@ -18,7 +18,8 @@ export const LEANS: Record<EntryOf<'block-noted'>['leans'], string> = { wait: 'F
 
 const inDays = (day: number): string => (day < 0.5 ? 'now' : day < 1.5 ? 'in a day' : `in ${Math.round(day)} days`)
 
-export function sayReason(reason: HarvestReason): string {
+/** @param litres a volume in the person's unit */
+export function sayReason(reason: HarvestReason, litres: (volumeL: number) => string): string {
   switch (reason.code) {
     case 'sugar-low':
       return `Sugar is at ${reason.value.toFixed(1)} °Brix; ${reason.target} is `
@@ -36,10 +37,10 @@ export function sayReason(reason: HarvestReason): string {
     case 'ta-low':
       return `Acid is going: TA ${reason.value.toFixed(1)} g/L, under ${reason.limit}.`
     case 'no-vessel':
-      return `No empty vessel holds it: ${Math.ceil(reason.neededL)} L are needed with room for the cap or foam, the largest free one `
-        + `has ${Math.round(reason.largestFreeL)} L.`
+      return `No empty vessel holds it: ${litres(Math.ceil(reason.neededL))} are needed with room for the cap or foam, the largest free one `
+        + `has ${litres(reason.largestFreeL)}.`
     case 'vessel-free':
-      return `A vessel is free: ${Math.ceil(reason.neededL)} L are needed, ${Math.round(reason.largestFreeL)} L are there.`
+      return `A vessel is free: ${litres(Math.ceil(reason.neededL))} are needed, ${litres(reason.largestFreeL)} are there.`
     case 'sample-again':
       return reason.count === 0
         ? 'No sample yet. 40 to 50 berries from all over the block, not the prettiest bunches.'

@@ -4,6 +4,7 @@ import type { CrushStepCode, Gate } from '~~/core/stages'
 import type { TestStep } from '~~/core/must'
 import { STEP } from './crush'
 import { sayDay } from './days'
+import { inDegrees } from './degrees'
 import { sayFaults } from './faults'
 import { sayPlan } from './plan'
 import { GATE } from './readiness'
@@ -48,7 +49,7 @@ export function sayFact(fact: Fact, f: Format, names: Names): string {
       return `${fact.organism === 'yeast' ? 'Yeast' : 'Malolactic bacteria'} `
         + `pitched${fact.culture.toLowerCase() === fact.organism ? '' : `: ${fact.culture.toLowerCase()}`}${fact.grams ? `, ${trim(fact.grams)} g` : ''}.`
     case 'operation':
-      return `${OPERATION[fact.what]}${[fact.protocol && PROTOCOL_WORDS[fact.protocol].label.toLowerCase().replace(/°c/, '°C'), fact.note].filter(Boolean).map((x, i) => `${i ? '; ' : ': '}${x}`).join('')}.`
+      return `${OPERATION[fact.what]}${[fact.protocol && sayProtocol(fact.protocol, f), fact.note].filter(Boolean).map((x, i) => `${i ? '; ' : ': '}${x}`).join('')}.`
     case 'observation':
       return `${OBSERVATION[fact.what]}: ${fact.text}`
     case 'transfer':
@@ -228,3 +229,9 @@ function sayBlend(fact: Extract<Fact, { type: 'transfer' }>, f: Format, names: N
 }
 
 const trim = (value: number): string => String(Number(value.toPrecision(4)))
+
+/** By which rule, within a sentence. */
+const sayProtocol = (protocol: keyof typeof PROTOCOL_WORDS, f: Format): string => {
+  const label = PROTOCOL_WORDS[protocol].label.toLowerCase().replace(/°c/, '°C')
+  return inDegrees(label, f.temperature(0).unit === '°F' ? '°F' : '°C')
+}

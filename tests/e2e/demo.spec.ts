@@ -100,6 +100,22 @@ test.describe('the accessibility checker, in both themes, on a laptop and on a p
     })
 })
 
+test('who thinks in gallons, pounds and °F is told of nothing in litres, kilograms or °C', async ({ page }) => {
+  await page.addInitScript(() =>
+    localStorage.setItem('presk.settings', JSON.stringify({ asked: true, system: 'US', temperature: '°F', sugar: 'SG' }))
+  )
+  await openDemo(page)
+  // Said in both on purpose: what is printed on a hydrometer, what a gallon is, and a formula of the trade.
+  const BOTH = /°C \(\d+ °F\)|gallons of 3\.785 L|÷ 2 \+ 1 °C/
+  for (const path of PAGES) {
+    await goWithin(page, path)
+    await page.evaluate(() => new Promise((stands) => requestIdleCallback(stands, { timeout: 300 })))
+    const lines = (await page.getByRole('main').innerText()).split('\n')
+    const metric = lines.filter((line) => /\d\s?(°C|L|kg|litres?)(?![\w/])/.test(line) && !BOTH.test(line))
+    expect(metric, path).toEqual([])
+  }
+})
+
 test('the four demo lots can each be measured, dosed, logged and found again', async ({ page }) => {
   await openDemo(page)
   // Where sulphite is the next move its button leads there, and it is not offered twice.

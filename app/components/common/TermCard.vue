@@ -3,6 +3,7 @@ import { GLOSSARY } from '~/wording/glossary'
 
 /** What a word of the trade means, beside the word. It comes when one is first asked for. */
 const { asked, close } = useTerm()
+const f = useFormat()
 const open = computed({ get: () => asked.value !== undefined, set: (is) => is || close() })
 const term = computed(() => asked.value && GLOSSARY[asked.value.term])
 const content = computed(() => ({
@@ -19,7 +20,7 @@ const content = computed(() => ({
     <template #content>
       <div v-if="term" class="card">
         <p><b>{{ term.name }}</b></p>
-        <p>{{ term.says }}</p>
+        <p>{{ f.degrees(term.says) }}</p>
         <p><NuxtLink :to="`/words#${asked?.term}`" class="textlink" @click="close">All words</NuxtLink></p>
       </div>
     </template>

@@ -7,6 +7,7 @@ import { sayCondition, settleLabel } from '~/wording/readiness'
 /** A condition: met, not met or not known, with what it rests on and the way to settle it. */
 const props = defineProps<{ condition: Condition, hard: boolean }>()
 const now = useNow()
+const f = useFormat()
 const STATE = {
   'met': { icon: 'i-lucide-check', word: 'Met' },
   'not-met': { icon: 'i-lucide-x', word: 'Not met' },
@@ -20,7 +21,7 @@ const way = computed(() => (props.condition.state !== 'met' && props.condition.s
   <li :class="condition.state">
     <span class="mark"><UIcon :name="state.icon" :aria-label="state.word" /></span>
     <span>
-      {{ sayCondition(condition) }}
+      {{ f.degrees(sayCondition(condition)) }}
       <b v-if="hard && condition.state !== 'met'" class="stop">It stops here.</b>
       <span v-if="condition.at" class="soft small block">seen {{ sayWhen(condition.at, now) }}</span>
     </span>

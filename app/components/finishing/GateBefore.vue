@@ -5,6 +5,7 @@ import { GATE, sayCondition } from '~/wording/readiness'
 
 /** Stands before a step that cannot be taken back: what is wanting, and going on only knowingly, which is written down. */
 const props = defineProps<{ lot: LotView, gate: Gate }>()
+const f = useFormat()
 const knows = defineModel<boolean>({ required: true })
 const { open, ready, isHard } = useReadiness(() => props.lot, () => props.gate)
 const hard = computed(() => open.value.filter((c) => isHard(c.code)))
@@ -15,7 +16,7 @@ const shown = computed(() => (hard.value.length ? hard.value : open.value.slice(
   <FindingNote v-if="!ready" :tone="hard.length ? 'stop' : 'ask'">
     <b>{{ lot.name }} is not ready: {{ GATE[gate].label.toLowerCase() }}.</b>
     <ul class="list-disc ps-5 my-1">
-      <li v-for="c in shown" :key="c.code">{{ sayCondition(c) }}</li>
+      <li v-for="c in shown" :key="c.code">{{ f.degrees(sayCondition(c)) }}</li>
     </ul>
     <NuxtLink :to="`/lots/${lot.id}/ready?for=${gate}`" class="textlink">
       {{ open.length > shown.length ? `All ${open.length} that are open` : 'All of its conditions' }}

@@ -58,7 +58,7 @@ const MEANS: Partial<Record<FigureKey, TermKey>> = { ph: 'ph', ta: 'ta', freeSo2
 const meaning = computed(() => {
   const key = open.value?.key
   const term = key === 'sg' ? (open.value?.label === 'Sugar' ? 'brix' : 'gravity') : key && MEANS[key]
-  return settings.values.terms && term ? GLOSSARY[term].says : undefined
+  return settings.values.terms && term ? f.degrees(GLOSSARY[term].says) : undefined
 })
 const behind = computed(() => {
   const ids = open.value?.figure?.from
