@@ -61,6 +61,8 @@ const [LAPTOP, PHONE] = [
   { width: 1280, height: 800 },
   { width: 390, height: 844 }
 ]
+/** What a page must bear without scrolling sideways: WCAG 2.2, 1.4.10. */
+const NARROWEST = { width: 320, height: 640 }
 /** The structure is the same in both themes: the dark one needs its colours checked alone. */
 async function inTheDark(page: Page) {
   await page.emulateMedia({ colorScheme: 'dark' })
@@ -100,10 +102,11 @@ test.describe('the accessibility checker, in both themes, on a laptop and on a p
     })
 })
 
-test('who thinks in gallons, pounds and °F is told of nothing in litres, kilograms or °C', async ({ page }) => {
+test('in gallons and °F nothing is told in litres or °C, and no page is wider than the narrowest phone', async ({ page }) => {
   await page.addInitScript(() =>
     localStorage.setItem('presk.settings', JSON.stringify({ asked: true, system: 'US', temperature: '°F', sugar: 'SG' }))
   )
+  await page.setViewportSize(NARROWEST)
   await openDemo(page)
   // Said in both on purpose: what is printed on a hydrometer, what a gallon is, and a formula of the trade.
   const BOTH = /°C \(\d+ °F\)|gallons of 3\.785 L|÷ 2 \+ 1 °C/
@@ -113,6 +116,7 @@ test('who thinks in gallons, pounds and °F is told of nothing in litres, kilogr
     const lines = (await page.getByRole('main').innerText()).split('\n')
     const metric = lines.filter((line) => /\d\s?(°C|L|kg|litres?)(?![\w/])/.test(line) && !BOTH.test(line))
     expect(metric, path).toEqual([])
+    expect(await page.evaluate(() => document.documentElement.scrollWidth), path).toBeLessThanOrEqual(NARROWEST.width)
   }
 })
 

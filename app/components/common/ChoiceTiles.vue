@@ -29,7 +29,7 @@ const list = computed(() => props.items.map(({ value: v, label, hint }) => ({ va
     variant="card"
     orientation="horizontal"
     indicator="start"
-    :ui="{ fieldset: 'grid gap-2.5 grid-cols-[repeat(auto-fit,minmax(var(--least),1fr))]' }"
+    :ui="{ fieldset: 'grid gap-2.5 grid-cols-[repeat(auto-fit,minmax(min(var(--least),100%),1fr))]' }"
     :style="{ '--least': `${least ?? 150}px` }"
   >
     <template #label="{ item }">

@@ -66,7 +66,7 @@ const state = (v: (typeof vessels.value)[number]) =>
 <style scoped>
 .wine {
   display: grid;
-  grid-template-columns: 10px minmax(0, 1fr) 6rem 7rem;
+  grid-template-columns: 10px minmax(0, 1fr) 6rem minmax(7rem, auto);
   gap: 12px;
   align-items: center;
   padding: 8px 0;
@@ -74,6 +74,18 @@ const state = (v: (typeof vessels.value)[number]) =>
 }
 .wine > :last-child {
   text-align: right;
+}
+@media (max-width: 480px) {
+  .wine {
+    grid-template-columns: 10px minmax(0, 1fr) 6rem;
+  }
+  .wine > :first-child {
+    grid-row: 1 / 3;
+  }
+  .wine > :last-child {
+    grid-column: 2 / -1;
+    text-align: left;
+  }
 }
 .vessels {
   display: grid;

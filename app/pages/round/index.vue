@@ -101,6 +101,8 @@ useHead({ title: 'Round · Presk' })
   margin-bottom: 18px;
 }
 .stops button {
+  /* What is only read aloud in it stays in it, and makes the page no wider. */
+  position: relative;
   display: flex;
   align-items: center;
   gap: 6px;
