@@ -1,11 +1,12 @@
-import { describe, expect, it } from 'vitest'
+import { describe, expect, it, vi } from 'vitest'
 import { nextTick, shallowRef } from 'vue'
 import { type Draft, type Fact, isHeld } from '~~/core/ledger'
-import { type House, daysAgo, dryWine, house, onPage, read, said, vessel } from './fixtures/house'
+import { type House, NOW, daysAgo, dryWine, house, onPage, read, said, vessel } from './fixtures/house'
 
 const { useHeatBench } = await import('./useHeatBench')
 const { useMalolactic } = await import('./useMalolactic')
 const { usePressDay } = await import('./usePressDay')
+const { useRestart } = await import('./useRestart')
 const { useRoundStop } = await import('./useRoundStop')
 const { useSulphiteRound } = await import('./useSulphiteRound')
 
@@ -263,5 +264,29 @@ describe('ice and warmth', () => {
     const warm = bench.balance.value!.iceLPerDay
     bench.room.text = '10'
     expect(bench.balance.value!.iceLPerDay).toBeLessThan(warm)
+  })
+})
+
+describe('a stuck ferment', () => {
+  const stuck = async (...more: Draft<Fact>[]) => {
+    const warmth = [read('lot-in-ferment', 3, 'temperature', 31), read('lot-in-ferment', 0.5, 'temperature', 17)]
+    const cellar = await house([...FERMENT, ...warmth, ...more])
+    return { cellar, restart: onPage(() => useRestart(() => cellar.lotOf('lot-in-ferment')!)) }
+  }
+  it('a temperature that cannot have been is reckoned with nowhere', async () => {
+    const { restart } = await stuck()
+    expect(restart.plan.value).toBeDefined()
+    const slip = await stuck(read('lot-in-ferment', 2, 'temperature', 97))
+    expect(slip.restart.plan.value).toEqual(restart.plan.value)
+  })
+  it('begun by a line of the ledger its clock runs from there, and is over when the new yeast is in', async () => {
+    const { cellar, restart } = await stuck()
+    expect(restart.begun.value).toBeUndefined()
+    await restart.begin()
+    expect(restart.begun.value).toBe(Date.parse(NOW))
+    expect(restart.run.value.map((s) => s.at - s.atHours * 3_600_000)).toEqual(restart.run.value.map(() => Date.parse(NOW)))
+    vi.setSystemTime(Date.parse(NOW) + 3_600_000)
+    await restart.allIn()
+    expect([restart.begun.value, cellar.lotOf('lot-in-ferment')!.repitchedAt]).toEqual([undefined, '2026-11-25T13:00:00.000Z'])
   })
 })

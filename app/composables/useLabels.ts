@@ -42,6 +42,9 @@ export function useLabels(lot: Ref<LotView | undefined>) {
     right: usePlainField(-10, 10, 'Between −10 and 10 mm.', { text: '0' }),
     down: usePlainField(-10, 10, 'Between −10 and 10 mm.', { text: '0' })
   }
+  // As many as there are bottles of that size, until somebody says otherwise.
+  const fillCount = filler(fields.count)
+  watch(size, () => fillCount(String(left() || perSheet(sheet.value))))
   watchDebounced(
     () => [fields.count.value, fields.from.value],
     ([count, from]) =>

@@ -1,7 +1,7 @@
 import { fact, inoculation } from '~~/core/drafts'
 import { type RestartStep, stuckRestart } from '~~/core/fermentation'
 import { type LotView, abvOf } from '~~/core/ledger'
-import { wantingNitrogen, yeastOfLot } from '~~/core/stages'
+import { believedTemperatures, wantingNitrogen, yeastOfLot } from '~~/core/stages'
 
 /** A run that was begun so long ago is over, days. */
 const LASTS_DAYS = 7
@@ -14,7 +14,7 @@ export function useRestart(lot: () => LotView) {
   const plan = computed(() => {
     const l = lot()
     const yeast = yeastOfLot(l, cellar.state.cards)
-    const warm = l.series.temperature ?? []
+    const warm = believedTemperatures(l)
     return withinLimits(() =>
       stuckRestart({
         volumeL: Math.max(1, l.volume.value),

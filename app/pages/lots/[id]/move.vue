@@ -97,7 +97,7 @@ useHead({ title: () => `${MOVE_AS[as.value].label} ${lot.value?.name ?? ''} · P
 
         <template v-else>
           <SelectField v-if="ourItems.length > 1" v-model="ours" label="Out of" :items="ourItems" />
-          <p>{{ f.words(f.volume(held)) }} in {{ nameOf(ours) }}.</p>
+          <p v-else>{{ f.words(f.volume(held)) }} in {{ nameOf(ours) }}.</p>
           <p v-if="move.partners.value.length === 0" class="soft">There is no other lot to come into.</p>
           <template v-else>
             <SelectField
