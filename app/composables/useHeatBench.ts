@@ -58,7 +58,7 @@ export function useHeatBench(lot: Ref<LotView | undefined>) {
   const loss = computed(() => {
     const [l, k] = [lot.value, known.value]
     if (!l || !k) return undefined
-    const looks = (l.series.temperature ?? []).map((p) => ({ hours: (Date.parse(p.at) - Date.parse(k.startAt)) / HOUR, celsius: p.value }))
+    const looks = believedTemperatures(l).map((p) => ({ hours: (Date.parse(p.at) - Date.parse(k.startAt)) / HOUR, celsius: p.value }))
     if (looks.length < 3 || room.value === undefined) return undefined
     const sgAt = (hours: number) => expectedNow(k, new Date(Date.parse(k.startAt) + hours * HOUR).toISOString())?.mid ?? 1
     return withinLimits(() => learnLoss(looks, (h) => (sgAt(h) - 0.99) / SG_PER_GRAM, room.value!, l.volume.value))

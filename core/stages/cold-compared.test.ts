@@ -57,7 +57,13 @@ describe('what the cold did, against what was foretold', () => {
     expect(context(bacteria, through)).toMatchObject({ malicGPerL: 0.05, malolactic: 'after' })
   })
   it('a temperature that was read counts, and before a reading after it there is nothing to compare', () => {
-    expect(compared({ ph: 3.3, ta: 7 }, [15, { type: 'reading', lotId, quantity: 'temperature', typed: '2', value: 2 }])!.celsius).toBe(2)
+    const at = (celsius: number): More => [
+      15,
+      { type: 'reading', lotId, quantity: 'temperature', typed: String(celsius), value: celsius }
+    ]
+    expect(compared({ ph: 3.3, ta: 7 }, at(2))!.celsius).toBe(2)
+    // Nobody's cellar has forty below: that is a slip, and the usual cold is taken.
+    expect(compared({ ph: 3.3, ta: 7 }, at(-40))!.celsius).toBe(compared({ ph: 3.3, ta: 7 })!.celsius)
     const cellar = foldCellar([
       ...dryWine(),
       read(30, 'ph', 3.3),

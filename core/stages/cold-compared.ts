@@ -1,6 +1,6 @@
 import { type Band, READING_UNCERTAINTY, predictAcids } from '../acids'
 import { coldFor } from '../finishing'
-import type { LotView } from '../ledger'
+import { BELIEVED_C, type LotView } from '../ledger'
 import { type OwnCards, cardOf } from '../materials'
 import { acidContextOf } from './acid-context'
 import { hoursSince } from './stage'
@@ -50,7 +50,9 @@ export function coldCompared(lot: LotView, cards?: OwnCards): ColdCompared | und
   const readAt = [ph.after?.at, ta.after?.at].filter((at) => at !== undefined).sort()[0]
   if (!ph.before || !ta.before || !readAt) return undefined
   const context = acidContextOf(lot)
-  const read = (lot.series.temperature ?? []).filter((p) => p.at >= chilledAt && p.at <= readAt).map((p) => p.value)
+  const read = (lot.series.temperature ?? [])
+    .filter((p) => p.at >= chilledAt && p.at <= readAt && p.value >= BELIEVED_C.min)
+    .map((p) => p.value)
   const celsius = Math.min(WARMEST, Math.max(COLDEST, read.length > 0 ? Math.min(...read) : coldFor(context.abv ?? USUAL_ABV)))
   const weeks = Math.min(MOST_WEEKS, hoursSince(chilledAt, readAt) / (7 * DAY_H))
   const wine = { ...context, ph: ph.before.value, taGPerL: ta.before.value }
