@@ -1,5 +1,6 @@
 import { type Finding, byUrgency, isEnded } from '../findings'
 import type { LotView } from '../ledger'
+import { type BlendedSays, blendedStage } from './blended'
 import { type BottledSays, bottledStage } from './bottled'
 import { type ClearingSays, clearingStage } from './clearing'
 import { type EverySays, everyStage } from './every'
@@ -82,7 +83,7 @@ export { reasonsForBlock } from './harvest'
 export type { HarvestReason } from './harvest'
 
 export type { BottledSays, ClearingSays, EverySays, FermentSays, FiningSays, FinishingSays, GasSays, KeepingSays, KitSays }
-export type { LeesSays, MalolacticSays, MousseSays, MustSays, OakSays }
+export type { BlendedSays, LeesSays, MalolacticSays, MousseSays, MustSays, OakSays }
 export type { StabilitySays, ToppingSays, WoodSays }
 
 /** Everything that any stage can say. */
@@ -99,6 +100,7 @@ export type StageSays =
   | OakSays
   | StabilitySays
   | FiningSays
+  | BlendedSays
   | MousseSays
   | FinishingSays
   | BottledSays
@@ -118,6 +120,7 @@ export const STAGES: readonly Stage<StageSays>[] = [
   toppingStage,
   woodStage,
   oakStage,
+  blendedStage,
   finingStage,
   stabilityStage,
   gasStage,

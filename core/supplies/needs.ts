@@ -49,6 +49,9 @@ interface Who {
   ph?: number
 }
 
+/** A last cup wants nothing that anybody buys, L. */
+const LEAST_L = 0.1
+
 /**
  * What an open lot will still need until it is bottled: from its readings and plans where there are some, from what is usual
  * where not. Kits bring their own packets and need nothing here.
@@ -56,8 +59,7 @@ interface Who {
  * @param salt the sulphite in this house
  */
 export function needsOfLot(lot: LotState, salt: SulphiteSalt): Need[] {
-  if (!isHeld(lot)) return []
-  if (lot.stream === 'kit') return []
+  if (!isHeld(lot) || lot.volume.value < LEAST_L || lot.stream === 'kit') return []
   const who: Who = { of: lot.id, name: lot.name, ...(lot.ph && { ph: lot.ph.value }) }
   if (lot.stream === 'test') return lot.inoculatedAt ? [] : needsOfTest(who, lot.massKg ?? 5, salt)
   const litres = lot.volume.value

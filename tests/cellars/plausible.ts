@@ -36,6 +36,7 @@ const step = fc.record({
     'bacteria',
     'rack',
     'wood',
+    'blend',
     'bottle',
     'smell',
     'plan',
@@ -55,6 +56,7 @@ const lot = fc.record({
 })
 type MadeUp = typeof lot extends fc.Arbitrary<infer T> ? T : never
 
+const FIRST = 'lot-plausible-0'
 /** Each has a barrel that it may go into. */
 const barrelOf = (lotId: string) => `vessel-of-${lotId}`
 
@@ -109,6 +111,16 @@ function factOf({ what, size }: MadeUp['steps'][number], lotId: string, volumeL:
         to: { lotId, vesselId: barrelOf(lotId) },
         outL: volumeL / 4,
         inL: volumeL / 4
+      }
+    case 'blend':
+      // Into the first of them; of the first itself a part is moved.
+      return {
+        type: 'transfer',
+        purpose: lotId === FIRST ? 'rack' : 'blend',
+        from: { lotId },
+        to: { lotId: FIRST },
+        outL: 0.05 + (volumeL * size) / 2,
+        inL: 0.05 + (volumeL * size) / 2
       }
     case 'bottle':
       return {

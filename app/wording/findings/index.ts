@@ -1,6 +1,7 @@
 import type { Action } from '~~/core/findings'
 import type { LotView } from '~~/core/ledger'
 import type { StageFinding, StageSays } from '~~/core/stages'
+import { BLENDED } from './blended'
 import { BOTTLED } from './bottled'
 import { CLEARING } from './clearing'
 import { EVERY } from './every'
@@ -38,6 +39,7 @@ const WORDS: WordsFor<StageSays> = {
   ...FINING,
   ...FINISHING,
   ...OAK,
+  ...BLENDED,
   ...STABILITY,
   ...MOUSSE,
   ...BOTTLED,

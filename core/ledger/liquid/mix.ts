@@ -6,6 +6,8 @@ import { restsOn } from '../rests-on'
 
 /** A top-up smaller than this part of the lot leaves what is known of it standing. */
 const NEGLIGIBLE = 0.02
+/** From this part on it is a blend, and no topping up: common practice, no source. */
+const BLEND = 0.1
 
 /**
  * Wine of one lot comes into another: everything dissolved is mixed by volume, pH and TA by the acid equilibrium, and the
@@ -60,6 +62,7 @@ export function mixInto(into: LotState, from: LotState, litres: number, at: stri
     delete into.heatTest
     delete into.coldTest
   }
+  if (1 - share >= BLEND) into.blendedAt = at
   mixLiving(into, from)
   into.sources = mixSources(into.sources, from.sources, share)
 }
@@ -120,6 +123,7 @@ function takeOver(into: LotState, from: LotState): void {
     'heatTest',
     'coldTest',
     'freeMixed',
+    'blendedAt',
     'bubbled'
   ] as const) if (from[key] !== undefined) Object.assign(into, { [key]: from[key] })
   mixLiving(into, from)

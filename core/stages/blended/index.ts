@@ -1,0 +1,2 @@
+export { blendedStage } from './blended-stage'
+export type { BlendedSays } from './blended-stage'
