@@ -1,4 +1,4 @@
-import type { Draft, Fact } from '../core/ledger'
+import type { Draft, Fact, ReadingQuantity } from '../core/ledger'
 import type { Put } from './put'
 
 type Looks = readonly (readonly [day: number, sg: number])[]
@@ -24,14 +24,7 @@ function started(
   for (const [ago, sg] of looks)
     put(ago, 18, { type: 'reading', lotId, quantity: 'sg', typed: sg.toFixed(3), value: sg, instrumentId: 'inst-hydrometer' })
 }
-const read = (lotId: string, quantity:
-  | 'ph'
-  | 'ta'
-  | 'freeSo2'
-  | 'totalSo2'
-  | 'malic'
-  | 'sugar'
-  | 'temperature', typed: string): Draft<Fact> => ({
+const read = (lotId: string, quantity: ReadingQuantity, typed: string): Draft<Fact> => ({
   type: 'reading',
   lotId,
   quantity,
@@ -161,6 +154,28 @@ export function moscatel(put: Put, vintage: number): void {
   put(40, 21, { type: 'bottle-taken', lotId, sizeMl: 750, count: 4, what: 'given', note: 'for the feast' })
 }
 
+interface Through {
+  pressed: [outL: number, inL: number]
+  /** L that arrive. */
+  racked: number
+  bacteriaG: number
+  malic: string
+  sulphiteG: number
+}
+/** A red through its malolactic: pressed, given bacteria, racked off them and sulphited. */
+function throughMalolactic(
+  put: Put,
+  lotId: string,
+  { pressed, racked, bacteriaG, malic, sulphiteG }: Through
+): void {
+  const [outL, inL] = pressed
+  put(403, 10, { type: 'transfer', purpose: 'press', from: { lotId }, to: { lotId }, outL, inL })
+  put(398, 10, { type: 'inoculation', lotId, organism: 'bacteria', culture: 'Malolactic culture', grams: bacteriaG })
+  put(340, 18, read(lotId, 'malic', malic))
+  put(338, 10, { type: 'transfer', purpose: 'rack', from: { lotId }, to: { lotId }, outL: inL, inL: racked })
+  put(338, 11, sulphite(lotId, sulphiteG))
+}
+
 /** A few litres of a red that were grown for the blend, and went into it. */
 export function graciano(put: Put, vintage: number): void {
   const lotId = 'lot-graciano'
@@ -171,11 +186,7 @@ export function graciano(put: Put, vintage: number): void {
     [403, 0.995],
     [398, 0.994]
   ])
-  put(402, 10, { type: 'transfer', purpose: 'press', from: { lotId }, to: { lotId }, outL: 7, inL: 5.6 })
-  put(397, 10, { type: 'inoculation', lotId, organism: 'bacteria', culture: 'Malolactic culture', grams: 0.1 })
-  put(340, 19, read(lotId, 'malic', '0.06'))
-  put(338, 12, { type: 'transfer', purpose: 'rack', from: { lotId }, to: { lotId }, outL: 5.6, inL: 5 })
-  put(338, 13, sulphite(lotId, 0.4))
+  throughMalolactic(put, lotId, { pressed: [7, 5.6], racked: 5, bacteriaG: 0.1, malic: '0.06', sulphiteG: 0.4 })
   put(70, 18, read(lotId, 'ph', '3.44'))
   put(70, 18, read(lotId, 'ta', '6.6'))
   put(63, 10, {
@@ -200,11 +211,7 @@ export function carignan(put: Put, vintage: number): void {
     [405, 0.995],
     [400, 0.994]
   ])
-  put(404, 10, { type: 'transfer', purpose: 'press', from: { lotId }, to: { lotId }, outL: 29, inL: 26.6 })
-  put(399, 10, { type: 'inoculation', lotId, organism: 'bacteria', culture: 'Malolactic culture', grams: 0.3 })
-  put(340, 18, read(lotId, 'malic', '0.08'))
-  put(338, 10, { type: 'transfer', purpose: 'rack', from: { lotId }, to: { lotId }, outL: 26.6, inL: 26 })
-  put(338, 11, sulphite(lotId, 2))
+  throughMalolactic(put, lotId, { pressed: [29, 26.6], racked: 26, bacteriaG: 0.3, malic: '0.08', sulphiteG: 2 })
   put(70, 18, read(lotId, 'ph', '3.62'))
   put(70, 18, read(lotId, 'ta', '5.3'))
   put(64, 20, { type: 'observation', lotId, what: 'taste', text: 'In glasses, by letters: a sixth of Graciano, for its acid and colour' })

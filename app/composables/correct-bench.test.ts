@@ -2,7 +2,7 @@ import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { nextTick, shallowRef } from 'vue'
 import type { Draft, Fact, LotView } from '~~/core/ledger'
 import { findTargets } from '~~/core/must'
-import { daysAgo, house, onPage, read } from './fixtures/house'
+import { daysAgo, house, juice, onPage, read } from './fixtures/house'
 
 const stopped = vi.fn()
 /** The worker's work, done here. */
@@ -12,17 +12,7 @@ const { useCorrectBench } = await import('./useCorrectBench')
 
 /** A red must of 40 L as it was measured this morning. */
 const must = (brix: number, ph: number, ta: number): Draft<Fact>[] => [
-  {
-    type: 'lot-started',
-    at: daysAgo(1),
-    lotId: 'lot-must',
-    name: 'Tempranillo',
-    stream: 'juice',
-    style: 'red',
-    varieties: [],
-    volumeL: 40,
-    volumeIs: 'measured'
-  },
+  juice('lot-must', 1, 40),
   read('lot-must', 0.2, 'brix', brix),
   read('lot-must', 0.2, 'ph', ph),
   read('lot-must', 0.2, 'ta', ta)

@@ -1,21 +1,11 @@
 import { describe, expect, it } from 'vitest'
 import { computed } from 'vue'
 import type { Draft, Fact } from '~~/core/ledger'
-import { daysAgo, dryWine, house, onPage, vessel } from './fixtures/house'
+import { daysAgo, dryWine, house, juice, onPage, vessel } from './fixtures/house'
 
 const { useMeasureBench } = await import('./useMeasureBench')
 
-const must: Draft<Fact> = {
-  type: 'lot-started',
-  at: daysAgo(1),
-  lotId: 'lot-must',
-  name: 'Tempranillo',
-  stream: 'juice',
-  style: 'red',
-  varieties: [],
-  volumeL: 40,
-  volumeIs: 'measured'
-}
+const must = juice('lot-must', 1, 40)
 const tools: Draft<Fact>[] = [
   { type: 'instrument-added', at: daysAgo(99), instrumentId: 'the-float', name: 'Hydrometer', kind: 'hydrometer', calibrationC: 15.56 },
   { type: 'instrument-added', at: daysAgo(98), instrumentId: 'the-prism', name: 'Refractometer', kind: 'refractometer' }

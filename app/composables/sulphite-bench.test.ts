@@ -1,27 +1,15 @@
-import { createPinia, defineStore, setActivePinia } from 'pinia'
-import { beforeEach, describe, expect, it, vi } from 'vitest'
-import { computed, nextTick, reactive, ref, shallowRef, watch } from 'vue'
+import { createPinia, setActivePinia } from 'pinia'
+import { beforeEach, describe, expect, it } from 'vitest'
+import { nextTick, shallowRef } from 'vue'
 import { type Draft, type Entry, type Fact, type LotView, foldCellar, lotAt } from '~~/core/ledger'
-import { withinLimits } from './withinLimits'
+import { NOW, daysAgo } from './fixtures/house'
 
-// What Nuxt imports by itself stands here by hand.
-for (const [name, value] of Object.entries({ computed, reactive, ref, watch, defineStore, withinLimits })) vi.stubGlobal(name, value)
-const { useSettingsStore } = await import('~/stores/settings')
-vi.stubGlobal('useSettingsStore', useSettingsStore)
-const { useFormat } = await import('./useFormat')
-vi.stubGlobal('useFormat', useFormat)
-const { useQuantityField } = await import('./useQuantityField')
-vi.stubGlobal('useQuantityField', useQuantityField)
-const { useVolumeField } = await import('./usualFields')
-vi.stubGlobal('useVolumeField', useVolumeField)
 const { useSulphiteBench } = await import('./useSulphiteBench')
 
 beforeEach(() => setActivePinia(createPinia()))
 
-const NOW = '2026-11-20T12:00:00.000Z'
-const ago = (days: number) => new Date(Date.parse(NOW) - days * 86_400_000).toISOString()
 let n = 0
-const entry = (days: number, draft: Draft<Fact>) => ({ id: `e${++n}`, device: 't', at: ago(days), written: ago(days), ...draft }) as Entry
+const entry = (days: number, draft: Draft<Fact>) => ({ id: `e${++n}`, device: 't', at: daysAgo(days), written: daysAgo(days), ...draft }) as Entry
 const lotId = 'lot-made-up'
 /** A dry white or red of 21 L at pH 3.3 with 18 mg/L free, as somebody read it yesterday. */
 function wine(style: 'red' | 'white', ...more: Entry[]): LotView {

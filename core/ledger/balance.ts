@@ -48,17 +48,17 @@ export function fermentedTo(before: Balance, sg: number): { balance: Balance, ri
   }
 }
 
-/** Gravities that are one: a thousandth of what any instrument shows. */
+/** Gravities that are one: far below what any instrument shows, and no more than rounding leaves. */
 const SAME_SG = 1e-8
-/** SG for each gram of extract that goes to alcohol, near enough to begin with. */
+/** SG for each gram of extract that goes to alcohol, g/L: `gravityOf` from 220 to 20 g/L, near enough to begin a search with. */
 const FALL_PER_GRAM = 4.8e-4
 
 /** Extract that went to alcohol on the way down to a gravity, g/L: nearly a straight line, so two points of it show the way. */
 function consumedFor(before: Balance, sg: number, fallSg: number): number {
   const over = (x: number) => gravityOf(before.extractGPerL - x, before.ethanolGPerL + x / EXTRACT_PER_ETHANOL) - sg
-  let [x, at, known, knownAt] = [fallSg / FALL_PER_GRAM, 0, 0, fallSg]
+  let [x, known, knownAt] = [fallSg / FALL_PER_GRAM, 0, fallSg]
   for (let i = 0; i < 8 && x >= 0 && x <= before.extractGPerL; i++) {
-    at = over(x)
+    const at = over(x)
     const next = x - (at * (x - known)) / (at - knownAt)
     if (!(Math.abs(next - x) > 1e-7)) return Number.isFinite(next) ? next : x
     ;[known, knownAt, x] = [x, at, next]

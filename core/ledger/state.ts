@@ -139,7 +139,7 @@ export interface LotState {
   bubbled?: { at: string, entryId: string }
   /** Sulphite given, as mg of SO₂ in a litre of what there was. */
   sulphited: readonly { at: string, mgPerL: number, entryId: string }[]
-  /** When another wine last came in that made a blend of it. */
+  /** When another last came into this wine that made a blend of it. */
   blendedAt?: string
   /** Its free SO₂ when another wine came in: what was read and given before tells no more of it. */
   freeMixed?: { at: string, mgPerL: number }

@@ -17,9 +17,10 @@ export function closureItems(cards: ReadonlyMap<string, MaterialCard>, sparkling
   return items.some((item) => item.value === chosen) ? items : [...items, { value: chosen, label: 'a card that is gone' }]
 }
 /** Both parts of an entry that a choice of closure makes. */
-export function closedWith(chosen: string, cards: ReadonlyMap<string, MaterialCard>): Pick<EntryOf<'bottling'>,
-  | 'closure'
-  | 'closureMaterial'> {
+export function closedWith(
+  chosen: string,
+  cards: ReadonlyMap<string, MaterialCard>
+): Pick<EntryOf<'bottling'>, 'closure' | 'closureMaterial'> {
   const own = cards.get(chosen)
   return own?.closes ? { closure: own.closes, closureMaterial: own.key } : { closure: orNone(chosen) as EntryOf<'bottling'>['closure'] }
 }

@@ -79,11 +79,9 @@ const madeWithin = computed(() => {
 const changedBy = computed(() => {
   const l = lot.value
   if (!l) return undefined
-  const things = [
-    ...(l.added.has('water') || l.added.has('sugar') ? ['Water or sugar'] : []),
-    ...(l.freeMixed || l.sources.length > 1 ? ['another wine'] : [])
-  ]
-  return things.length ? things.join(' and ').replace(/^a/, 'A') : undefined
+  const [thinned, mixed] = [l.added.has('water') || l.added.has('sugar'), l.freeMixed !== undefined || l.sources.length > 1]
+  if (thinned && mixed) return 'Water or sugar, and another wine,'
+  return thinned ? 'Water or sugar' : mixed ? 'Another wine' : undefined
 })
 const halfWidth = ({ low, high }: { low: number, high: number }) => ((high - low) / 2).toFixed(1)
 useHead({ title: 'Alcohol · Presk' })

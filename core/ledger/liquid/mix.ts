@@ -1,4 +1,5 @@
 import { changeAcids } from '../acid-track'
+import { isWine } from '../facets'
 import { abvOf, mixBalance, sgOf } from '../balance'
 import { type Solute, SOLUTES } from './solutes'
 import type { Figure, LotState, Source } from '../state'
@@ -62,7 +63,8 @@ export function mixInto(into: LotState, from: LotState, litres: number, at: stri
     delete into.heatTest
     delete into.coldTest
   }
-  if (1 - share >= BLEND) into.blendedAt = at
+  // Musts are measured before their yeast in any case.
+  if (1 - share >= BLEND && isWine(into)) into.blendedAt = at
   mixLiving(into, from)
   into.sources = mixSources(into.sources, from.sources, share)
 }

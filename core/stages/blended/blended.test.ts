@@ -4,18 +4,8 @@ import { DAY, ledgerBefore } from '../ledger.fixture'
 import { blendedStage } from '.'
 
 const lotId = 'lot-that-takes-in'
-const { entry, now, dryWine, read } = ledgerBefore(Date.UTC(2026, 10, 26, 12), DAY, lotId)
+const { entry, now, dryWine, read, start } = ledgerBefore(Date.UTC(2026, 10, 26, 12), DAY, lotId)
 type More = [ago: number, draft: Draft<Fact>]
-const other: Draft<Fact> = {
-  type: 'lot-started',
-  lotId: 'lot-other',
-  name: 'O',
-  stream: 'juice',
-  style: 'white',
-  varieties: [],
-  volumeL: 30,
-  volumeIs: 'measured'
-}
 const into = (litres: number): Draft<Fact> => ({
   type: 'transfer',
   purpose: 'blend',
@@ -30,7 +20,7 @@ const asked = (...more: More[]) => {
     ...dryWine(),
     read(90, 'ph', 3.3),
     read(90, 'ta', 7),
-    entry(190, other),
+    start(190, { lotId: 'lot-other', volumeL: 30 }),
     ...more.map(([ago, draft]) => entry(ago, draft))
   ])
   const lot = lotAt(cellar.lots.get(lotId)!, now)
@@ -48,4 +38,9 @@ describe('a wine that another came into', () => {
     ['read, and blended again', [[9, into(10)], [5, reading('ph', 3.4)], [5, reading('ta', 6.5)], [2, into(10)]], ['soon']],
     ['long ago: nobody compares any more', [[70, into(10)]], []]
   ])('%s', (_name, more, wanted) => expect(asked(...more).map((t) => t.urgency)).toEqual(wanted))
+  it('musts that came together before their yeast are none', () => {
+    const musts = foldCellar([start(55), start(55, { lotId: 'lot-other', volumeL: 30 }), entry(54, into(10)), ...dryWine(53).slice(1)])
+    expect(musts.lots.get(lotId)!.alcoholic).toBe('dry')
+    expect(blendedStage.appliesTo(lotAt(musts.lots.get(lotId)!, now))).toBe(false)
+  })
 })

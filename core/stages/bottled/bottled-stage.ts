@@ -76,10 +76,9 @@ export const bottledStage: Stage<BottledSays> = {
   findings: () => []
 }
 
+type LayDown = Pick<Finding<Extract<BottledSays, { code: 'lay-down' }>>, 'code' | 'key' | 'left' | 'upright' | 'urgency' | 'window'>
 /** Bottles that were corked these days: once it is done or the time has passed, nothing is said of it. */
-function layDown(lot: LotView, now: string):
-  | Pick<Finding<Extract<BottledSays, { code: 'lay-down' }>>, 'code' | 'key' | 'left' | 'upright' | 'urgency' | 'window'>
-  | undefined {
+function layDown(lot: LotView, now: string): LayDown | undefined {
   const corked = lot.bottled.filter((b) => b.left > 0 && b.closure === 'cork')
   const at = corked.at(-1)?.at
   const ended = lot.endedTasks.get('lay-down')

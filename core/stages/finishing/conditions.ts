@@ -3,6 +3,7 @@ import { SORBIC_LEAST, SORBIC_SHARE } from '../../finishing'
 import { TOLD_WITHIN, molecularSo2 } from '../../sulphite'
 import type { Action } from '../../findings'
 import { isOnSkins } from '../skins'
+import { SMELT_STANDS_H, faultOf } from '../smelt'
 import { hoursSince } from '../stage'
 
 export const CONDITIONS = [
@@ -57,8 +58,6 @@ const YEAST_CAN = { abv: 12.5, molecular: 0.5 } as const
 const COLD_DAYS = 7
 /** Sorbic acid that still counts, mg/L: the least dose, less what scales and volumes are off. */
 const SORBIC_HOLDS = 0.8 * SORBIC_LEAST
-/** A fault that was smelt speaks for so long, h. */
-const SMELT_H = 30 * 24
 const CLEAR: readonly Clarity[] = ['clear', 'bright']
 
 type Judge = (lot: LotView, now: string) => Omit<Condition, 'code'>
@@ -185,14 +184,13 @@ export const JUDGES: Record<ConditionCode, Judge> = {
     lot.ph && lot.ta ? met([...lot.ph.from, ...lot.ta.from], { at: lot.ph.at }) : { state: 'unknown', evidence: [], settle: measure(lot) },
   'sound': (lot, now) => {
     const { smelt } = lot
-    const fault = smelt && hoursSince(smelt.at, now) <= SMELT_H && smelt.smells.find((s) => FAULTS.has(s))
-    if (fault) return { state: 'not-met', because: fault, at: smelt.at, evidence: [smelt.entryId], settle: look(lot) }
-    return smelt && hoursSince(smelt.at, now) <= SMELT_H
+    const fault = faultOf(lot, now)
+    if (smelt && fault) return { state: 'not-met', because: fault, at: smelt.at, evidence: [smelt.entryId], settle: look(lot) }
+    return smelt && hoursSince(smelt.at, now) <= SMELT_STANDS_H
       ? met([smelt.entryId], { at: smelt.at })
       : { state: 'unknown', evidence: [], settle: look(lot) }
   }
 }
-const FAULTS: ReadonlySet<string> = new Set(['rotten-egg', 'vinegar', 'nail-varnish'])
 
 /** However little of it is left by what was bottled or came in from elsewhere. */
 export const isSorbated = (lot: LotView): boolean => lot.added.has('potassium-sorbate')

@@ -1,6 +1,8 @@
-import { type LotView, isFermenting, isHeld, isMust, sugarOf } from '../../ledger'
-import { USUAL_CONDITIONS } from '../../malolactic'
-import { SWEET_SG, smeltOfAFault } from './topping-wines'
+import { DRY_SUGAR_G_PER_L, type LotView, isFermenting, isHeld, isMust, sugarOf } from '../../ledger'
+import { MALIC_END, USUAL_CONDITIONS } from '../../malolactic'
+import { hadBacteria, isSorbated } from '../finishing'
+import { faultOf } from '../smelt'
+import { SWEET_SG } from './topping-wines'
 
 /**
  * What one wine brings into another that harms it: bad smells that stay (sorbate and bacteria make geranium), sulphite on bacteria at
@@ -23,16 +25,15 @@ export interface Part {
   litres: number
 }
 
-/** What the whole blend may hold before it counts, g/L: common practice, no source. */
-const COUNTS = { malic: 0.3, sugar: 2 } as const
-/** Malic acid of a wine that kept it and was never tested, g/L: common practice, no source. */
-const USUAL_MALIC_G_PER_L = 2
+/** Malic acid of a wine that kept it and was never tested, g/L: 1.3 to 3.5 is usual, as in `core/acids/usual.ts`. */
+const USUAL_MALIC_G_PER_L = 2.4
 
 const WORKING: ReadonlySet<LotView['malolactic']> = new Set(['under-way', 'nearly'])
 
 /**
  * What goes wrong when wines come together in these amounts, whichever comes into which; what is lost for good stands first. A cup that
- * brings next to nothing harms nothing: only sorbate and a fault are told by any amount.
+ * brings less than what counts as none (malic acid and sugar by their own ends, free SO₂ by what bacteria bear) harms nothing: only
+ * sorbate and a fault are told by any amount.
  * @param parts what is to meet; musts and ferments have nothing to lose here and are left out
  * @param now ISO, UTC
  */
@@ -57,12 +58,11 @@ export function meetings(parts: readonly Part[], now: string): Meeting[] {
 /** @param share of the giving wine in the blend */
 function troublesOf(from: LotView, into: LotView, share: number, now: string): MeetingTrouble[] {
   const found: MeetingTrouble[] = []
-  const bacteria = into.bacteriaAt !== undefined || WORKING.has(into.malolactic) || into.malolactic === 'done'
-  if (from.added.has('potassium-sorbate') && bacteria) found.push('geranium')
+  if (isSorbated(from) && hadBacteria(into)) found.push('geranium')
   if (WORKING.has(into.malolactic) && (from.freeSo2?.value ?? 0) * share > USUAL_CONDITIONS.freeMgPerL) found.push('bacteria-stopped')
-  if (into.malolactic === 'done' && malicOf(from) * share > COUNTS.malic) found.push('malic-again')
-  if (!hasSugar(into) && hasSugar(from) && sugarIn(from) * share > COUNTS.sugar) found.push('sugar-again')
-  if (smeltOfAFault(from, now) && !smeltOfAFault(into, now)) found.push('fault')
+  if (into.malolactic === 'done' && malicOf(from) * share > MALIC_END.nearly) found.push('malic-again')
+  if (!hasSugar(into) && hasSugar(from) && sugarIn(from) * share > DRY_SUGAR_G_PER_L) found.push('sugar-again')
+  if (faultOf(from, now) && !faultOf(into, now)) found.push('fault')
   return found
 }
 
@@ -73,4 +73,4 @@ const malicOf = (lot: LotView): number =>
 /** By a test where there is one, else by the balance. */
 const sugarIn = (lot: LotView): number => lot.others.sugar?.value ?? (lot.balance ? sugarOf(lot.balance) : 0)
 const hasSugar = (lot: LotView): boolean =>
-  lot.others.sugar ? lot.others.sugar.value > COUNTS.sugar : (lot.sg?.value ?? 0) > SWEET_SG
+  lot.others.sugar ? lot.others.sugar.value > DRY_SUGAR_G_PER_L : (lot.sg?.value ?? 0) > SWEET_SG

@@ -1,5 +1,5 @@
 import { type LotView, type VesselState, isHeld, isWine } from '../../ledger'
-import { hoursSince } from '../stage'
+import { faultOf } from '../smelt'
 
 /** Why a wine had better not come into another, or what speaks for measuring first. */
 export type ToppingDoubt = 'other-style' | 'malolactic-unlike' | 'sweet' | 'smells' | 'younger' | 'ph-unlike' | 'alcohol-unlike'
@@ -17,7 +17,6 @@ export interface ToppingWine {
 
 /** What counts as much as a wine can differ without being tasted, common practice, no source. */
 const UNLIKE = { ph: 0.25, abv: 1.5 } as const
-const SMELT_H = 30 * 24
 /** Sugar that yeast could take, by gravity. */
 export const SWEET_SG = 1
 /** A vessel that holds less of what it could is broken already. */
@@ -52,17 +51,12 @@ function doubtsOf(lot: LotView, other: LotView, now: string): ToppingDoubt[] {
     ...(lot.style !== other.style ? ['other-style' as const] : []),
     ...(through(lot) !== through(other) ? ['malolactic-unlike' as const] : []),
     ...((other.sg?.value ?? 0) > SWEET_SG && (lot.sg?.value ?? 0) <= SWEET_SG ? ['sweet' as const] : []),
-    ...(smeltOfAFault(other, now) ? ['smells' as const] : []),
+    ...(faultOf(other, now) ? ['smells' as const] : []),
     ...((lot.vintage ?? 0) < (other.vintage ?? 0) && lot.vintage !== undefined ? ['younger' as const] : []),
     ...(far(lot.ph?.value, other.ph?.value, UNLIKE.ph) ? ['ph-unlike' as const] : []),
     ...(far(lot.abv?.value, other.abv?.value, UNLIKE.abv) ? ['alcohol-unlike' as const] : [])
   ]
 }
-
-/** Not long ago, and nobody has smelt it clean since. */
-export const smeltOfAFault = (lot: LotView, now: string): boolean =>
-  lot.smelt !== undefined && hoursSince(lot.smelt.at, now) <= SMELT_H && lot.smelt.smells.some((s) => FAULTS.has(s))
-const FAULTS: ReadonlySet<string> = new Set(['rotten-egg', 'vinegar', 'nail-varnish'])
 
 /** The shares of their fruit that are the same, less what they differ in. */
 function likeness(lot: LotView, other: LotView, doubts: readonly ToppingDoubt[]): number {

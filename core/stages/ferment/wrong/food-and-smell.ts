@@ -1,4 +1,5 @@
 import type { LotView } from '../../../ledger'
+import { FAULTY } from '../../smelt'
 import { type CellarView, type LotForecast, hoursSince } from '../../stage'
 import { yeastOfLot } from '../ask'
 import { wantingNitrogen } from '../feeding'
@@ -32,13 +33,12 @@ export function food(lot: LotView, cellar: CellarView): Found[] {
 
 /** A smell is worth speaking of for so long, h. */
 const SMELT_H = 72
-const FAULTS = ['rotten-egg', 'vinegar', 'nail-varnish'] as const
 
 /** Faults that were smelt of late. */
 export function smells(lot: LotView, now: string, known?: LotForecast): Found[] {
   const { smelt } = lot
   if (!smelt || hoursSince(smelt.at, now) > SMELT_H) return []
-  return FAULTS.filter((f) => smelt.smells.includes(f)).map((smell) => ({
+  return FAULTY.filter((f) => smelt.smells.includes(f)).map((smell) => ({
     code: 'smells' as const,
     smell,
     phase: phaseOf(lot, known),

@@ -19,8 +19,8 @@ export function pace(lot: LotView, now: string, known?: LotForecast): Found[] {
   const evidence = sg.slice(-3).map((p) => p.entryId)
   const original = lot.originalSg?.value
   const idle = last && original !== undefined && original - last.value < NOT_BEGUN.fallSg && known && hoursSince(known.startAt, now)
-  if (idle && idle > NOT_BEGUN.hours
-    && !lot.repitchedAt) return [{ code: 'not-begun', key: 'not-begun', hours: idle, urgency: 'now', evidence }]
+  if (idle && idle > NOT_BEGUN.hours && !lot.repitchedAt)
+    return [{ code: 'not-begun', key: 'not-begun', hours: idle, urgency: 'now', evidence }]
   const said = known?.forecast.findings.find((f) => f.code === 'stuck')
   if (last && (lot.alcoholic === 'stuck' || said)) {
     // It stands since the first look that was as low.
