@@ -252,6 +252,23 @@ describe('ice and warmth', () => {
     lot.value = cellar.lotOf('lot-in-ferment')
     await nextTick()
     expect(figures(bench)).toEqual([undefined, 30, 11])
+    // Of another lot nobody typed anything; the room is the same.
+    lot.value = cellar.lotOf('lot-grenache')
+    await nextTick()
+    expect(figures(bench)).toEqual([50, 15, 11])
+  })
+  it('a unit that was changed is left as it is, and what is filled in for the next lot is in one’s own again', async () => {
+    const cellar = await house(TWO)
+    const lot = shallowRef(cellar.lotOf('lot-in-ferment'))
+    const bench = onPage(() => useHeatBench(lot))
+    bench.must.unit = '°F'
+    await cellar.log([read('lot-in-ferment', 0, 'temperature', 30)])
+    lot.value = cellar.lotOf('lot-in-ferment')
+    await nextTick()
+    expect([bench.must.text, bench.must.unit]).toEqual(['28', '°F'])
+    lot.value = cellar.lotOf('lot-grenache')
+    await nextTick()
+    expect([bench.must.text, bench.must.unit, bench.must.value]).toEqual(['15', '°C', 15])
   })
   it('by hand: 50 g/L a day in 40 L make 12.7 W, and what the walls lose is taken off', async () => {
     const cellar = await house(TWO)

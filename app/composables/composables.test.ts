@@ -106,6 +106,14 @@ describe('a field for a quantity', () => {
     field.confirm()
     expect(field.value).toBe(1.09)
   })
+  it('what is filled in is in the unit that the field began in, whatever was chosen there before', () => {
+    const volume = useQuantityField({ kind: 'volume', unit: 'L', units: ['L', 'US gal'], required: true })
+    volume.unit = 'US gal'
+    volume.text = '10'
+    expect(volume.value).toBeCloseTo(37.85, 2)
+    volume.fill('40')
+    expect([volume.text, volume.unit, volume.value]).toEqual(['40', 'L', 40])
+  })
   it('empty is good where nothing is required, and limits have their own words', () => {
     const amount = useQuantityField({ kind: 'plain', unit: '', limits: { min: 1, max: 5, words: 'One to five.' } })
     expect(amount.ok).toBe(true)
@@ -145,6 +153,10 @@ describe('figures show the digits they deserve, in the person’s units', () => 
   ] as const)('%s of %d is %s', (kind, value, words) => {
     const f = useFormat()
     expect(f.words(f[kind](value))).toBe(words)
+  })
+  it('a powder is typed in grams, also where it is shown in kilograms', () => {
+    const f = useFormat()
+    expect([f.words(f.powder(1234)), f.typedPowder(1234), f.typedPowder(8.034)]).toEqual(['1.23 kg', '1234', '8.0'])
   })
   it('how far a volume may be off has its unit and its decimals', () => {
     const f = useFormat()

@@ -85,6 +85,14 @@ describe('a new lot', () => {
     expect(cellar.lots.map((l) => l.name)).toEqual(['Blaufränkisch'])
     expect(cellar.state.arrivals.size).toBe(0)
   })
+  it('fruit that was expected in kilograms comes as pounds to who weighs in pounds', async () => {
+    const fruit = { type: 'arrival-expected', at: daysAgo(9), arrivalId: 'arrival-2', name: 'Grenache', stream: 'fresh', style: 'red' } as const
+    await house([{ ...fruit, massKg: 60, on: daysAgo(0).slice(0, 10) } as never], { arrival: 'arrival-2' }, { system: 'US' })
+    const lot = onPage(() => useNewLot())
+    // A pound is 0.45359237 kg.
+    expect([lot.mass.text, lot.mass.unit]).toEqual(['132.3', 'lb'])
+    expect(lot.mass.value).toBeCloseTo(60, 1)
+  })
   it.each([
     ['no name', { name: ' ' }],
     ['no amount', { volume: '' }],

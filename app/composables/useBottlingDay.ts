@@ -48,7 +48,7 @@ export function useBottlingDay(lot: Ref<LotView | undefined>) {
       for (const { filled } of fields.values()) filled.clear()
       closure.value = ''
       tapped.value = [...(sparkling.value ? USUAL.sparkling : USUAL.still)]
-      if (lot.value) volume.text = f.typedVolume(lot.value.volume.value)
+      if (lot.value) volume.fill(f.typedVolume(lot.value.volume.value))
     },
     { immediate: true }
   )

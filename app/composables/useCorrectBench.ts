@@ -101,15 +101,14 @@ export function useCorrectBench(lot: Ref<LotState | undefined>) {
       Object.assign(later, { malolactic: 0, cold: 0 })
       if (!l) return
       style.value = l.style
-      fields.ph.text = l.ph?.value.toFixed(2) ?? ''
-      fields.ta.text = l.ta?.value.toFixed(1) ?? ''
-      fields.sugar.unit = settings.values.sugar
-      fields.sugar.text = l.sg ? f.sugar(l.sg.value).text : ''
-      fields.malic.text = l.others.malic ? String(Number(l.others.malic.value.toFixed(2))) : ''
-      fields.abv.text = l.balance && abvOf(l.balance) > 0.5 ? abvOf(l.balance).toFixed(1) : ''
+      fields.ph.fill(l.ph?.value.toFixed(2) ?? '')
+      fields.ta.fill(l.ta?.value.toFixed(1) ?? '')
+      fields.sugar.fill(l.sg ? f.sugar(l.sg.value).text : '')
+      fields.malic.fill(l.others.malic ? String(Number(l.others.malic.value.toFixed(2))) : '')
+      fields.abv.fill(l.balance && abvOf(l.balance) > 0.5 ? abvOf(l.balance).toFixed(1) : '')
       const { malolactic, cold } = courseOfLot(l)
       Object.assign(plan, { malolactic, cold })
-      fields.volume.text = f.typedVolume(l.volume.value)
+      fields.volume.fill(f.typedVolume(l.volume.value))
     },
     { immediate: true }
   )

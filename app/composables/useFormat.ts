@@ -58,6 +58,8 @@ export function useFormat() {
     if (grams >= 1000) return { text: digits(grams / 1000, 2), unit: 'kg' }
     return { text: digits(grams, grams < 1 ? 2 : grams >= 100 ? 0 : step < 0.1 ? 2 : 1), unit: 'g' }
   }
+  /** A weight of powder as one would type it, always in grams. */
+  const typedPowder = (grams: number): string => (grams >= 1000 ? digits(grams, 0) : powder(grams).text)
   /** A stored number as one would type it again, in the unit of its field. */
   function typed(value: number, measure: QuantityKind, unit: Unit): string {
     const own =
@@ -104,6 +106,7 @@ export function useFormat() {
     molecular,
     percentAlcohol,
     powder,
+    typedPowder,
     words,
     degrees
   }

@@ -40,17 +40,22 @@ export function useHeatBench(lot: Ref<LotView | undefined>) {
     return a && b ? Math.max(0, (a.mid - b.mid) / SG_PER_GRAM) : undefined
   })
   const fill = { volume: filler(volume), must: filler(must), target: filler(target), room: filler(room), pace: filler(pace) }
+  let of: string | undefined
   watch(
     [lot, forecastPace],
     ([l, p]) => {
       if (!l) return
-      fill.volume(f.typed(Number(l.volume.value.toPrecision(3)), 'volume', f.volumeUnit.value))
+      // What was typed of one ferment is none of the next's; the room stays the room.
+      const anew = of !== l.id
+      of = l.id
+      fill.volume(f.typed(Number(l.volume.value.toPrecision(3)), 'volume', f.volumeUnit.value), anew)
       const warm = believedTemperatures(l).at(-1)?.value
-      fill.must(warm === undefined ? '' : typed(warm))
+      fill.must(warm === undefined ? '' : typed(warm), anew)
       const band = bandOfLot(l, cellar.state.cards)
-      fill.target(typed(warm === undefined ? (band.min + band.max) / 2 : Math.min(band.max - 1, Math.max(band.min + 2, warm))))
+      const held = warm === undefined ? (band.min + band.max) / 2 : Math.min(band.max - 1, Math.max(band.min + 2, warm))
+      fill.target(typed(held), anew)
       fill.room(typed(airBeside(l, cellar.state.vessels, now.value)?.value ?? USUAL_ROOM_C))
-      fill.pace(p === undefined ? '' : p.toFixed(0))
+      fill.pace(p === undefined ? '' : p.toFixed(0), anew)
     },
     { immediate: true }
   )

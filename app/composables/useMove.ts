@@ -89,7 +89,7 @@ export function useMove(lotId: string) {
     if (row.litres.text !== '') return
     const rest = expectedL.value - inAll.value
     const litres = Math.min(rest, vesselOf(vesselId)?.capacityL ?? rest)
-    if (litres > 0.05) row.litres.text = asTyped(litres)
+    if (litres > 0.05) row.litres.fill(asTyped(litres))
   }
   const asTyped = (litres: number) => String(Number(fromLitres(litres, f.volumeUnit.value).toFixed(1)))
 
@@ -130,7 +130,7 @@ export function useMove(lotId: string) {
   watch(
     [as, ours],
     () => {
-      if (as.value === 'top-up' && topRoom.value > 0.05) topL.text = asTyped(topRoom.value)
+      if (as.value === 'top-up' && topRoom.value > 0.05) topL.fill(asTyped(topRoom.value))
     },
     { immediate: true }
   )
@@ -152,7 +152,7 @@ export function useMove(lotId: string) {
     const [id, vesselId] = partner.value.split('/')
     const other = id ? cellar.lotOf(id) : undefined
     if (as.value === 'combine' && other && combineL.text === '')
-      combineL.text = asTyped(Math.min(held.value, airOf(vesselId ?? '', other.contents.get(vesselId ?? '') ?? 0)))
+      combineL.fill(asTyped(Math.min(held.value, airOf(vesselId ?? '', other.contents.get(vesselId ?? '') ?? 0))))
   })
   const receiver = computed<LotView | undefined>(() =>
     as.value === 'combine' ? cellar.lotOf(partner.value.split('/')[0] ?? '') : as.value === 'top-up' ? lot.value : undefined

@@ -1,6 +1,7 @@
 import { ROOM, type RoomFor, vesselFit } from '~~/core/cellar'
 import { arrivesOnSkins, yieldOfArrival } from '~~/core/must'
 import type { Draft, Fact, Style, PacketStep } from '~~/core/ledger'
+import { fromKilograms } from '~~/core/units'
 import { newId } from '~/data/ids'
 import { fact } from '~~/core/drafts'
 import { type STREAM_HINT, VESSEL } from '~/wording/terms'
@@ -63,8 +64,8 @@ export function useNewLot() {
       if (a.stream !== 'blend') stream.value = a.stream
       style.value = a.style
       name.value = a.name
-      if (a.massKg) mass.text = String(a.massKg)
-      if (a.volumeL) volume.text = String(a.volumeL)
+      if (a.massKg) mass.fill(String(Number(fromKilograms(a.massKg, f.massUnit.value).toPrecision(4))))
+      if (a.volumeL) volume.fill(f.typedVolume(a.volumeL))
     },
     { immediate: true }
   )

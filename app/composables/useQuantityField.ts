@@ -88,6 +88,12 @@ export function useQuantityField(options: QuantityFieldOptions) {
     const number = sayNumber(suggestion)
     text.value = offered ? number : `${number} ${suggestion.unit}`
   }
+  /** Filled in for somebody, in the unit that the field began in, whatever was chosen there for what stood before. */
+  const fill = (known: string) => {
+    unit.value = options.unit
+    text.value = known
+    touched.value = false
+  }
   const clear = () => {
     text.value = ''
     touched.value = false
@@ -107,6 +113,7 @@ export function useQuantityField(options: QuantityFieldOptions) {
     touch,
     confirm,
     take,
+    fill,
     clear
   })
 }

@@ -46,14 +46,14 @@ export function useSparkling(lot: Ref<LotView | undefined>) {
       actual.clear()
       const l = lot.value
       if (!l) return
-      fields.volume.text = f.typedVolume(l.volume.value)
-      fields.abv.text = l.abv?.value.toFixed(1) ?? ''
+      fields.volume.fill(f.typedVolume(l.volume.value))
+      fields.abv.fill(l.abv?.value.toFixed(1) ?? '')
       // What went in since a test is counted on top of it.
       const test = l.others.sugar?.value
       tested.value = l.others.sugar?.origin === 'measured'
       const { sg, abv } = l
       const sugar = test ?? (sg && abv ? withinLimits(() => residualSugar(sg.value, Math.min(18, abv.value))) : undefined)
-      fields.residual.text = sugar === undefined ? '' : sugar.toFixed(tested.value && sugar < 10 ? 1 : 0)
+      fields.residual.fill(sugar === undefined ? '' : sugar.toFixed(tested.value && sugar < 10 ? 1 : 0))
     },
     { immediate: true }
   )

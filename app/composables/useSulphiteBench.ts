@@ -64,11 +64,10 @@ export function useSulphiteBench(lot: Ref<LotView | undefined>) {
       fields.actual.clear()
       if (!l) return
       targetMolecular.value = isMust(l) ? MOLECULAR_TARGET[l.style] : molecularKept(l)
-      fields.ph.text = l.ph ? l.ph.value.toFixed(2) : ''
-      fields.volume.unit = f.volumeUnit.value
-      fields.volume.text = f.typedVolume(l.volume.value)
-      fields.free.text = freeNow.value ? freeNow.value.value.toFixed(0) : '0'
-      fields.bound.text = String(Math.round(l.boundShare * 100))
+      fields.ph.fill(l.ph ? l.ph.value.toFixed(2) : '')
+      fields.volume.fill(f.typedVolume(l.volume.value))
+      fields.free.fill(freeNow.value ? freeNow.value.value.toFixed(0) : '0')
+      fields.bound.fill(String(Math.round(l.boundShare * 100)))
     },
     { immediate: true }
   )
@@ -170,7 +169,7 @@ export function useSulphiteBench(lot: Ref<LotView | undefined>) {
 
   const touchAll = () => [fields.ph, fields.volume, fields.free, fields.bound].forEach((field) => field.touch())
   const takePlan = () => {
-    if (planned.value !== undefined) fields.actual.text = usesStock.value ? planned.value.toFixed(1) : f.powder(planned.value).text
+    if (planned.value !== undefined) fields.actual.text = usesStock.value ? planned.value.toFixed(1) : f.typedPowder(planned.value)
   }
   return {
     malolactic,

@@ -33,10 +33,10 @@ export function useSweetening(lot: Ref<LotView | undefined>) {
       for (const field of [sugarIn, sorbateIn, heldFor, fields.chosen]) field.clear()
       const l = lot.value
       if (!l) return
-      fields.volume.text = f.typedVolume(l.volume.value)
-      fields.ph.text = l.ph?.value.toFixed(2) ?? ''
-      fields.abv.text = l.abv?.value.toFixed(1) ?? ''
-      fields.free.text = l.freeSo2?.value.toFixed(0) ?? ''
+      fields.volume.fill(f.typedVolume(l.volume.value))
+      fields.ph.fill(l.ph?.value.toFixed(2) ?? '')
+      fields.abv.fill(l.abv?.value.toFixed(1) ?? '')
+      fields.free.fill(l.freeSo2?.value.toFixed(0) ?? '')
       through.value = l.malolactic === 'done' || l.bacteriaAt !== undefined
       const stable = readinessOf(l, 'sweetening', now.value).conditions.find((c) => c.code === 'stable-gravity')
       ferments.value = isFermenting(l) || stable?.state !== 'met'

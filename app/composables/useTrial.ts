@@ -49,7 +49,7 @@ export function useTrial(lot: Ref<LotView | undefined>) {
       // What was typed for one wine, or of one agent, is not logged as another.
       actual.clear()
       ;[chosen.value, notes.value] = ['', '']
-      if (lot.value) fields.volume.text = f.typedVolume(lot.value.volume.value)
+      if (lot.value) fields.volume.fill(f.typedVolume(lot.value.volume.value))
     },
     { immediate: true }
   )

@@ -43,7 +43,7 @@ export function useYeastBench() {
     () => lot.value?.id,
     () => {
       const l = lot.value
-      mustC.text = l?.temperature ? f.temperature(l.temperature.value).text : String(settings.values.temperature === '°F' ? 68 : 20)
+      mustC.fill(l?.temperature ? f.temperature(l.temperature.value).text : String(settings.values.temperature === '°F' ? 68 : 20))
     },
     { immediate: true }
   )
@@ -51,7 +51,7 @@ export function useYeastBench() {
   watch(
     () => run.begun.value?.plan.mustC,
     (begunAt) => {
-      if (begunAt !== undefined) mustC.text = f.temperature(begunAt).text
+      if (begunAt !== undefined) mustC.fill(f.temperature(begunAt).text)
     },
     { immediate: true }
   )

@@ -17,7 +17,7 @@ const really = useVolumeField({
 watch(
   () => props.line.litres,
   (litres) => {
-    really.text = String(Number(fromLitres(litres, f.volumeUnit.value).toFixed(1)))
+    really.fill(String(Number(fromLitres(litres, f.volumeUnit.value).toFixed(1))))
   },
   { immediate: true }
 )

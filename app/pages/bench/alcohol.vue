@@ -27,8 +27,8 @@ const offset = useQuantityField({
 watch(
   () => lot.value?.id,
   () => {
-    original.text = lot.value?.originalSg?.value.toFixed(3) ?? ''
-    current.text = lot.value?.sg && !isMust(lot.value) ? lot.value.sg.value.toFixed(3) : ''
+    original.fill(lot.value?.originalSg?.value.toFixed(3) ?? '')
+    current.fill(lot.value?.sg && !isMust(lot.value) ? lot.value.sg.value.toFixed(3) : '')
   },
   { immediate: true }
 )

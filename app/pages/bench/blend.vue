@@ -18,12 +18,12 @@ function fill(index: number) {
   const p = parts.value[index]!
   const lot = cellar.lotOf(p.lotId)
   if (!lot) return
-  p.volume.text = f.typedVolume(lot.volume.value)
-  p.sg.text = lot.sg?.value.toFixed(3) ?? ''
-  p.abv.text = lot.abv?.value.toFixed(1) ?? ''
-  p.ph.text = lot.ph?.value.toFixed(2) ?? ''
-  p.ta.text = lot.ta?.value.toFixed(1) ?? ''
-  p.free.text = lot.freeSo2?.value.toFixed(0) ?? ''
+  p.volume.fill(f.typedVolume(lot.volume.value))
+  p.sg.fill(lot.sg?.value.toFixed(3) ?? '')
+  p.abv.fill(lot.abv?.value.toFixed(1) ?? '')
+  p.ph.fill(lot.ph?.value.toFixed(2) ?? '')
+  p.ta.fill(lot.ta?.value.toFixed(1) ?? '')
+  p.free.fill(lot.freeSo2?.value.toFixed(0) ?? '')
 }
 const blend = computed(() => {
   const given = parts.value.map((p): BlendPart | undefined =>
@@ -68,7 +68,7 @@ const inGlasses = computed(() => {
   }))
   return given.every((p) => p.volumeL > 0) ? given : undefined
 })
-const take = (litres: number[]) => litres.forEach((l, i) => (parts.value[i]!.volume.text = f.typedVolume(l)))
+const take = (litres: number[]) => litres.forEach((l, i) => parts.value[i]!.volume.fill(f.typedVolume(l)))
 useHead({ title: 'Blend · Presk' })
 </script>
 

@@ -12,9 +12,9 @@ const cold = useDegreesField(-10, 20)
 watch(
   () => lot.value?.id,
   () => {
-    ph.text = lot.value?.ph?.value.toFixed(2) ?? ''
-    ta.text = lot.value?.ta?.value.toFixed(1) ?? ''
-    abv.text = lot.value?.abv?.value.toFixed(1) ?? ''
+    ph.fill(lot.value?.ph?.value.toFixed(2) ?? '')
+    ta.fill(lot.value?.ta?.value.toFixed(1) ?? '')
+    abv.fill(lot.value?.abv?.value.toFixed(1) ?? '')
   },
   { immediate: true }
 )

@@ -27,9 +27,8 @@ watch(
   () => lot.value?.id,
   () => {
     if (!lot.value) return
-    volume.text = f.typedVolume(lot.value.volume.value)
-    now.unit = settings.values.sugar
-    now.text = lot.value.sg ? f.sugar(lot.value.sg.value).text : ''
+    volume.fill(f.typedVolume(lot.value.volume.value))
+    now.fill(lot.value.sg ? f.sugar(lot.value.sg.value).text : '')
   },
   { immediate: true }
 )

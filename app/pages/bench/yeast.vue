@@ -38,14 +38,13 @@ watch(
     if (!l) return
     style.value = l.style
     malolacticWanted.value = !['none', 'blocked'].includes(l.plan.malolactic)
-    volume.text = f.typedVolume(l.volume.value)
+    volume.fill(f.typedVolume(l.volume.value))
     const sg = l.originalSg ?? l.sg
-    sugar.unit = settings.values.sugar
-    sugar.text = sg ? f.sugar(sg.value).text : ''
-    yan.text = l.others.yan?.value.toFixed(0) ?? ''
+    sugar.fill(sg ? f.sugar(sg.value).text : '')
+    yan.fill(l.others.yan?.value.toFixed(0) ?? '')
     const [low, high] = FERMENTS_AT[l.style === 'red' ? 'red' : 'other']
-    coolest.text = inDegrees(low)
-    warmest.text = inDegrees(high)
+    coolest.fill(inDegrees(low))
+    warmest.fill(inDegrees(high))
   },
   { immediate: true }
 )
