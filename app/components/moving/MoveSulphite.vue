@@ -44,7 +44,9 @@ const why = computed(() => {
           :unit-label="byStock ? 'mL' : 'g'"
           hint="Empty: none yet; it is asked for"
         />
-        <UButton variant="outline" size="lg" @click="sulphite.fill(byStock ? doseShown.text : f.typedPowder(doseG))">Exactly as planned</UButton>
+        <UButton variant="outline" size="lg" @click="sulphite.fill(byStock ? doseShown.text : f.typedPowder(doseG))">
+          Exactly as planned
+        </UButton>
       </div>
       <CautionNote code="sulphite" />
     </template>
