@@ -74,6 +74,8 @@ export interface LotState {
   origin?: string
   startedAt: string
   lastAt: string
+  /** The last entry that speaks of it: named where something about the lot cannot be worked out. */
+  lastEntryId: string
   alcoholic: Alcoholic
   massKg?: number
   /** Of frozen must: whether its skins are in it. */
@@ -135,14 +137,22 @@ export interface LotState {
   coldTest?: { at: string, stable: boolean, entryId: string }
   /** Its last paper chromatogram. */
   paper?: { at: string, malic: Spot, lactic: Spot, entryId: string }
+  /** A glass of it with fresh yeast, kept warm for a week: whether its gravity stayed. */
+  warmGlass?: { at: string, stable: boolean, entryId: string }
+  /** When the person said that it is dry for this wine. */
+  saidDryAt?: string
   /** When bubbles were last written down. */
   bubbled?: { at: string, entryId: string }
   /** Sulphite given, as mg of SO₂ in a litre of what there was. */
   sulphited: readonly { at: string, mgPerL: number, entryId: string }[]
   /** When another last came into this wine that made a blend of it. */
   blendedAt?: string
-  /** Its free SO₂ when another wine came in: what was read and given before tells no more of it. */
-  freeMixed?: { at: string, mgPerL: number }
+  /** Water and other wines that came in, with the part of the lot that was there before and the free SO₂ that they brought, mg/L. */
+  cameIn: readonly CameIn[]
+  /** Since when it is a wine: its ferment was over. */
+  wineSince?: string
+  /** Sugar came in with another wine, or nobody knows whether it did: gravities read before tell nothing of its end. */
+  unsettledAt?: string
   /** When it came off its skins. */
   pressedAt?: string
   /** When a vessel of it was last filled up. */
@@ -188,6 +198,18 @@ export interface Bottled {
   material?: string
 }
 
+/** What came into a lot and thinned or mixed what was in it. */
+export interface CameIn {
+  at: string
+  /** Part of the lot that was there before. */
+  share: number
+  broughtMgPerL: number
+  /** Half-width of the band it lies in, mg/L. */
+  uncertainty: number
+  /** Another wine, and not water. */
+  wine: boolean
+}
+
 export interface EndedTask {
   at: string
   outcome: EntryOf<'task-ended'>['outcome']
@@ -215,6 +237,8 @@ export interface BlockState {
   expectKg?: number
   samples: EntryOf<'block-sampled'>[]
   notes: EntryOf<'block-noted'>[]
+  /** Sampled or noted before it was added: until then nobody has named it. */
+  unnamed?: boolean
 }
 
 /** A package in the store, less what has gone into the lots. */
@@ -281,6 +305,11 @@ export interface InstrumentState {
 export type LedgerProblem =
   | { code: 'unknown-lot', entryId: string, lotId: string }
   | { code: 'unknown-vessel', entryId: string, vesselId: string }
+  | { code: 'unknown-block', entryId: string, blockId: string }
+  | { code: 'unknown-instrument', entryId: string, instrumentId: string }
+  | { code: 'unknown-supply', entryId: string, supplyId: string }
+  /** Something was given to a lot that holds no wine: another one was meant. */
+  | { code: 'nothing-there', entryId: string, lotId: string, material: string }
   | { code: 'vessel-taken', entryId: string, vesselId: string, byLotId: string }
   | { code: 'overfull', entryId: string, vesselId: string, litres: number, capacityL: number }
   | { code: 'more-out-than-in', entryId: string, lotId: string, outL: number, heldL: number }
@@ -293,6 +322,10 @@ export type LedgerProblem =
   | { code: 'brix-in-ferment', entryId: string, lotId: string, brix: number }
   | { code: 'ferments-by-itself', entryId: string, lotId: string, fell: number }
   | { code: 'expected-volume', entryId: string, lotId: string, outL: number, heldL: number }
+  /** What the check of its instrument makes of a reading cannot be: it is taken as it was typed. */
+  | { code: 'correction-odd', entryId: string, lotId: string, quantity: ReadingQuantity, shown: number, corrected?: number }
+  /** The entry does to the cellar what cannot be worked out: it is left out, and everything else is as if it had not been written. */
+  | { code: 'cannot-derive', entryId: string, lotId?: string, because: string }
   | { code: 'cannot-compute', entryId: string, lotId: string, argument: string, value: number }
 
 export interface CellarState {

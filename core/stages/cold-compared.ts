@@ -84,5 +84,5 @@ function moved(lot: LotView, from: string, to: string, cards?: OwnCards): boolea
   const put = [...lot.putIn].some(([key, at]) => ['acid', 'carbonate', 'water'].includes(cardOf(key, cards)?.kind ?? '') && within(at))
   const turning = lot.bacteriaAt !== undefined && lot.bacteriaAt <= to && lot.malolactic !== 'done' && lot.malolactic !== 'not-wanted'
   const turned = lot.malolactic === 'done' && (within(lot.bacteriaAt) || within(lot.paper?.at) || within(lot.others.malic?.at))
-  return put || turning || turned || within(lot.freeMixed?.at)
+  return put || turning || turned || lot.cameIn.some((c) => c.wine && within(c.at))
 }

@@ -79,7 +79,7 @@ const madeWithin = computed(() => {
 const changedBy = computed(() => {
   const l = lot.value
   if (!l) return undefined
-  const [thinned, mixed] = [l.added.has('water') || l.added.has('sugar'), l.freeMixed !== undefined || l.sources.length > 1]
+  const [thinned, mixed] = [l.added.has('water') || l.added.has('sugar'), l.cameIn.some((c) => c.wine) || l.sources.length > 1]
   if (thinned && mixed) return 'Water or sugar, and another wine,'
   return thinned ? 'Water or sugar' : mixed ? 'Another wine' : undefined
 })

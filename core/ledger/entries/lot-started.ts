@@ -38,6 +38,7 @@ function newLot(start: EntryOf<'lot-started'>): LotState {
     varieties: start.varieties,
     startedAt: start.at,
     lastAt: start.at,
+    lastEntryId: start.id,
     alcoholic: 'none',
     volume: {
       value: start.volumeL,
@@ -61,6 +62,7 @@ function newLot(start: EntryOf<'lot-started'>): LotState {
     staged: new Map(),
     fed: [],
     sulphited: [],
+    cameIn: [],
     worked: new Map(),
     bottles: 0,
     bottledL: 0,
@@ -100,5 +102,6 @@ export function lotOf(folding: Folding, entry: { id: string, at: string, lotId: 
     return undefined
   }
   lot.lastAt = entry.at
+  lot.lastEntryId = entry.id
   return lot
 }

@@ -1,4 +1,4 @@
-import { SOLUTES } from './solutes'
+import { SOLUTES, soluteAt } from './solutes'
 import type { LotState } from '../state'
 import { restsOn } from '../rests-on'
 
@@ -10,11 +10,12 @@ import { restsOn } from '../rests-on'
  */
 export function dilute(lot: LotState, litres: number, by: { id: string, at: string }): void {
   const before = lot.volume.value
+  if (!(before > 0) || litres <= 0) return
   const share = before / (before + litres)
   for (const [vesselId, held] of lot.contents) lot.contents.set(vesselId, held / share)
   lot.volume = { ...lot.volume, value: before + litres, at: by.at, from: restsOn(lot.volume.from, by.id) }
   for (const solute of SOLUTES) {
-    const figure = solute.get(lot)
+    const figure = soluteAt(solute, lot, by.at)
     if (figure)
       solute.set(lot, {
         ...figure,
@@ -25,4 +26,5 @@ export function dilute(lot: LotState, litres: number, by: { id: string, at: stri
         from: restsOn(figure.from, by.id)
       })
   }
+  lot.cameIn = [...lot.cameIn, { at: by.at, share, broughtMgPerL: 0, uncertainty: 0, wine: false }]
 }

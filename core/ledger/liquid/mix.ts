@@ -1,14 +1,27 @@
 import { changeAcids } from '../acid-track'
 import { isWine } from '../facets'
 import { abvOf, mixBalance, sgOf } from '../balance'
-import { type Solute, SOLUTES } from './solutes'
-import type { Figure, LotState, Source } from '../state'
+import { freeSo2At } from '../free-so2'
+import { drynessOf } from '../dryness'
+import { type Solute, SOLUTES, soluteAt } from './solutes'
+import type { CameIn, Figure, LotState, Source } from '../state'
 import { restsOn } from '../rests-on'
+import { takeOver } from './take-over'
 
-/** A top-up smaller than this part of the lot leaves what is known of it standing. */
+/** A top-up smaller than this part of the lot leaves what was seen and tested of it as it was. */
 const NEGLIGIBLE = 0.02
+/** How far two wines of one cellar may lie apart in pH and TA, g/L: common practice, no source. */
+const UNLIKE = { ph: 0.5, ta: 3 } as const
 /** From this part on it is a blend, and no topping up: common practice, no source. */
 const BLEND = 0.1
+/** Free SO₂ of a wine that nobody measured, mg/L, and how far that may be off: common practice, no source. */
+const UNREAD_FREE = { value: 15, uncertainty: 15 } as const
+/** What may not change a wine's sugar by more than this unseen, g/L: half of what a sugar test calls dry. Ours. */
+const SUGAR_UNSEEN = 1
+/** Sugar in a wine whose end nobody proved, g/L: what a stuck wine may hold. Ours. */
+const SUGAR_UNPROVEN = 10
+
+interface By { at: string, entryId: string }
 
 /**
  * Wine of one lot comes into another: everything dissolved is mixed by volume, pH and TA by the acid equilibrium, and the
@@ -24,111 +37,105 @@ export function mixInto(into: LotState, from: LotState, litres: number, at: stri
     return
   }
   const share = before / (before + litres)
-  if (into.acids && from.acids)
-    changeAcids(into, { kind: 'blend', with: from.acids.composition, litresPerLitre: litres / before }, at, entryId)
-  else if (1 - share > NEGLIGIBLE) {
-    delete into.acids
-    delete into.ph
-    delete into.ta
-  }
-  for (const solute of SOLUTES) mixSolute(solute, into, from, share, { at, entryId })
-  if (into.balance && from.balance) {
-    into.balance = mixBalance(into.balance, from.balance, share)
-    into.sg = {
-      value: sgOf(into.balance),
-      origin: 'estimated',
-      at,
-      uncertainty: 0.002,
-      from: restsOn(into.sg?.from, from.sg?.from, entryId)
-    }
-    if (into.balance.ethanolGPerL > 0)
-      into.abv = {
-        value: abvOf(into.balance),
-        origin: 'estimated',
-        at,
-        uncertainty: 0.5,
-        from: restsOn(into.abv?.from, from.abv?.from, entryId)
-      }
-  }
-  else if (1 - share > NEGLIGIBLE) {
-    delete into.balance
-    delete into.abv
-    delete into.sg
-  }
-  if (1 - share > NEGLIGIBLE) {
-    if (into.freeSo2) into.freeMixed = { at, mgPerL: into.freeSo2.value }
+  const by = { at, entryId }
+  const part = 1 - share
+  const sweetens = sugarBrought(from) * part > SUGAR_UNSEEN
+  into.cameIn = [...into.cameIn, cameFrom(from, share, at)]
+  mixAcids(into, from, share, litres / before, by)
+  for (const solute of SOLUTES) mixSolute(solute, into, from, share, by)
+  mixBalances(into, from, share, by)
+  if (part > NEGLIGIBLE) {
     delete into.paper
     delete into.clarity
     delete into.gas
     delete into.heatTest
     delete into.coldTest
   }
+  if (sweetens) into.unsettledAt = at
   // Musts are measured before their yeast in any case.
-  if (1 - share >= BLEND && isWine(into)) into.blendedAt = at
-  mixLiving(into, from)
+  if (part >= BLEND && isWine(into)) into.blendedAt = at
+  mixLiving(into, from, part)
   into.sources = mixSources(into.sources, from.sources, share)
 }
 
-/** By volume. What one side does not know is not known of the blend, unless the other brought next to nothing. */
-function mixSolute(solute: Solute, into: LotState, from: LotState, share: number, by: { at: string, entryId: string }): void {
-  const noted = [solute.get(into), solute.get(from)]
-  if (!noted[0] && !noted[1]) return
-  const [a, b] = [noted[0] ?? solute.guess?.(into), noted[1] ?? solute.guess?.(from)]
+function cameFrom(from: LotState, share: number, at: string): CameIn {
+  const free = from.freeSo2 ? freeSo2At(from.freeSo2, at) : UNREAD_FREE
+  return { at, share, broughtMgPerL: Math.max(0, free.value), uncertainty: free.uncertainty, wine: true }
+}
+
+/** Sugar that a wine may bring, g/L: none that anybody need look for once its end was proven. */
+const sugarBrought = (from: LotState): number =>
+  from.others.sugar?.value ?? (isWine(from) && drynessOf(from)?.proven ? 0 : SUGAR_UNPROVEN)
+
+function mixAcids(into: LotState, from: LotState, share: number, litresPerLitre: number, by: By): void {
+  if (into.acids && from.acids)
+    changeAcids(into, { kind: 'blend', with: from.acids.composition, litresPerLitre }, by.at, by.entryId)
+  else if (1 - share >= BLEND) {
+    delete into.acids
+    delete into.ph
+    delete into.ta
+  }
+  else {
+    loosen(into, 'ph', UNLIKE.ph * (1 - share))
+    loosen(into, 'ta', UNLIKE.ta * (1 - share))
+  }
+}
+
+/** Less is known of a figure once a little of what nobody measured came in. */
+function loosen(lot: LotState, name: 'ph' | 'ta', by: number): void {
+  const figure = lot[name]
+  if (figure) lot[name] = { ...figure, uncertainty: Math.hypot(figure.uncertainty, by) }
+}
+
+function mixBalances(into: LotState, from: LotState, share: number, { at, entryId }: By): void {
+  if (into.balance && from.balance) {
+    into.balance = mixBalance(into.balance, from.balance, share)
+    const about = { origin: 'estimated', at } as const
+    into.sg = { value: sgOf(into.balance), uncertainty: 0.002, ...about, from: restsOn(into.sg?.from, from.sg?.from, entryId) }
+    if (into.balance.ethanolGPerL > 0)
+      into.abv = { value: abvOf(into.balance), uncertainty: 0.5, ...about, from: restsOn(into.abv?.from, from.abv?.from, entryId) }
+  }
+  else if (1 - share >= BLEND) {
+    delete into.balance
+    delete into.abv
+    delete into.sg
+  }
+}
+
+/**
+ * By volume. What one side does not know is not known of the blend, unless the other brought little. A topping up leaves a figure that
+ * was measured what it is: it was measured then, and is a little more or less now.
+ */
+function mixSolute(solute: Solute, into: LotState, from: LotState, share: number, { at, entryId }: By): void {
+  const [own, other] = [soluteAt(solute, into, at), soluteAt(solute, from, at)]
+  if (!own && !other) return
+  const [a, b] = [own ?? solute.guess?.(into), other ?? solute.guess?.(from)]
   if (solute.unnoted === 'unknown' && !(a && b)) {
-    if (!a || 1 - share > NEGLIGIBLE) solute.set(into, undefined)
+    if (!a || 1 - share >= BLEND) solute.set(into, undefined)
     return
   }
   const part = (f: Figure | undefined, of: 'value' | 'uncertainty', weight: number) => (f?.[of] ?? 0) * weight
-  solute.set(into, {
-    value: part(a, 'value', share) + part(b, 'value', 1 - share),
-    origin: 'estimated',
-    at: by.at,
-    uncertainty: Math.hypot(part(a, 'uncertainty', share), part(b, 'uncertainty', 1 - share)),
-    from: restsOn(a?.from, b?.from, by.entryId)
-  })
+  const value = part(a, 'value', share) + part(b, 'value', 1 - share)
+  const uncertainty = Math.hypot(part(a, 'uncertainty', share), part(b, 'uncertainty', 1 - share))
+  const from_ = restsOn(a?.from, b?.from, entryId)
+  const read = solute.get(into)
+  const topped = 1 - share < BLEND && own && read && own.value > 0
+  solute.set(into, topped
+    ? { ...read, value: (read.value * value) / own.value, uncertainty, from: from_ }
+    : { value, origin: 'estimated', at, uncertainty, from: from_ })
 }
 
-/** Yeast and bacteria come along with the wine they are in. */
-function mixLiving(into: LotState, from: LotState): void {
+/** Yeast and bacteria come along with the wine they are in; from what only fills a neck they come where they are at work. */
+function mixLiving(into: LotState, from: LotState, part: number): void {
   const earlier = (a: string | undefined, b: string | undefined) => (a !== undefined && b !== undefined ? (a < b ? a : b) : (a ?? b))
-  const [inoculatedAt, bacteriaAt] = [earlier(into.inoculatedAt, from.inoculatedAt), earlier(into.bacteriaAt, from.bacteriaAt)]
+  const inoculatedAt = earlier(into.inoculatedAt, from.inoculatedAt)
   if (inoculatedAt !== undefined) into.inoculatedAt = inoculatedAt
-  if (bacteriaAt !== undefined) into.bacteriaAt = bacteriaAt
-  const sulphited = [into.lastSulphiteAt, from.lastSulphiteAt]
-    .filter((x) => x !== undefined)
-    .sort()
-    .at(-1)
+  const resting = from.lastSulphiteAt !== undefined && from.bacteriaAt !== undefined && from.lastSulphiteAt > from.bacteriaAt
+  if (from.bacteriaAt !== undefined && (part >= BLEND || !resting)) into.bacteriaAt = earlier(into.bacteriaAt, from.bacteriaAt)!
+  // What was done to a wine that fills a neck was not done to this one.
+  if (part < BLEND) return
+  const sulphited = [into.lastSulphiteAt, from.lastSulphiteAt].filter((x) => x !== undefined).sort().at(-1)
   if (sulphited !== undefined) into.lastSulphiteAt = sulphited
-}
-
-/** An empty lot that is filled from another takes over what is known of it. */
-function takeOver(into: LotState, from: LotState): void {
-  into.sources = from.sources
-  if (Object.keys(into.planned).length === 0) into.planned = from.planned
-  into.alcoholic = from.alcoholic
-  if (from.yeast) into.yeast = from.yeast
-  if (from.pressedAt) into.pressedAt = from.pressedAt
-  into.fed = from.fed
-  for (const key of ['ph', 'ta', 'sg', 'originalSg', 'abv', 'balance', 'acids', 'temperature'] as const) {
-    if (from[key] !== undefined) Object.assign(into, { [key]: from[key] })
-  }
-  for (const solute of SOLUTES) solute.set(into, solute.get(from))
-  into.boundShare = from.boundShare
-  into.doses = from.doses
-  into.sulphited = from.sulphited
-  for (const key of [
-    'bacteria',
-    'rackedAt',
-    'paper',
-    'clarity',
-    'gas',
-    'heatTest',
-    'coldTest',
-    'freeMixed',
-    'blendedAt',
-    'bubbled'
-  ] as const) if (from[key] !== undefined) Object.assign(into, { [key]: from[key] })
-  mixLiving(into, from)
 }
 
 function mixSources(a: readonly Source[], b: readonly Source[], share: number): Source[] {

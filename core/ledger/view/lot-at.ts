@@ -32,7 +32,7 @@ const seen = new WeakMap<LotState, LotView>()
 export function lotAt(lot: LotState, now: string): LotView {
   const known = seen.get(lot)
   if (known?.asOf === now) return known
-  const upkeep = upkeepOf(lot, now)
+  const upkeep = whatCan(() => upkeepOf(lot, now))
   const free = freeAt(lot, now, upkeep)
   const current: LotState = {
     ...lot,
@@ -51,6 +51,16 @@ export function lotAt(lot: LotState, now: string): LotView {
   }
   seen.set(lot, view)
   return view
+}
+
+/** What cannot be worked out of a lot is not known of it, and stops nothing else. */
+function whatCan<T>(work: () => T): T | undefined {
+  try {
+    return work()
+  }
+  catch {
+    return undefined
+  }
 }
 
 /** Stuck, or left so long that it is over: what no entry says and time tells. */

@@ -1,16 +1,18 @@
 import type { FreeDose, FreeReading, SulphiteUpkeep } from '../../sulphite'
 import { BASE_WINE_MOLECULAR, LEAST_FREE, MOLECULAR_TARGET, freeSo2For, molecularSo2, sulphiteUpkeep } from '../../sulphite'
-import { drynessOf } from '../dryness'
 import { isWine } from '../facets'
 import { freeSo2At } from '../free-so2'
 import { planOf } from '../plan'
+import { reckonedPh } from '../reckoned'
 import type { Figure, LotState } from '../state'
 
 const DAY = 86_400_000
+/** Half-width of an 80 % band, in standard deviations of a normal. */
+const HALF_WIDTH = 1.2816
 
 /** How a lot keeps its sulphite, in days since `from`. */
 export interface LotUpkeep extends SulphiteUpkeep {
-  /** Day 0, ISO UTC: since it is a wine, or since another came in. */
+  /** Day 0, ISO UTC: since it is a wine. */
   from: string
   readings: readonly FreeReading[]
   doses: readonly FreeDose[]
@@ -23,7 +25,7 @@ const LAST_READINGS = 24
 const known = new WeakMap<LotState, { day: string, upkeep: LotUpkeep | undefined }>()
 
 /** The pH that sulphite is reckoned by. */
-const phOf = (lot: LotState): number => Math.min(4.5, Math.max(2.5, lot.ph!.value))
+const phOf = (lot: LotState): number => reckonedPh(lot.ph!.value)
 
 /** Molecular SO₂ that a wine is kept at, mg/L: by its style, and little where a second ferment is to begin in it. */
 export const molecularKept = (lot: LotState): number => (planOf(lot).sparkling ? BASE_WINE_MOLECULAR : MOLECULAR_TARGET[lot.style])
@@ -53,20 +55,30 @@ export function rememberUpkeep(lot: LotState, now: string, upkeep: LotUpkeep | u
   known.set(lot, { day: dayOf(now), upkeep })
 }
 
+/** A wine that was fermented years ago is judged by what was read and given since, days. Ours. */
+const LOOKS_BACK_DAYS = 3 * 365
+/** What a titration at home may show and a dose may bring, mg/L. */
+const MOST_FREE = 500
+
 function learn(lot: LotState, now: string): LotUpkeep | undefined {
-  const mixed = lot.freeMixed
-  const begun = [drynessOf(lot)?.first, mixed?.at].filter((at) => at !== undefined).sort().at(-1) ?? lot.startedAt
-  const read = (lot.series.freeSo2 ?? []).filter((p) => p.at >= begun && p.value <= 500).slice(-LAST_READINGS)
-  const from = read.length === LAST_READINGS ? read[0]!.at : begun
+  const since = [lot.wineSince ?? lot.startedAt, new Date(Date.parse(now) - LOOKS_BACK_DAYS * DAY).toISOString()].sort()[1]!
+  const counts = (at: string) => at >= since && at <= now
+  const read = (lot.series.freeSo2 ?? []).filter((p) => counts(p.at) && p.value <= MOST_FREE).slice(-LAST_READINGS)
+  const from = read.length === LAST_READINGS ? read[0]!.at : since
   const days = (at: string) => (Date.parse(at) - Date.parse(from)) / DAY
-  const readings = [
-    ...(mixed && mixed.at === from ? [{ days: 0, freeMgPerL: Math.min(500, mixed.mgPerL) }] : []),
-    ...read.map((p) => ({ days: days(p.at), freeMgPerL: p.value }))
-  ]
-  const doses = lot.sulphited.filter((d) => d.at >= from && d.mgPerL <= 500).map((d) => ({ days: days(d.at), addMgPerL: d.mgPerL }))
+  const of = <T extends { at: string }>(all: readonly T[]) => all.filter((x) => x.at >= from && counts(x.at))
+  const readings = read.map((p) => ({ days: days(p.at), freeMgPerL: p.value }))
+  const doses = of(lot.sulphited).flatMap((d) => (d.mgPerL <= MOST_FREE ? [{ days: days(d.at), addMgPerL: d.mgPerL }] : []))
   if (readings.length + doses.length === 0) return undefined
+  const mixes = of(lot.cameIn).map(({ at, share, broughtMgPerL, uncertainty }) => ({
+    days: days(at),
+    share,
+    broughtMgPerL: Math.min(MOST_FREE, broughtMgPerL),
+    broughtSd: uncertainty / HALF_WIDTH
+  }))
   const ph = phOf(lot)
-  const told = sulphiteUpkeep({ ph, targetMolecularMgPerL: molecularSo2(keptAt(lot), ph), readings, doses, atDays: Math.floor(days(now)) })
+  const atDays = Math.max(0, Math.floor(days(now)))
+  const told = sulphiteUpkeep({ ph, targetMolecularMgPerL: molecularSo2(keptAt(lot), ph), readings, doses, mixes, atDays })
   const { belowTargetAtDays: below } = told
   const at = (d: number) => new Date(Date.parse(from) + d * DAY).toISOString()
   const belowAt = below && { low: at(below.low), mid: at(below.mid), high: at(below.high) }

@@ -75,7 +75,7 @@ describe('the sulphite of a wine that rests', () => {
       .filter((c) => c === 'sulphite-odd' || c === 'free-above-total')
     expect(odd).toEqual(code ? [code] : [])
   })
-  it('another wine in it: what was read before tells no more', () => {
+  it('another wine in it: the level is that of both, and what was learnt of its habits is kept', () => {
     const other = 'lot-keep-2'
     const blend = [
       entry(150, {
@@ -94,7 +94,9 @@ describe('the sulphite of a wine that rests', () => {
       read(90, 'ph', 3.35)
     ]
     const { upkeep } = seen([...white, ...blend])
-    expect(upkeep!.from).toBe(at(100))
-    expect(upkeep!.readings).toHaveLength(1)
+    expect(upkeep!.readings).toEqual([{ days: 30, freeMgPerL: 40 }])
+    // By hand, half a per cent a day: (50 L × 40 × e^−0.25 + 20 L × 10 × e^−0.2) ÷ 70 L = 24.6 then, 14.9 a hundred days later.
+    expect(upkeep!.now.free.mid).toBeGreaterThan(12)
+    expect(upkeep!.now.free.mid).toBeLessThan(18)
   })
 })

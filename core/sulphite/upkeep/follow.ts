@@ -13,6 +13,15 @@ export interface FreeDose {
   addMgPerL: number
 }
 
+/** Another wine, or water, that came in: this part of the blend is the wine that was there. */
+export interface FreeMix {
+  days: number
+  share: number
+  /** Free SO₂ of what came in, and how well it is known, mg/L. */
+  broughtMgPerL: number
+  broughtSd: number
+}
+
 /** One way that a wine may lose and bind its sulphite, and where its free level would stand by it. */
 export interface Course {
   decayPerDay: number
@@ -40,14 +49,23 @@ const UNREAD_SD = 3
  * the free part of each dose, and wanders a little, explains the readings (a Kalman filter for each).
  * @param readings free SO₂, in any order
  * @param doses SO₂ that went in, in any order
+ * @param mixes what else came in, in any order: it changes the level and tells nothing of the wine's own habits
  * @returns the pairs with weights that add up to one, and the last instant that is known
  * @throws LimitError
  */
-export function coursesOf(readings: readonly FreeReading[], doses: readonly FreeDose[]): { courses: Course[], lastDay: number } {
-  const events = [
+export function coursesOf(
+  readings: readonly FreeReading[],
+  doses: readonly FreeDose[],
+  mixes: readonly FreeMix[] = []
+): { courses: Course[], lastDay: number } {
+  const events: Event[] = [
     ...readings.map((r) => ({ days: day(r.days), read: within('freeMgPerL', r.freeMgPerL, 0, 500) })),
     // Of one hour the reading comes first: it says what the dose went by.
-    ...doses.map((d) => ({ days: day(d.days), dose: within('addMgPerL', d.addMgPerL, 0, 500) }))
+    ...doses.map((d) => ({ days: day(d.days), dose: within('addMgPerL', d.addMgPerL, 0, 500) })),
+    ...mixes.map((m) => ({
+      days: day(m.days),
+      mix: { share: within('share', m.share, 0, 1), brought: within('broughtMgPerL', m.broughtMgPerL, 0, 500), sd: m.broughtSd }
+    }))
   ].sort((a, b) => a.days - b.days)
   const courses: (Course & { ln: number })[] = []
   for (let i = 0; i < DECAY.steps; i++) {
@@ -69,13 +87,13 @@ export function coursesOf(readings: readonly FreeReading[], doses: readonly Free
 }
 
 const day = (days: number) => within('days', days, -4000, 4000)
-type Event = { days: number, read?: number, dose?: number }
+type Event = { days: number, read?: number, dose?: number, mix?: { share: number, brought: number, sd: number } }
 
 /** The level by one pair: where it stands at the end, how sure, and how well the readings agree with it. */
 function follow(events: readonly Event[], decayPerDay: number, boundShare: number) {
   let [level, variance, ln] = [0, UNREAD_SD ** 2, 0]
   let before: number | undefined
-  for (const { days, read, dose } of events) {
+  for (const { days, read, dose, mix } of events) {
     if (before !== undefined) {
       const left = Math.exp(-decayPerDay * (days - before))
       variance = variance * left ** 2 + wander(level, days - before)
@@ -86,7 +104,13 @@ function follow(events: readonly Event[], decayPerDay: number, boundShare: numbe
       ;[level, variance, before] = [read, READING_SD ** 2, days]
       continue
     }
+    // What came in before anything was known of it says nothing of where it stands.
+    else if (mix) continue
     before = days
+    if (mix) {
+      level = mix.share * level + (1 - mix.share) * mix.brought
+      variance = mix.share ** 2 * variance + ((1 - mix.share) * mix.sd) ** 2
+    }
     if (dose !== undefined) {
       level += dose * (1 - boundShare)
       variance += (DOSE_SD * dose) ** 2

@@ -1,3 +1,3 @@
 export { freeSo2Ahead, sulphiteUpkeep } from './upkeep'
 export type { SulphiteUpkeep, UpkeepAsked, UpkeepFinding } from './upkeep'
-export type { FreeDose, FreeReading } from './follow'
+export type { FreeDose, FreeMix, FreeReading } from './follow'

@@ -1,6 +1,6 @@
 import { type Band80, weightedBand, within } from '../../units'
 import { freeSo2For, molecularSo2 } from '../molecular'
-import { type Course, type FreeDose, type FreeReading, coursesOf, wander } from './follow'
+import { type Course, type FreeDose, type FreeMix, type FreeReading, coursesOf, wander } from './follow'
 
 export interface UpkeepAsked {
   /** 2.5 to 4.5 */
@@ -8,6 +8,7 @@ export interface UpkeepAsked {
   targetMolecularMgPerL: number
   readings: readonly FreeReading[]
   doses?: readonly FreeDose[]
+  mixes?: readonly FreeMix[]
   /** The instant that `now` is told of, on the same scale of days; the last reading or dose without it. */
   atDays?: number
 }
@@ -43,9 +44,9 @@ const FAST_PER_DAY = 0.011
  * @throws LimitError
  * @example sulphiteUpkeep({ ph: 3.5, targetMolecularMgPerL: 0.5, readings: [{ days: 0, freeMgPerL: 38 }] }).belowTargetAtDays?.mid // 84
  */
-export function sulphiteUpkeep({ ph, targetMolecularMgPerL, readings, doses = [], atDays }: UpkeepAsked): SulphiteUpkeep {
+export function sulphiteUpkeep({ ph, targetMolecularMgPerL, readings, doses = [], mixes = [], atDays }: UpkeepAsked): SulphiteUpkeep {
   const targetFreeMgPerL = freeSo2For(within('targetMolecularMgPerL', targetMolecularMgPerL, 0, 3), ph)
-  const { courses, lastDay } = coursesOf(readings, doses)
+  const { courses, lastDay } = coursesOf(readings, doses, mixes)
   const days = Math.max(lastDay, within('atDays', atDays ?? lastDay, -4000, 8000))
   const free = freeAt(courses, days - lastDay)
   const decayPerDay = weightedBand(courses.map((c) => [c.decayPerDay, c.weight]))
@@ -59,7 +60,7 @@ export function sulphiteUpkeep({ ph, targetMolecularMgPerL, readings, doses = []
     now: { days, free, molecularMgPerL: molecularSo2(free.mid, ph), below },
     belowTargetAtDays: falls.mid >= HORIZON ? null : { low: at(falls.low), mid: at(falls.mid), high: at(falls.high) },
     findings: [
-      ...rises(readings, doses),
+      ...rises(readings, [...doses, ...mixes]),
       ...(readings.length > 2 && decayPerDay.low > FAST_PER_DAY / 2 && decayPerDay.mid > FAST_PER_DAY
         ? [{ code: 'falls-fast' as const, decayPerDay: decayPerDay.mid }]
         : [])
@@ -71,8 +72,8 @@ export function sulphiteUpkeep({ ph, targetMolecularMgPerL, readings, doses = []
  * The free level so many days after the last that is known.
  * @throws LimitError
  */
-export function freeSo2Ahead(asked: Pick<UpkeepAsked, 'readings' | 'doses'>, atDays: readonly number[]): Band80[] {
-  const { courses, lastDay } = coursesOf(asked.readings, asked.doses ?? [])
+export function freeSo2Ahead(asked: Pick<UpkeepAsked, 'readings' | 'doses' | 'mixes'>, atDays: readonly number[]): Band80[] {
+  const { courses, lastDay } = coursesOf(asked.readings, asked.doses ?? [], asked.mixes)
   return atDays.map((at) => freeAt(courses, Math.max(0, within('atDays', at, -4000, 8000) - lastDay)))
 }
 
@@ -92,13 +93,13 @@ function samplesOf(courses: readonly Course[], after: number): [level: number, w
 const fallsBelow = (level: number, target: number, { decayPerDay }: Course): number =>
   level <= target ? 0 : target <= 0 ? HORIZON : Math.min(HORIZON, Math.log(level / target) / decayPerDay)
 
-/** Readings that rise with nothing given in between. */
-function rises(readings: readonly FreeReading[], doses: readonly FreeDose[]): UpkeepFinding[] {
+/** Readings that rise while nothing came in. */
+function rises(readings: readonly FreeReading[], came: readonly { days: number }[]): UpkeepFinding[] {
   const sorted = [...readings].sort((a, b) => a.days - b.days)
   return sorted.flatMap((r, i) => {
     const before = sorted[i - 1]
     if (!before || r.freeMgPerL - before.freeMgPerL < RISE) return []
-    return doses.some((d) => d.days >= before.days && d.days <= r.days)
+    return came.some((d) => d.days >= before.days && d.days <= r.days)
       ? []
       : [{ code: 'rises' as const, atDays: r.days, fromMgPerL: before.freeMgPerL, toMgPerL: r.freeMgPerL }]
   })
