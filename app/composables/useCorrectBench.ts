@@ -26,7 +26,7 @@ import {
   staged
 } from '~~/core/must'
 import { materialKey } from '~~/core/materials'
-import { startReckoner, stopReckoner } from '~/workers/start'
+import { reckoner } from '~/workers/start'
 import type { QuantityField } from './useQuantityField'
 
 interface Try extends AcidPrediction {
@@ -221,9 +221,11 @@ export function useCorrectBench(lot: Ref<LotState | undefined>) {
   async function find(): Promise<void> {
     const asked = request.value
     if (!canFind.value || !asked) return
-    if (finding.value) stopReckoner()
+    if (finding.value) reckoner.stop()
     finding.value = true
-    const exact = await startReckoner().findTargets(JSON.parse(JSON.stringify(asked)) as TargetRequest)
+    const exact = await reckoner
+      .call((r) => r.findTargets(JSON.parse(JSON.stringify(asked)) as TargetRequest))
+      .catch(() => undefined)
     finding.value = false
     if (!exact || fields.volume.value === undefined) return
     found.value = { ...exact, additions: exact.additions.map((a) => asTyped(a, fields.volume.value!)) }

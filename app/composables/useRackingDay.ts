@@ -2,7 +2,7 @@ import { fact, transfer } from '~~/core/drafts'
 import { type Draft, type Fact, type LotView, isHeld, isWine } from '~~/core/ledger'
 import type { RackingMove, RackingPlan } from '~~/core/racking'
 import { askRacking, isAskedFor, leesShareOf, lotOfWine, meetings, toppingWines } from '~~/core/stages'
-import { startRacking } from '~/workers/start'
+import { racking } from '~/workers/start'
 
 /** A move that brought so much more or less than was planned makes another plan, as a share. */
 const OFF = 0.03
@@ -114,14 +114,13 @@ export function useRackingDay() {
     working.value = true
     oneMore.value = undefined
     const question = JSON.parse(key.value) as typeof asked.value
-    const racking = startRacking()
-    const made = await racking.plan({ ...question, maxSeconds: 3 })
+    const made = await racking.call((r) => r.plan({ ...question, maxSeconds: 3 })).catch(() => undefined)
     plan.value = made
     madeFor.value = key.value
     working.value = false
     // What to buy or borrow comes when it comes: only for a day that has not begun, and for the plan that still stands.
     const short = made && !begun.value && (made.withoutVesselL > 0.05 || made.airL > 1)
-    const found = short ? racking.oneMore(question, made) : undefined
+    const found = short ? racking.call((r) => r.oneMore(question, made)).catch(() => undefined) : undefined
     void found?.then((more) => {
       if (plan.value === made) oneMore.value = more
     })

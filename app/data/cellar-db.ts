@@ -8,16 +8,25 @@ interface MetaRow {
   value: unknown
 }
 
+/** A row of its own says that the cellar is still the one that was opened. */
+const MARK = 'begun'
+
 /**
  * A cellar on disk: the ledger's entries, added and never changed, and a few facts about this copy of it.
  * Version 1 is the first released schema; later versions carry their migration here, each with a test that opens an older one.
  */
 export class CellarDb extends Dexie implements CellarStorage {
+  private wasMarked = false
+  /** Another tab with an older Presk has it open, and has to be closed before this one can go on. */
+  held = false
   entries!: Table<Entry, string>
   meta!: Table<MetaRow, string>
 
   constructor(name: CellarName) {
     super(`presk-${name}`)
+    this.on('blocked', () => {
+      this.held = true
+    })
     this.version(1).stores({ entries: 'id, at', meta: 'key' })
     // 2: by the instant of writing, to count what the last export does not hold. Nothing stored changes.
     this.version(2).stores({ entries: 'id, at, written', meta: 'key' })
@@ -25,7 +34,10 @@ export class CellarDb extends Dexie implements CellarStorage {
 
   /** Every entry that is whole. What is damaged on disk is counted, left out and left alone. */
   async all(): Promise<{ entries: Entry[], damaged: number }> {
-    const rows: unknown[] = await this.guard('read the cellar', () => this.entries.toArray())
+    const rows: unknown[] = await this.guard('read the cellar', async () => {
+      this.wasMarked = (await this.meta.get(MARK)) !== undefined
+      return this.entries.toArray()
+    })
     const entries = rows.flatMap((row) => {
       const parsed = entrySchema.safeParse(upcastEntry(row))
       return parsed.success ? [parsed.data] : []
@@ -33,28 +45,46 @@ export class CellarDb extends Dexie implements CellarStorage {
     return { entries, damaged: rows.length - entries.length }
   }
 
-  /** Adds entries in one transaction: all or none. Ids that are there already are left alone. Resolves after the commit. */
-  async append(entries: readonly Entry[]): Promise<void> {
-    await this.guard('write to the ledger', () =>
-      this.transaction('rw', this.entries, async () => {
-        try {
-          await this.entries.bulkAdd(entries)
-        }
-        catch (error) {
-          // Caught inside the transaction, so that the others still go in; anything but "is there already" undoes them all.
-          const known = error instanceof Dexie.BulkError && error.failures.every((f) => f.name === 'ConstraintError')
-          if (!known) throw error
-        }
+  async raw(): Promise<unknown[]> {
+    return this.guard('read the cellar', () => this.entries.toArray())
+  }
+
+  /**
+   * Adds entries in one transaction: all or none. Ids that are there already are left alone. Resolves after the commit. A browser may clear
+   * a site's storage under an open page: then the mark of this cellar is gone with it, and all that was there is written again.
+   */
+  async append(entries: readonly Entry[], before: readonly Entry[] = []): Promise<{ restored: boolean }> {
+    return this.guard('write to the ledger', () =>
+      this.transaction('rw', this.entries, this.meta, async () => {
+        const marked = (await this.meta.get(MARK)) !== undefined
+        const restored = this.wasMarked && !marked
+        await this.addAll(restored ? [...before, ...entries] : entries)
+        if (!marked) await this.meta.put({ key: MARK, value: new Date().toISOString() })
+        this.wasMarked = true
+        return { restored }
       })
     )
+  }
+
+  private async addAll(entries: readonly Entry[]): Promise<void> {
+    try {
+      await this.entries.bulkAdd(entries)
+    }
+    catch (error) {
+      // Caught inside the transaction, so that the others still go in; anything but "is there already" undoes them all.
+      const known = error instanceof Dexie.BulkError && error.failures.every((f) => f.name === 'ConstraintError')
+      if (!known) throw error
+    }
   }
 
   /** Replaces the whole cellar, only used for the demo. */
   async replaceAll(entries: readonly Entry[]): Promise<void> {
     await this.guard('lay out the demo', () =>
-      this.transaction('rw', this.entries, async () => {
+      this.transaction('rw', this.entries, this.meta, async () => {
         await this.entries.clear()
         await this.entries.bulkAdd([...entries])
+        await this.meta.put({ key: MARK, value: new Date().toISOString() })
+        this.wasMarked = true
       })
     )
   }

@@ -3,7 +3,7 @@ import type { Entry } from '~~/core/ledger'
 export type CellarName = 'own' | 'demo'
 
 /** Why something could not be stored; worded in `wording/problems.ts`. */
-export type StorageProblem = 'full' | 'blocked' | 'other'
+export type StorageProblem = 'full' | 'blocked' | 'held' | 'worker' | 'cleared' | 'other'
 export class StorageError extends Error {
   constructor(
     readonly operation: string,
@@ -22,8 +22,13 @@ export class StorageError extends Error {
 export interface CellarStorage {
   /** Every entry that is whole, by id; what is damaged is counted and left alone. */
   all(): Promise<{ entries: Entry[], damaged: number }>
-  /** Adds entries, all or none; ids that are there already are left alone. Resolves after the commit. */
-  append(entries: readonly Entry[]): Promise<void>
+  /**
+   * Adds entries, all or none; ids that are there already are left alone. Resolves after the commit.
+   * @param before all that was there: where the browser has cleared the storage under an open page it is written again with them
+   */
+  append(entries: readonly Entry[], before?: readonly Entry[]): Promise<{ restored: boolean }>
+  /** Every row as it stands, nothing checked: for the way out of a broken page. */
+  raw(): Promise<unknown[]>
   /** Replaces the whole cellar, only used for the demo. */
   replaceAll(entries: readonly Entry[]): Promise<void>
   /** How many entries were written after an instant. */

@@ -27,12 +27,10 @@ function download(blob: Blob, fileName: string): void {
   setTimeout(() => URL.revokeObjectURL(url), 10_000)
 }
 
+/** What a cellar's file is called: by its name and the day. */
+export const fileNameOf = (name: string, now: Date): string => `${fileSafe(name, 'cellar')}-${now.toISOString().slice(0, 10)}.presk.json`
+
 /** The whole cellar as one JSON file, named for the cellar and the day. */
 export function downloadCellar(name: string, entries: readonly Entry[], now = new Date()): void {
-  const safe = fileSafe(name, 'cellar')
-  downloadText(
-    JSON.stringify(toCellarFile(name, entries, now.toISOString()), null, 1),
-    `${safe}-${now.toISOString().slice(0, 10)}.presk.json`,
-    'application/json'
-  )
+  downloadText(JSON.stringify(toCellarFile(name, entries, now.toISOString()), null, 1), fileNameOf(name, now), 'application/json')
 }

@@ -25,6 +25,7 @@ import { type CellarName, type CellarStorage, StorageError, type StorageProblem 
 import { newId } from './ids'
 import { MemoryCellar } from './memory-cellar'
 import { type Review, reviewOf } from './review'
+import { holdForLife } from '~/workers/supervised'
 
 /** What cannot be in a draft, by the schemas of the ledger: the field by its name, and why. */
 export interface Issue {
@@ -57,7 +58,8 @@ export interface Opened {
   factCount: number
 }
 export type Committed =
-  | { outcome: 'written', written: Entry[], change: Change }
+  /** `restored`: the browser had cleared the cellar meanwhile, and all of it was written again. */
+  | { outcome: 'written', written: Entry[], change: Change, restored?: true }
   | { outcome: 'refused', problems: LedgerProblem[] }
   | { outcome: 'invalid', issues: Issue[] }
   | { outcome: 'failed', trouble: Trouble }
@@ -93,16 +95,23 @@ export class LedgerEngine {
   private reviewed: { entries: Entry[] } | undefined
   private listener: Listener | undefined
 
-  /** @param onElsewhere hears of what another tab wrote */
-  async open(name: CellarName, onElsewhere?: Listener): Promise<Opened> {
+  /** @param onElsewhere hears of what another tab wrote, @param onHeld that another tab has to be closed first */
+  async open(name: CellarName, onElsewhere?: Listener, onHeld?: () => void): Promise<Opened> {
     this.listener = onElsewhere
     this.db?.close()
     this.channel?.close()
     this.channel = typeof BroadcastChannel === 'undefined' ? undefined : new BroadcastChannel(`presk-${name}`)
     if (this.channel) this.channel.onmessage = (message) => void this.takeFromOtherTab(message.data)
-    this.db = new CellarDb(name)
+    const db = new CellarDb(name)
+    this.db = db
     try {
-      const { entries, damaged } = await inTime(this.db.all(), 'read the cellar')
+      const reading = db.all()
+      const { entries, damaged } = await inTime(reading, 'read the cellar').catch((error: unknown) => {
+        // An older tab holds it: this goes on by itself once that one is closed.
+        if (!db.held) throw error
+        onHeld?.()
+        return reading
+      })
       return this.opened(entries, damaged)
     }
     catch (error) {
@@ -111,6 +120,11 @@ export class LedgerEngine {
       if (error.problem === 'blocked') this.db = new MemoryCellar()
       return this.opened([], 0, { operation: error.operation, problem: error.problem })
     }
+  }
+
+  /** See `Supervised`: the page notices when the worker of this is no more. */
+  hold(lock: string): Promise<boolean> {
+    return holdForLife(lock)
   }
 
   /** Facts of the ledger from the newest on, a handful at a time. */
@@ -166,8 +180,10 @@ export class LedgerEngine {
     const left = new Set(without)
     const known = new Set(this.history.entries.map((e) => e.id))
     const entries = (this.reviewed?.entries ?? []).filter((e) => !left.has(e.id) && !known.has(e.id))
-    this.reviewed = undefined
-    return this.write(entries, extend(this.history, entries))
+    const done = await this.write(entries, extend(this.history, entries))
+    // What could not be stored can be asked for again.
+    if (done.outcome === 'written') this.reviewed = undefined
+    return done
   }
 
   /** The demo as of an instant, in place of all that is there. */
@@ -219,8 +235,12 @@ export class LedgerEngine {
   }
 
   private async write(written: readonly Entry[], history: History): Promise<Committed> {
+    const asked = this.history
+    // What is told is worked out before anything is written: nothing that is stored may be what a page cannot show.
+    const change = changeBetween(asked, history, written)
+    let restored = false
     try {
-      await this.db!.append(written)
+      restored = (await this.db!.append(written, asked.entries)).restored
     }
     catch (error) {
       if (!(error instanceof StorageError)) throw error
@@ -228,10 +248,16 @@ export class LedgerEngine {
     }
     // Another tab may have written while this one waited for the disk.
     const before = this.history
-    this.history = history.entries.length === before.entries.length + written.length ? history : extend(before, written)
+    const alone = before === asked
+    this.history = alone ? history : extend(before, written)
     this.lastStamp = written.reduce((latest, e) => Math.max(latest, Date.parse(e.written)), this.lastStamp)
     this.channel?.postMessage({ added: written.map((e) => e.id) })
-    return { outcome: 'written', written: [...written], change: changeBetween(before, this.history, written) }
+    return {
+      outcome: 'written',
+      written: [...written],
+      change: alone ? change : changeBetween(before, this.history, written),
+      ...(restored && { restored })
+    }
   }
 
   private async takeFromOtherTab(message: { added?: string[], reload?: boolean }): Promise<void> {
@@ -258,13 +284,30 @@ function changeBetween(before: History, after: History, more: readonly Entry[]):
   const now = new Date().toISOString()
   const { lots: _lots, ...rest } = after.cellar
   return {
-    // The composition is worked out when it is asked for; what crosses to a page is plain.
-    lots: lots.map((lot) => (lot.acids ? { ...lot, acids: { ...lot.acids, composition: lot.acids.composition } } : lot)),
-    corrections: lots.map((lot) => [lot.id, correctionOf(lot)]),
-    upkeep: { now, of: lots.map((lot) => [lot.id, upkeepOf(lot, now)]) },
+    lots: lots.map(plainLot),
+    corrections: lots.map((lot) => [lot.id, whatCan(() => correctionOf(lot))]),
+    upkeep: { now, of: lots.map((lot) => [lot.id, whatCan(() => upkeepOf(lot, now))]) },
     gone: [...before.cellar.lots.keys()].filter((id) => !after.cellar.lots.has(id)),
     rest,
     facts: ids.size === 0 ? [] : after.facts.filter((f) => ids.has(f.original.id))
+  }
+}
+
+/** The composition is worked out when it is asked for; what crosses to a page is plain. What cannot be worked out is not known. */
+function plainLot(lot: LotState): LotState {
+  const { acids, ...rest } = lot
+  if (!acids) return lot
+  const composition = whatCan(() => acids.composition)
+  return composition ? { ...rest, acids: { ...acids, composition } } : rest
+}
+
+/** What is derived never stops what is stored: the stages say what of a lot cannot be told. */
+function whatCan<T>(work: () => T): T | undefined {
+  try {
+    return work()
+  }
+  catch {
+    return undefined
   }
 }
 

@@ -10,12 +10,17 @@ export class MemoryCellar implements CellarStorage {
     return { entries: [...this.entries.values()].sort((a, b) => (a.id < b.id ? -1 : 1)), damaged: 0 }
   }
 
-  async append(entries: readonly Entry[]): Promise<void> {
+  async raw(): Promise<unknown[]> {
+    return [...this.entries.values()]
+  }
+
+  async append(entries: readonly Entry[]): Promise<{ restored: boolean }> {
     if (entries.some((e) => typeof e.id !== 'string'))
       throw new StorageError('write to the ledger', 'other', new TypeError('an entry without an id'))
     for (const entry of entries) {
       if (!this.entries.has(entry.id)) this.entries.set(entry.id, structuredClone(entry))
     }
+    return { restored: false }
   }
 
   async replaceAll(entries: readonly Entry[]): Promise<void> {

@@ -1,7 +1,7 @@
-import { startLedger } from '~/workers/start'
+import { ledger } from '~/workers/start'
 
 // With the first script, before anything is drawn: the ledger is read and folded while the page is put together.
-if (typeof Worker !== 'undefined') startLedger()
+if (typeof Worker !== 'undefined') ledger.start()
 
 /** The address can name the demo, so that the printed link of `npm run demo` opens on it. */
 export default defineNuxtPlugin({

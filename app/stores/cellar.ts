@@ -16,21 +16,25 @@ import {
 } from '~~/core/ledger'
 import { rememberCorrection } from '~~/core/stages'
 import { type CellarName, StorageError } from '~/data/cellar-storage'
-import { startLedger } from '~/workers/start'
+import { openCellar, thisDevice } from '~/data/device'
+import { ledger, onLedgerDeath } from '~/workers/start'
 import type { Change, Committed, Issue, LedgerEngine, Opened, Trouble } from '~/data/ledger-engine'
-
-const WHICH = 'presk.cellar'
-const DEVICE = 'presk.device'
 
 /** The engine's calls, wherever it runs: each answers later. */
 type Engine = {
   [K in keyof LedgerEngine]: LedgerEngine[K] extends (...args: infer A) => infer R ? (...args: A) => Promise<Awaited<R>> : never
 }
 
+type Calls = Record<string, (...args: unknown[]) => Promise<unknown>>
+
 /** In a worker of its own where there are workers; beside the page where there are none. */
 async function startEngine(): Promise<Engine> {
   if (typeof Worker === 'undefined') return new (await import('~/data/ledger-engine')).LedgerEngine() as unknown as Engine
-  return startLedger() as unknown as Engine
+  return new Proxy({} as Engine, {
+    get: (_, call: string) =>
+      // A promise of the engine is none of its calls.
+      call === 'then' ? undefined : (...args: unknown[]) => ledger.call((remote) => (remote as never as Calls)[call]!(...args))
+  })
 }
 
 /**
@@ -68,14 +72,25 @@ export const useCellarStore = defineStore('cellar', () => {
   const theEngine = () => (engine ??= startEngine())
   let forgets = false
   let opening = 0
+  // What the worker held is on disk: it is read again, and the page goes on with it.
+  onLedgerDeath(() => void reopen())
+  async function reopen(): Promise<void> {
+    if (which.value === undefined) return
+    const trouble = new StorageError('hear from the ledger', 'worker', undefined)
+    await open(which.value).catch(() => {})
+    problem.value = trouble
+  }
 
-  async function open(name: CellarName = remembered()): Promise<void> {
+  async function open(name: CellarName = openCellar.get()): Promise<void> {
     ready.value = false
     which.value = name
-    keep(WHICH, name)
+    openCellar.set(name)
     const turn = ++opening
     const e = await theEngine()
-    const opened = await e.open(name, typeof Worker === 'undefined' ? take : proxy(take))
+    const held = () => {
+      if (turn === opening) problem.value = new StorageError('open the cellar', 'held', undefined)
+    }
+    const opened = await (typeof Worker === 'undefined' ? e.open(name, take, held) : e.open(name, proxy(take), proxy(held)))
     if (turn !== opening) return
     await takeOpened(opened)
     if (name === 'demo' && factCount.value === 0) await layOutDemo()
@@ -189,7 +204,7 @@ export const useCellarStore = defineStore('cellar', () => {
     const asked = (JSON.parse(key) as Draft[]).map((draft) => ({ at, ...draft }))
     lastAsked.value = asked
     // Its own drafts, not those of whatever is asked next while the engine starts.
-    const work = commit(() => theEngine().then((e) => e.commit(JSON.parse(JSON.stringify(asked)) as Draft[], device()))).finally(() =>
+    const work = commit(() => theEngine().then((e) => e.commit(JSON.parse(JSON.stringify(asked)) as Draft[], thisDevice()))).finally(() =>
       pending.delete(key)
     )
     pending.set(key, work)
@@ -198,12 +213,16 @@ export const useCellarStore = defineStore('cellar', () => {
 
   async function commit(work: () => Promise<Committed>): Promise<Entry[] | undefined> {
     if (which.value === 'own') void askToStay()
-    const done = await work()
+    const done = await work().catch((error: unknown): Committed => {
+      if (!(error instanceof StorageError)) throw error
+      return { outcome: 'failed', trouble: { operation: error.operation, problem: error.problem } }
+    })
     refused.value = done.outcome === 'refused' ? done.problems : []
     issues.value = done.outcome === 'invalid' ? done.issues : []
     if (done.outcome === 'failed') problem.value = errorOf(done.trouble)
     if (done.outcome !== 'written') return undefined
     if (!forgets) problem.value = undefined
+    if (done.restored) problem.value = new StorageError('keep the cellar', 'cleared', undefined)
     take(done.change)
     lastAction.value = done.written
     return done.written
@@ -304,36 +323,4 @@ async function askToStay(): Promise<void> {
   catch {
     // Some browsers lack it in private windows; the export remains.
   }
-}
-
-function remembered(): CellarName {
-  try {
-    return localStorage.getItem(WHICH) === 'demo' ? 'demo' : 'own'
-  }
-  catch {
-    return 'own'
-  }
-}
-
-function keep(key: string, value: string): void {
-  try {
-    localStorage.setItem(key, value)
-  }
-  catch {
-    // Refused in some private windows: then it is asked again next time.
-  }
-}
-
-/** A name for this device in the ledger, made once. */
-function device(): string {
-  try {
-    const known = localStorage.getItem(DEVICE)
-    if (known) return known
-  }
-  catch {
-    return 'private-window'
-  }
-  const made = `device-${crypto.randomUUID().slice(0, 8)}`
-  keep(DEVICE, made)
-  return made
 }

@@ -62,7 +62,8 @@ export const useForecastsStore = defineStore('forecasts', () => {
 async function forecastApart(asked: FermentAsked): Promise<Pick<LotForecast, 'forecast' | 'usual'> | undefined> {
   if (typeof Worker === 'undefined') return undefined
   try {
-    return await (await import('~/workers/start')).startForecaster().forecast(JSON.parse(JSON.stringify(asked)))
+    const { forecaster } = await import('~/workers/start')
+    return await forecaster.call((f) => f.forecast(JSON.parse(JSON.stringify(asked)) as FermentAsked))
   }
   catch {
     return undefined

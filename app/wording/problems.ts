@@ -56,6 +56,14 @@ export function sayStorageProblem(error: StorageError): string {
     case 'blocked':
       return 'This browser does not let Presk store anything here (a private window, perhaps). What you enter now is lost when the tab '
         + 'closes.'
+    case 'held':
+      return 'Another tab holds the cellar with an older Presk. Close that tab: this one then goes on by itself.'
+    case 'cleared':
+      return 'The browser had cleared this cellar while the page was open. Presk has written all of it back. Export it now: the browser '
+        + 'may clear it again.'
+    case 'worker':
+      return 'Part of Presk stopped working and was started again. Check the last entry in the history: what you typed is still in its '
+        + 'form, and may not have been saved.'
     case 'other':
       return `Presk could not ${error.operation}. Nothing stored was lost. Try again, and export the cellar if it happens twice.`
   }
@@ -112,6 +120,20 @@ export function sayLedgerProblem(problem: LedgerProblem): string {
     case 'expected-volume':
       return `${problem.outL.toFixed(1)} L left where only ${problem.heldL.toFixed(1)} were expected. What was moved is believed; the `
         + 'rest is reckoned from it.'
+    case 'unknown-block':
+      return 'A sample or a note belongs to a vineyard block that is not in this cellar.'
+    case 'unknown-instrument':
+      return 'A check belongs to an instrument that is not in this cellar.'
+    case 'unknown-supply':
+      return 'A count belongs to a package that was not in the store at that time.'
+    case 'nothing-there':
+      return 'This lot holds no wine, so nothing can go into it. Did you mean another lot?'
+    case 'correction-odd':
+      return `Corrected by the last check of its instrument, a reading of ${shown(problem.quantity, problem.shown)} would become `
+        + `${problem.corrected === undefined ? 'impossible' : shown(problem.quantity, problem.corrected)}. Presk uses it as you typed it: `
+        + 'look at that check.'
+    case 'cannot-derive':
+      return 'Presk could not work with one entry and left it out. Everything else is counted. Correct the entry, or delete it.'
     case 'cannot-compute':
       return `A reading (${problem.value}) lies outside what can be computed and was left out.`
   }

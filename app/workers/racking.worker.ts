@@ -1,4 +1,5 @@
 import { expose } from 'comlink'
+import { holdForLife } from './supervised'
 import highs from 'highs'
 import wasm from 'highs/runtime?url'
 import { type RackingAsked, type RackingPlan, type Solver, rackingPlan } from '~~/core/racking'
@@ -21,6 +22,7 @@ const clock = () => performance.now() / 1000
 const short = (p: RackingPlan) => p.withoutVesselL * 100 + p.airL
 
 const racking = {
+  hold: holdForLife,
   /** A racking day solved; undefined for what the core refuses. */
   async plan(asked: RackingAsked): Promise<RackingPlan | undefined> {
     const solve = await (solver ??= load())

@@ -7,10 +7,10 @@ import {
   fitAcids,
   solveEquilibrium
 } from '../acids'
-import { brixFromSg } from '../hydrometry'
 import { abvOf } from './balance'
 import { isFermenting, isMust } from './facets'
 import type { Figure, LotState } from './state'
+import { reckonedBrix } from './reckoned'
 import { restsOn } from './rests-on'
 
 const PH = { min: 2.5, max: 4.5 }
@@ -57,7 +57,7 @@ function readingsOf(lot: LotState): AcidReadings | undefined {
     taGPerL: ta.value,
     abv,
     style: lot.style,
-    ...(first !== undefined && first > FRUIT_FROM_SG && lot.stream !== 'kit' && { brix: Math.min(45, brixFromSg(first)) }),
+    ...(first !== undefined && first > FRUIT_FROM_SG && lot.stream !== 'kit' && { brix: reckonedBrix(first) }),
     ...((isMust(lot) || (isFermenting(lot) && !lot.bacteriaAt)) && { malolactic: 'before' as const }),
     ...(malic !== undefined && { malicGPerL: Math.min(15, Math.max(0, malic)) })
   }

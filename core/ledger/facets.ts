@@ -16,6 +16,13 @@ export const isMust = (lot: Pick<LotState, 'alcoholic'>): boolean => lot.alcohol
 export const isFermenting = (lot: Pick<LotState, 'alcoholic'>): boolean => lot.alcoholic === 'active' || lot.alcoholic === 'stuck'
 export const isWine = (lot: Pick<LotState, 'alcoholic'>): boolean => lot.alcoholic === 'dry' || lot.alcoholic === 'stopped'
 
+/** The yeast's work comes to stand otherwise; since when it is a wine is remembered. */
+export function becomes(lot: LotState, alcoholic: Alcoholic, at: string): void {
+  lot.alcoholic = alcoholic
+  if (isWine(lot)) lot.wineSince ??= at
+  else delete lot.wineSince
+}
+
 /** One word for where a lot stands, for a label; advice asks the facets themselves. */
 export type Standing = 'must' | 'fermenting' | 'wine' | 'bottled' | 'empty'
 export function standingOf(lot: Facets): Standing {

@@ -1,5 +1,5 @@
-import { brixFromSg } from '../hydrometry'
 import type { EntryOf } from './entry'
+import { reckonedBrix } from './reckoned'
 import type { LotState } from './state'
 
 /**
@@ -9,6 +9,6 @@ import type { LotState } from './state'
 export function restatedValue(lot: Pick<LotState, 'series'>, { id, quantity, value }: EntryOf<'reading'>): number | undefined {
   const point = lot.series[quantity === 'brix' ? 'sg' : quantity]?.findLast((p) => p.entryId === id)
   if (!point) return undefined
-  const is = quantity === 'brix' ? brixFromSg(point.value) : point.value
+  const is = quantity === 'brix' ? reckonedBrix(point.value) : point.value
   return Math.abs(is - value) > 1e-6 ? is : undefined
 }

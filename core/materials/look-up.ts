@@ -18,7 +18,8 @@ export const materialKey = (name: string): string => OTHER_NAMES.get(name) ?? na
  */
 export function cardOf(name: string, own: OwnCards = NONE): MaterialCard | undefined {
   const key = materialKey(name)
-  return own.get(key) ?? (MATERIALS as Record<string, MaterialCard | undefined>)[key]
+  // A name from outside may be that of something every object has.
+  return own.get(key) ?? (Object.hasOwn(MATERIALS, key) ? (MATERIALS as Record<string, MaterialCard>)[key] : undefined)
 }
 
 /** All cards of some kinds, the built-in ones first. */

@@ -3,7 +3,7 @@ import type { LotView } from '../ledger'
 import { type BlendedSays, blendedStage } from './blended'
 import { type BottledSays, bottledStage } from './bottled'
 import { type ClearingSays, clearingStage } from './clearing'
-import { type EverySays, everyStage } from './every'
+import { type EverySays, everyStage, partBroken } from './every'
 import { type FermentSays, fermentStage } from './ferment'
 import { type FiningSays, finingStage } from './fining'
 import { type FinishingSays, finishingStage } from './finishing'
@@ -137,7 +137,8 @@ export const STAGES: readonly Stage<StageSays>[] = [
  * them all, like a kit's packets, is among it in any case.
  */
 export function tasksOf(lot: LotView, cellar: CellarView, now: string): StageFinding[] {
-  const of = (stage: Stage<StageSays>): StageFinding[] => (stage.appliesTo(lot) ? stage.tasks(lot, cellar, now) : [])
+  const of = (stage: Stage<StageSays>): StageFinding[] =>
+    said(lot, stage.code, true, () => (stage.appliesTo(lot) ? stage.tasks(lot, cellar, now) : []))
   const beside = STAGES.filter((stage) => stage.beside).flatMap(of)
   let own: StageFinding[] = []
   for (const stage of STAGES) {
@@ -148,9 +149,19 @@ export function tasksOf(lot: LotView, cellar: CellarView, now: string): StageFin
 
 /** What is worth knowing of a lot, most pressing first; what was seen and left as it is does not come back. */
 export function findingsOf(lot: LotView, cellar: CellarView, now: string): StageFinding[] {
-  const all = STAGES.flatMap((stage) => (stage.appliesTo(lot) ? stage.findings(lot, cellar, now) : []))
+  const all = STAGES.flatMap((stage) => said(lot, stage.code, false, () => (stage.appliesTo(lot) ? stage.findings(lot, cellar, now) : [])))
   const doubted = new Set(all.flatMap((f) => (f.code === 'reading-doubtful' ? f.evidence : [])))
   // What its stage says of a reading, with what to do, the ledger need not say again.
   const twice = (f: StageFinding) => f.code === 'ledger' && f.problem.code === 'contradicts' && doubted.has(f.problem.entryId)
   return all.filter((f) => !twice(f) && !isEnded(f, lot.endedTasks, now)).sort(byUrgency)
+}
+
+/** What one stage says. Where it cannot be worked out that is said instead, and no other stage goes without its word. */
+function said(lot: LotView, stage: string, task: boolean, say: () => StageFinding[]): StageFinding[] {
+  try {
+    return say()
+  }
+  catch (error) {
+    return [partBroken(lot, stage, task, error)]
+  }
 }

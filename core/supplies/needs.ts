@@ -1,5 +1,4 @@
-import { brixFromSg } from '../hydrometry'
-import { type EntryOf, type LotState, type Style, isFermenting, isHeld, isMust, isWine } from '../ledger'
+import { type EntryOf, type LotState, type Style, isFermenting, isHeld, isMust, isWine, reckonedBrix } from '../ledger'
 import { materialKey } from '../materials'
 import { ENZYME_G_PER_L, testFerment, yieldOfArrival } from '../must'
 import { MOLECULAR_TARGET, PH_TOO_HIGH, SO2_SHARE, type SulphiteSalt, TYPICAL_BOUND_SHARE, firstDose, freeSo2For } from '../sulphite'
@@ -66,7 +65,7 @@ export function needsOfLot(lot: LotState, salt: SulphiteSalt): Need[] {
   const needs: Need[] = []
   if (isMust(lot)) {
     if (!lot.lastSulphiteAt) needs.push(first(who, litres, lot.style, salt, lot.ph?.value))
-    needs.push(...corrections(lot, who), ...forYeast(who, litres, lot.sg ? brixFromSg(lot.sg.value) : undefined, lot.style, 0))
+    needs.push(...corrections(lot, who), ...forYeast(who, litres, lot.sg && reckonedBrix(lot.sg.value), lot.style, 0))
     if (!lot.added.has('pectic-enzyme') && lot.style !== 'red' && lot.stream !== 'juice')
       needs.push({ ...who, material: 'pectic-enzyme', unit: 'g', amount: litres * ENZYME_G_PER_L, reason: 'enzyme', basis: 'readings' })
   }
@@ -200,7 +199,7 @@ function forYeast(
 function stillToFeed(lot: LotState, who: Who): Need[] {
   const { originalSg, sg } = lot
   if (!originalSg || !sg || originalSg.value < 1.02 || (originalSg.value - sg.value) / (originalSg.value - 1) > 2 / 3) return []
-  return forYeast(who, lot.volume.value, brixFromSg(originalSg.value), lot.style, lot.nitrogenGiven?.value ?? 0, givenTo(lot)).filter(
+  return forYeast(who, lot.volume.value, reckonedBrix(originalSg.value), lot.style, lot.nitrogenGiven?.value ?? 0, givenTo(lot)).filter(
     (n) => n.reason === 'nutrient'
   )
 }

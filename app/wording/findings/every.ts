@@ -4,6 +4,12 @@ import { type WordsFor, capital } from './say'
 
 export const EVERY: WordsFor<EverySays> = {
   ledger: ({ problem }) => ({ title: 'The ledger contradicts itself', reason: sayLedgerProblem(problem), action: 'See the entry' }),
+  'part-broken': ({ because }) => ({
+    title: 'Presk cannot work this out',
+    reason: `Something about this lot does not add up (${because}). Everything else works. The last entry is the likeliest cause: correct `
+      + 'or delete it in the history.',
+    action: 'Open the history'
+  }),
   limit: ({ limit }, _lot, f) => {
     const what = limit.code === 'total-so2' ? 'total SO₂' : f.material(limit.material)
     return {

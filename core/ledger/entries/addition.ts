@@ -30,6 +30,10 @@ export const addition: EntryKind<'addition'> = {
   apply(folding, added) {
     const lot = lotOf(folding, added)
     if (!lot) return
+    if (added.actual > 0 && !(lot.volume.value > 0)) {
+      folding.problem({ code: 'nothing-there', entryId: added.id, lotId: lot.id, material: added.material })
+      return
+    }
     consume(folding, added, lot)
     if ((added.so2Share ?? 0) > 0 && added.actual > 0 && ['under-way', 'nearly'].includes(malolacticOf(lot))) {
       folding.problem({ code: 'sulphite-in-malolactic', entryId: added.id, lotId: lot.id })

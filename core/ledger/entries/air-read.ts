@@ -6,6 +6,7 @@ export const airRead: EntryKind<'air-read'> = {
   touches: (e) => ({ ...NOTHING_TOUCHED, vessels: [e.vesselId] }),
   apply(folding, read) {
     const vessel = folding.vessel(read.vesselId)
-    if (vessel) vessel.air = [...(vessel.air ?? []), { at: read.at, value: read.celsius, entryId: read.id }]
+    if (!vessel) folding.problem({ code: 'unknown-vessel', entryId: read.id, vesselId: read.vesselId })
+    else vessel.air = [...(vessel.air ?? []), { at: read.at, value: read.celsius, entryId: read.id }]
   }
 }

@@ -1,4 +1,4 @@
-import { isMust } from '../facets'
+import { becomes, isMust } from '../facets'
 import { freeSo2Consumed } from '../free-so2'
 import { type EntryKind, ofLot } from './kind'
 import { lotOf } from './lot-started'
@@ -22,7 +22,7 @@ export const inoculation: EntryKind<'inoculation'> = {
     lot.inoculatedAt ??= pitched.at
     lot.yeast = { name: pitched.culture, ...(pitched.cardKey && { cardKey: pitched.cardKey }) }
     if (!isMust(lot)) return
-    lot.alcoholic = 'active'
+    becomes(lot, 'active', pitched.at)
     freeSo2Consumed(lot, pitched.at, pitched.id)
   }
 }

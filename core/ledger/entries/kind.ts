@@ -36,7 +36,12 @@ export const IMPOSSIBLE: ReadonlySet<LedgerProblem['code']> = new Set([
   'more-out-than-in',
   'more-bottles-than-there',
   'started-twice',
-  'before-start'
+  'before-start',
+  'nothing-there',
+  'unknown-block',
+  'unknown-instrument',
+  'unknown-supply',
+  'cannot-derive'
 ])
 
 export const isFact = (entry: Entry): entry is Fact => entry.type !== 'correction'

@@ -1,3 +1,4 @@
+import { becomes } from '../facets'
 import { restsOn } from '../rests-on'
 import { type EntryKind, ofLot } from './kind'
 import { lotOf } from './lot-started'
@@ -11,7 +12,9 @@ export const lotAmended: EntryKind<'lot-amended'> = {
     const lot = lotOf(folding, amended)
     if (!lot) return
     if (amended.name !== undefined) lot.name = amended.name
-    if (amended.alcoholic !== undefined) lot.alcoholic = amended.alcoholic
+    if (amended.alcoholic !== undefined) becomes(lot, amended.alcoholic, amended.at)
+    if (amended.alcoholic === 'dry') lot.saidDryAt = amended.at
+    else if (amended.alcoholic !== undefined) delete lot.saidDryAt
     if (amended.ended) {
       emptyOut(folding, lot, amended.at)
       lot.volume = {

@@ -1,19 +1,21 @@
 import { titrate } from '../../acids'
-import { brixFromSg, correctRefractometer, sgFromBrix } from '../../hydrometry'
+import { correctRefractometer, sgFromBrix } from '../../hydrometry'
 import { QUANTITIES } from '../../quantities'
 import { learnSulphite } from '../../sulphite'
 import { LimitError, assertNever } from '../../units'
 import { anchorAcids, ofOneSample, takeMalic } from '../acid-track'
 import { abvOf, balanceOfMust, fermentedTo } from '../balance'
 import type { EntryOf, ReadingQuantity } from '../entry'
-import { isFermenting, isMust } from '../facets'
+import { becomes, isFermenting, isMust } from '../facets'
 import type { Folding } from '../fold/folding'
 import { freeSo2At, freeSo2Consumed } from '../free-so2'
-import { BELIEVED_C, DRY_SG, DRY_SUGAR_G_PER_L, gravityOf } from '../gravity-read'
+import { BELIEVED_C, DRY_SUGAR_G_PER_L, gravityOf } from '../gravity-read'
 import { trueValue } from '../instrument-check'
 import { loseGiven } from '../liquid'
 import type { Figure, InstrumentState, LotState } from '../state'
+import { reckonedBrix } from '../reckoned'
 import { restsOn } from '../rests-on'
+import { fitsDry } from '../sugar-left'
 import { type EntryKind, ofLot } from './kind'
 import { lotOf } from './lot-started'
 
@@ -22,6 +24,8 @@ import { lotOf } from './lot-started'
  * about, because a must that was stirred better the second time reads lower too. Common practice, no source.
  */
 const BY_ITSELF = { sure: 0.012, asked: 0.005 } as const
+/** Below this, less what a home hydrometer may be off, no must reads, SG. */
+const WATER_SG = 0.9985
 /** Days after an addition within which a free SO₂ reading still tells of its binding. */
 const DOSE_TELLS_DAYS = 14
 
@@ -37,12 +41,12 @@ export const reading: EntryKind<'reading'> = {
 /** Takes a reading into a lot's state; what cannot be computed is reported and left out. */
 function takeReading(folding: Folding, lot: LotState, reading: EntryOf<'reading'>): void {
   const instrument = reading.instrumentId ? folding.cellar.instruments.get(reading.instrumentId) : undefined
-  const value = trueValue(instrument, reading.value, reading.at)
   const measured = (v: number, uncertainty: number): Figure => {
     ;(lot.series[reading.quantity === 'brix' ? 'sg' : reading.quantity] ??= []).push({ at: reading.at, value: v, entryId: reading.id })
     return { value: v, origin: 'measured', at: reading.at, uncertainty, from: [reading.id] }
   }
   try {
+    const value = believable(folding, lot, reading, instrument)
     switch (reading.quantity) {
       case 'sg':
       case 'brix':
@@ -80,7 +84,7 @@ function takeReading(folding: Folding, lot: LotState, reading: EntryOf<'reading'
       case 'yan':
       case 'sugar':
         lot.others[reading.quantity] = measured(value, QUANTITIES[reading.quantity].spread)
-        if (reading.quantity === 'sugar' && isFermenting(lot) && value <= DRY_SUGAR_G_PER_L) lot.alcoholic = 'dry'
+        if (reading.quantity === 'sugar' && isFermenting(lot) && value <= DRY_SUGAR_G_PER_L) becomes(lot, 'dry', reading.at)
         return
       default:
         return assertNever(reading.quantity)
@@ -89,6 +93,32 @@ function takeReading(folding: Folding, lot: LotState, reading: EntryOf<'reading'
   catch (error) {
     if (!(error instanceof LimitError)) throw error
     folding.problem({ code: 'cannot-compute', entryId: reading.id, lotId: lot.id, argument: error.argument, value: error.value })
+  }
+}
+
+/** What was typed, the check of its instrument reckoned in; as it was typed where that cannot be. */
+function believable(folding: Folding, lot: LotState, reading: EntryOf<'reading'>, instrument: InstrumentState | undefined): number {
+  const { quantity, value: shown } = reading
+  const odd = (corrected?: number) => {
+    folding.problem({
+      code: 'correction-odd',
+      entryId: reading.id,
+      lotId: lot.id,
+      quantity,
+      shown,
+      ...(corrected !== undefined && { corrected })
+    })
+    return shown
+  }
+  try {
+    const corrected = trueValue(instrument, quantity, shown, reading.at)
+    // What was typed may itself lie beyond: that is no fault of the check.
+    const { min, max } = QUANTITIES[quantity]
+    return corrected === shown || (corrected >= min && corrected <= max) ? corrected : odd(corrected)
+  }
+  catch (error) {
+    if (!(error instanceof LimitError)) throw error
+    return odd()
   }
 }
 
@@ -120,7 +150,7 @@ function sgRead(folding: Folding, lot: LotState, reading: EntryOf<'reading'>, va
   const refractometer = instrument?.kind === 'refractometer' || (!instrument && reading.by === 'refractometer')
   const fermented = !isMust(lot) && lot.originalSg !== undefined
   if (reading.quantity === 'brix' && fermented && refractometer) {
-    const original = brixFromSg(lot.originalSg!.value)
+    const original = reckonedBrix(lot.originalSg!.value)
     if (value >= original) return { sg: sgFromBrix(value), spread: QUANTITIES.sg.spread }
     const { sg, uncertaintySg } = correctRefractometer(original, value)
     return { sg, spread: uncertaintySg }
@@ -168,7 +198,7 @@ function foldGravity(
       })
     lot.balance = fermented.balance
     if (isMust(lot)) {
-      lot.alcoholic = 'active'
+      becomes(lot, 'active', reading.at)
       freeSo2Consumed(lot, reading.at, reading.id)
     }
   }
@@ -181,8 +211,9 @@ function foldGravity(
       from: restsOn(lot.originalSg.from, lot.abv?.from, reading.id)
     }
   }
-  // No must reads below water: what was never read before and is dry came here as a wine.
-  if ((isFermenting(lot) || isMust(lot)) && sg <= DRY_SG) lot.alcoholic = 'dry'
+  if (isFermenting(lot) && fitsDry(lot, sg) === 'dry') becomes(lot, 'dry', reading.at)
+  // No must reads below water: what was never read before came here as a wine.
+  else if (isMust(lot) && sg < WATER_SG) becomes(lot, fitsDry(lot, sg) === 'dry' ? 'dry' : 'stopped', reading.at)
 }
 
 function foldFreeSo2(
@@ -218,7 +249,7 @@ function titrationUncertainty(reading: EntryOf<'reading'>): number {
 function foldVolume(lot: LotState, volumeL: number, figure: Figure): void {
   const before = lot.volume.value
   // What was dosed on an expected volume is now known to stand in more or less of it; wine that was lost took its share along.
-  if (lot.volume.origin === 'estimated') {
+  if (lot.volume.origin === 'estimated' && before > 0) {
     for (const key of ['freeSo2', 'totalSo2', 'nitrogenGiven'] as const) {
       const dosed = lot[key]
       if (dosed?.origin === 'estimated')
@@ -227,6 +258,7 @@ function foldVolume(lot: LotState, volumeL: number, figure: Figure): void {
   }
   else loseGiven(lot, before > 0 ? volumeL / before : 1)
   if (lot.contents.size === 0) lot.contents.set('', volumeL)
-  else for (const [vesselId, litres] of lot.contents) lot.contents.set(vesselId, (litres * volumeL) / before)
+  else if (before > 0) for (const [vesselId, litres] of lot.contents) lot.contents.set(vesselId, (litres * volumeL) / before)
+  else for (const vesselId of lot.contents.keys()) lot.contents.set(vesselId, volumeL / lot.contents.size)
   lot.volume = figure
 }

@@ -40,6 +40,8 @@ export const supplyCounted: EntryKind<'supply-counted'> = {
   type: 'supply-counted',
   touches: () => NOTHING_TOUCHED,
   apply(folding, counted) {
+    const there = [...folding.cellar.stock.values()].some((stock) => stock.packages.some((p) => p.id === counted.supplyId))
+    if (!there) folding.problem({ code: 'unknown-supply', entryId: counted.id, supplyId: counted.supplyId })
     for (const material of [...folding.cellar.stock.keys()]) {
       if (!folding.cellar.stock.get(material)!.packages.some((p) => p.id === counted.supplyId)) continue
       const stock = folding.stock(material)!

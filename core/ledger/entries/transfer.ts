@@ -52,6 +52,7 @@ export const transfer: EntryKind<'transfer'> = {
     if (vessel && to.contents.get(target)! >= vessel.capacityL * FULL) to.toppedAt = move.at
     for (const lot of new Set([from, to])) {
       lot.lastAt = move.at
+      lot.lastEntryId = move.id
       if (move.purpose === 'press') lot.pressedAt ??= move.at
       if (move.purpose === 'rack' || move.purpose === 'split' || move.purpose === 'blend') lot.rackedAt = move.at
       const value = [...lot.contents.values()].reduce((sum, litres) => sum + litres, 0)

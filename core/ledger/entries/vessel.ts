@@ -21,6 +21,7 @@ export const vesselCared: EntryKind<'vessel-cared'> = {
   apply(folding, cared) {
     const vessel = folding.vessel(cared.vesselId)
     if (vessel) vessel[UNTIL[cared.what]] = cared.at
+    else folding.problem({ code: 'unknown-vessel', entryId: cared.id, vesselId: cared.vesselId })
   }
 }
 

@@ -17,5 +17,8 @@ export function finished(cellar: CellarState): CellarState {
       }
     }
   }
-  return { ...cellar, vessels, problems }
+  const blocks = new Map([...cellar.blocks].filter(([, block]) => !block.unnamed))
+  for (const { unnamed, id, samples, notes } of cellar.blocks.values())
+    if (unnamed) for (const { id: entryId } of [...samples, ...notes]) problems.push({ code: 'unknown-block', entryId, blockId: id })
+  return { ...cellar, vessels, blocks, problems }
 }

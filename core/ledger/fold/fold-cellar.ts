@@ -1,9 +1,8 @@
 import { standingFacts } from '../corrections'
 import type { Entry } from '../entry'
-import { applyFact } from '../entries/kinds'
 import type { CellarState } from '../state'
 import { finished } from './finished'
-import { Folding } from './folding'
+import { foldFacts } from './guarded'
 import { headerOf } from './header'
 
 /**
@@ -16,7 +15,5 @@ export function foldCellar(entries: readonly Entry[], until?: string): CellarSta
   const facts = standingFacts(entries)
     .filter((f) => !f.struck)
     .map((f) => f.fact)
-  const folding = new Folding(headerOf(facts))
-  for (const fact of facts) if (until === undefined || fact.at <= until) applyFact(folding, fact)
-  return finished(folding.cellar)
+  return finished(foldFacts(headerOf(facts), until === undefined ? facts : facts.filter((fact) => fact.at <= until)))
 }

@@ -1,11 +1,10 @@
 import { type StandingFact, inOrder, standing, standingFacts } from '../corrections'
 import type { Entry, EntryOf, Fact } from '../entry'
-import { applyFact } from '../entries/kinds'
 import { IMPOSSIBLE, isFact } from '../entries/kind'
 import type { CellarState, LedgerProblem } from '../state'
 import { affectedFrom } from './affected'
 import { finished } from './finished'
-import { Folding } from './folding'
+import { foldFacts } from './guarded'
 import { headerOf } from './header'
 
 /** A state is kept after every so many facts, so that a late entry or a correction begins from the last one before it. */
@@ -17,9 +16,14 @@ interface Checkpoint {
   cellar: CellarState
 }
 
+type Correction = EntryOf<'correction'>
+type Waiting = ReadonlyMap<string, readonly Correction[]>
+
 /** A ledger with what it tells. Nothing in it is changed in place: the history before an entry stays usable. */
 export interface History {
   entries: readonly Entry[]
+  /** Corrections that came before what they correct, by its id. */
+  waiting: Waiting
   /** As they stand, in ledger order. */
   facts: readonly StandingFact[]
   cellar: CellarState
@@ -33,7 +37,9 @@ export interface History {
 /** The history of a ledger, folded from its beginning. Entries may come in any order, without duplicates. */
 export function historyOf(entries: readonly Entry[]): History {
   const facts = standingFacts(entries)
-  return foldOn({ entries, facts, header: newHeader(facts), checkpoints: [] })
+  const there = new Set(facts.map((f) => f.original.id))
+  const waiting = waitingWith(new Map(), entries.filter(isCorrection).filter((c) => !there.has(c.targetId)))
+  return foldOn({ entries, waiting, facts, header: newHeader(facts), checkpoints: [] })
 }
 
 /**
@@ -43,12 +49,10 @@ export function historyOf(entries: readonly Entry[]): History {
 export function extend(history: History, more: readonly Entry[]): History {
   if (more.length === 0) return history
   const entries = [...history.entries, ...more]
-  const changed = factsWith(history.facts, more)
-  if (!changed) return historyOf(entries)
-  const { facts, touched } = changed
+  const { facts, touched, waiting } = factsWith(history, more)
   const { from, gathered } = affectedFrom(history.facts, facts, touched)
   return foldOn(
-    { entries, facts, header: gathered ? newHeader(facts) : history.header, checkpoints: history.checkpoints },
+    { entries, waiting, facts, header: gathered ? newHeader(facts) : history.header, checkpoints: history.checkpoints },
     from,
     history.tip
   )
@@ -66,27 +70,40 @@ export function propose(history: History, more: readonly Entry[]): { history: Hi
 
 const keyOf = (problem: LedgerProblem): string => `${problem.code}:${problem.entryId}`
 
-/**
- * Facts with more entries in their places, and the ids of those that are new or changed; undefined where that must be sorted out from
- * scratch.
- */
-function factsWith(before: readonly StandingFact[], more: readonly Entry[]): { facts: StandingFact[], touched: Set<string> } | undefined {
-  const facts = [...before]
+const isCorrection = (entry: Entry): entry is Correction => !isFact(entry)
+
+function waitingWith(waiting: Waiting, more: readonly Correction[]): Waiting {
+  if (more.length === 0) return waiting
+  const all = new Map(waiting)
+  for (const correction of more) all.set(correction.targetId, [...(all.get(correction.targetId) ?? []), correction])
+  return all
+}
+
+/** Facts with more entries in their places, the ids of those that are new or changed, and the corrections that still wait for theirs. */
+function factsWith(
+  history: Pick<History, 'facts' | 'waiting'>,
+  more: readonly Entry[]
+): { facts: StandingFact[], touched: Set<string>, waiting: Waiting } {
+  const facts = [...history.facts]
   const touched = new Set<string>()
   const insert = (standingFact: StandingFact) => facts.splice(place(facts, standingFact.fact), 0, standingFact)
   for (const fact of more.filter(isFact)) {
     touched.add(fact.id)
-    insert(standing(fact, []))
+    insert(standing(fact, history.waiting.get(fact.id) ?? []))
   }
-  for (const correction of more.filter((e): e is EntryOf<'correction'> => !isFact(e))) {
+  const early: Correction[] = []
+  for (const correction of more.filter(isCorrection)) {
     const index = facts.findIndex((f) => f.original.id === correction.targetId)
     const target = facts[index]
-    if (!target) return undefined
+    if (!target) {
+      early.push(correction)
+      continue
+    }
     touched.add(target.original.id)
     facts.splice(index, 1)
     insert(standing(target.original, [...target.corrections, correction]))
   }
-  return { facts, touched }
+  return { facts, touched, waiting: waitingWith(history.waiting, early) }
 }
 
 /** Where a fact belongs, by halving: after all that are before it. */
@@ -103,19 +120,20 @@ function place(facts: readonly StandingFact[], fact: Fact): number {
 const newHeader = (facts: readonly StandingFact[]): CellarState => headerOf(facts.filter((f) => !f.struck).map((f) => f.fact))
 
 /** Folds on from the last state kept before a fact. */
-function foldOn({ entries, facts, header, checkpoints: known }: Omit<History, 'cellar' | 'tip'>, from = 0, tip?: Checkpoint): History {
+function foldOn({ entries, waiting, facts, header, checkpoints: known }: Omit<History, 'cellar' | 'tip'>, from = 0, tip?: Checkpoint): History {
   const checkpoints = known.filter((c) => c.count <= from)
   const start = tip && tip.count <= from ? tip : (checkpoints.at(-1) ?? { count: 0, cellar: header })
-  let folding = new Folding(withHeader(start.cellar, header))
-  for (let i = start.count; i < facts.length; i++) {
-    const { fact, struck } = facts[i]!
-    if (!struck) applyFact(folding, fact)
-    if ((i + 1) % EVERY === 0) {
-      checkpoints.push({ count: i + 1, cellar: folding.cellar })
-      folding = new Folding(folding.cellar)
-    }
+  let cellar = withHeader(start.cellar, header)
+  for (let count = start.count; count < facts.length;) {
+    const next = Math.min(facts.length, (Math.floor(count / EVERY) + 1) * EVERY)
+    cellar = foldFacts(
+      cellar,
+      facts.slice(count, next).flatMap(({ fact, struck }) => (struck ? [] : [fact]))
+    )
+    count = next
+    if (count % EVERY === 0) checkpoints.push({ count, cellar })
   }
-  return { entries, facts, cellar: finished(folding.cellar), header, checkpoints, tip: { count: facts.length, cellar: folding.cellar } }
+  return { entries, waiting, facts, cellar: finished(cellar), header, checkpoints, tip: { count: facts.length, cellar } }
 }
 
 /** A state as kept, with what is gathered first as it stands now. */

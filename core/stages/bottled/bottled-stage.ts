@@ -1,3 +1,4 @@
+import { reckonedPh } from '../../ledger'
 import type { Finding } from '../../findings'
 import { drinkWindow } from '../../finishing'
 import type { LotView } from '../../ledger'
@@ -22,7 +23,7 @@ export const bottlesLeft = (lot: Pick<LotView, 'bottled'>): number => lot.bottle
 export function drinkWindowOf(lot: LotView, now: string) {
   const last = lot.bottled.findLast((b) => b.left > 0)
   if (!last) return undefined
-  const ph = lot.ph && Math.min(4.5, Math.max(2.5, lot.ph.value))
+  const ph = lot.ph && reckonedPh(lot.ph.value)
   // What was read or given before the bottle counts, not what is left of it by now.
   const read = lot.series.freeSo2?.at(-1)?.value ?? 0
   const sulphited = lot.plan.sulphite !== 'none' && (lot.lastSulphiteAt !== undefined || read > 5)

@@ -1,9 +1,32 @@
 import type { Finding } from '../../findings'
-import type { LedgerProblem } from '../../ledger'
+import type { LedgerProblem, LotView } from '../../ledger'
 import type { Stage } from '../stage'
 import { type LimitNear, limitsNear } from './limits'
 
-export type EverySays = { code: 'ledger', problem: LedgerProblem } | { code: 'limit', limit: LimitNear }
+export type EverySays =
+  | { code: 'ledger', problem: LedgerProblem }
+  | { code: 'limit', limit: LimitNear }
+  /** Something about the lot cannot be worked out; its last entry is the likeliest cause. */
+  | { code: 'part-broken', part: string, because: string }
+
+/** What is said where a part of what is derived from a lot cannot be. */
+export const partBroken = (
+  lot: Pick<LotView, 'id' | 'lastEntryId'>,
+  part: string,
+  task: boolean,
+  error: unknown
+): Finding<EverySays> => ({
+  code: 'part-broken',
+  part,
+  because: error instanceof Error ? error.message.slice(0, 200) : 'unexpected',
+  key: `part-broken:${part}:${task ? 'tasks' : 'findings'}`,
+  urgency: 'soon',
+  task,
+  minutes: 5,
+  lotId: lot.id,
+  evidence: [lot.lastEntryId],
+  action: { to: 'lot', lotId: lot.id }
+})
 
 /** Said by a stage of its own, with what to do about it. */
 const ELSEWHERE = new Set<LedgerProblem['code']>(['ferments-by-itself', 'brix-in-ferment'])

@@ -1,4 +1,4 @@
-export { everyStage } from './every-stage'
+export { everyStage, partBroken } from './every-stage'
 export type { EverySays } from './every-stage'
 export { limitsNear } from './limits'
 export type { LimitNear } from './limits'

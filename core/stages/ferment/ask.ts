@@ -63,7 +63,7 @@ export function askForecast(lot: LotView, cards: OwnCards, now: string): { start
   const before = lot.repitchedAt ? lot.series.sg?.findLast((p) => p.at <= lot.repitchedAt!) : undefined
   const at = (instant: string) => hoursSince(startAt, instant)
   const band = bandOfLot(lot, cards)
-  const temperatures = believedTemperatures(lot).filter((p) => p.at >= startAt)
+  const temperatures = believedTemperatures(lot).filter((p) => p.at >= startAt && p.at <= now && at(p.at) <= LONGEST_H)
   const yeast = yeastOfLot(lot, cards)
   return {
     startAt,
@@ -71,7 +71,7 @@ export function askForecast(lot: LotView, cards: OwnCards, now: string): { start
       originalSg,
       style: lot.style,
       readings: (lot.series.sg ?? [])
-        .filter((p) => p.at > since)
+        .filter((p) => p.at > since && p.at <= now && at(p.at) <= LONGEST_H && p.value >= SG_LIMITS.min && p.value <= SG_LIMITS.max)
         .map((p) => ({
           hours: at(p.at),
           sg: p.value,
@@ -79,14 +79,19 @@ export function askForecast(lot: LotView, cards: OwnCards, now: string): { start
         })),
       temperatures: temperatures.map((p) => ({ hours: at(p.at), celsius: Math.min(HOTTEST_C, Math.max(0, p.value)) })),
       expectedCelsius: temperatures.length > 0 ? middleOf(temperatures.slice(-4).map((p) => p.value)) : (band.min + band.max) / 2,
-      ...(before && { restartSg: before.value }),
-      ...(lot.others.yan && { yanMgPerL: lot.others.yan.value }),
+      // A slip may have it above the gravity that it began with.
+      ...(before && { restartSg: Math.min(originalSg, Math.max(LOWEST_RESTART_SG, before.value)) }),
+      ...(lot.others.yan && { yanMgPerL: Math.min(1000, lot.others.yan.value) }),
       ...(lot.nitrogenGiven && { nitrogenGivenMgPerL: Math.min(1000, lot.nitrogenGiven.value) }),
-      ...(yeast && { toleranceAbv: yeast.toleranceAbv })
+      ...(yeast && { toleranceAbv: Math.min(22, Math.max(8, yeast.toleranceAbv)) })
     }
   }
 }
 
+/** What a forecast reckons with: hours from the start, SG, and SG of what is pitched again. */
+const LONGEST_H = 3000
+const SG_LIMITS = { min: 0.97, max: 1.2 } as const
+const LOWEST_RESTART_SG = 0.985
 /** What a forecast reckons with, °C: no yeast lives beyond. */
 const HOTTEST_C = 45
 const middleOf = (values: readonly number[]): number =>

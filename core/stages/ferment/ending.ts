@@ -1,5 +1,5 @@
 import { actualAlcohol, residualSugar } from '../../hydrometry'
-import { DRY_SG, type Dryness, type LotView, drynessOf, sugarOf } from '../../ledger'
+import { type Dryness, type LotView, type Point, AGREE_SG, DRY_SG, drynessOf, fitsDry, sugarOf } from '../../ledger'
 
 /** Where a ferment's end stands. */
 export interface Ending {
@@ -29,8 +29,7 @@ export function endingOf(lot: LotView): Ending | undefined {
   const over = lot.alcoholic === 'stopped' || lot.alcoholic === 'stuck'
   if (lot.alcoholic === 'none' || sg === undefined || !(sg <= NEAR_SG || over || lot.alcoholic === 'dry')) return undefined
   const dryness = drynessOf(lot)
-  const last = lot.series.sg?.at(-1)
-  const falling = dryness?.agreeing.length === 1 && last !== undefined && dryness.first !== dryness.since
+  const falling = dryness?.agreeing.length === 1 && wasHigher(lot, dryness.agreeing[0]!)
   const verdict = dryness?.proven
     ? 'dry'
     : falling ? 'falls-still' : dryness ? 'one-look' : over && sg > DRY_SG ? 'sweet' : 'near'
@@ -47,6 +46,10 @@ export function endingOf(lot: LotView): Ending | undefined {
     ...(schools && { schools: (['factor131', 'factor129', 'oechsle75'] as const).map((code) => ({ code, abv: schools[code] })) })
   }
 }
+
+/** It was as low as wines end before, and has fallen on. */
+const wasHigher = (lot: LotView, last: Point): boolean =>
+  (lot.series.sg ?? []).some((p) => p.at < last.at && p.value - last.value > AGREE_SG && fitsDry(lot, p.value) !== 'sweet')
 
 const around = (value: number, by: number) => ({ low: Math.max(0, value - by), high: value + by })
 

@@ -1,6 +1,6 @@
-import { type LotView, planOf } from '../../ledger'
+import { type LotView, planOf, reckonedBrix } from '../../ledger'
 import type { OwnCards } from '../../materials'
-import { brixFromSg, sugarScales } from '../../hydrometry'
+import { sugarScales } from '../../hydrometry'
 import { ASSUMED_YAN, YAN_PER_SUGAR, nutrientsLeft } from '../../yeast'
 import { type LotForecast, hoursSince, later } from '../stage'
 import { fermentStart, yeastOfLot } from './ask'
@@ -27,7 +27,7 @@ const WORTH_MG = 8
 export function wantingNitrogen(lot: LotView, cards: OwnCards): number {
   if (!lot.originalSg) return 0
   const need = yeastOfLot(lot, cards)?.nitrogenNeed ?? 'medium'
-  const sugar = sugarScales(Math.max(0, brixFromSg(lot.originalSg.value)), 'brix').fermentableGPerL
+  const sugar = sugarScales(reckonedBrix(lot.originalSg.value), 'brix').fermentableGPerL
   return Math.max(0, sugar * YAN_PER_SUGAR[need] - (lot.others.yan?.value ?? ASSUMED_YAN))
 }
 

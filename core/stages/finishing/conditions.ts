@@ -1,6 +1,6 @@
-import { type Clarity, type LotView, DRY_PROOF_H, DRY_SG, drynessOf, isFermenting, isWine, keptAt } from '../../ledger'
+import { type Clarity, type LotView, DRY_PROOF_H, DRY_SG, drynessOf, isFermenting, isWine, keptAt, molecularOf } from '../../ledger'
 import { SORBIC_LEAST, SORBIC_SHARE } from '../../finishing'
-import { TOLD_WITHIN, molecularSo2 } from '../../sulphite'
+import { TOLD_WITHIN } from '../../sulphite'
 import type { Action } from '../../findings'
 import { isOnSkins } from '../skins'
 import { SMELT_STANDS_H, faultOf } from '../smelt'
@@ -156,7 +156,7 @@ export const JUDGES: Record<ConditionCode, Judge> = {
   'sulphite-low-enough': (lot) => {
     const free = lot.freeSo2
     if (!free || !lot.ph) return { state: 'unknown', evidence: [], settle: measure(lot) }
-    const molecular = molecularSo2(free.value, Math.min(4.5, Math.max(2.5, lot.ph.value)))
+    const molecular = molecularOf(free.value, lot.ph.value)
     const about = { value: molecular, wanted: YEAST_CAN.molecular, at: free.at }
     return molecular <= YEAST_CAN.molecular ? met(free.from, about) : { state: 'not-met', evidence: free.from, ...about }
   },

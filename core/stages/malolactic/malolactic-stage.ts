@@ -1,6 +1,6 @@
 import type { Finding, Urgency } from '../../findings'
-import { type LotView, isFermenting, isHeld, isWine } from '../../ledger'
-import { LEAST_FREE, freeSo2For } from '../../sulphite'
+import { type LotView, freeFor, isFermenting, isHeld, isWine } from '../../ledger'
+import { LEAST_FREE } from '../../sulphite'
 import { isOnSkins } from '../skins'
 import { type CellarView, type Stage, hoursSince, later } from '../stage'
 import { conditionsOf, malolacticCourseOf, malolacticEndedAt } from './of-lot'
@@ -145,7 +145,7 @@ const isBlocked = (lot: LotView): boolean => lot.plan.malolactic === 'blocked' &
 
 function blocked(lot: LotView): Says {
   const ph = lot.ph?.value ?? 3.5
-  const level = freeSo2For(BLOCKING_MOLECULAR, Math.min(4.5, Math.max(2.5, ph)))
+  const level = freeFor(BLOCKING_MOLECULAR, ph)
   const filtered = lot.worked.has('filter')
   const free = (lot.freeSo2?.value ?? 0) >= level - 3
   const racked = lot.rackedAt !== undefined && lot.rackedAt > (lot.inoculatedAt ?? lot.startedAt)

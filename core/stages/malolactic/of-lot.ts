@@ -1,4 +1,4 @@
-import { type LotView, drynessOf } from '../../ledger'
+import { type LotView, drynessOf, reckonedPh } from '../../ledger'
 import type { OwnCards } from '../../materials'
 import type { ConditionScore, Limiting, MalicReading, MalolacticCourse } from '../../malolactic'
 import { MALIC_END, malolacticConditions, malolacticCourse, readPaper } from '../../malolactic'
@@ -25,7 +25,7 @@ export function conditionsOf(lot: LotView, cards: OwnCards): LotConditions | und
   const celsius = Math.min(60, Math.max(-5, read ?? ROOM_C))
   const card = lot.bacteria?.cardKey === undefined ? undefined : cards.get(lot.bacteria.cardKey)?.culture
   const scored = malolacticConditions({
-    ph: Math.min(4.5, Math.max(2.5, lot.ph.value)),
+    ph: reckonedPh(lot.ph.value),
     abv: Math.min(25, lot.abv?.value ?? USUAL_ABV),
     freeSo2MgPerL: Math.min(500, lot.freeSo2?.value ?? 0),
     totalSo2MgPerL: Math.min(1000, lot.totalSo2?.value ?? 0),
@@ -73,11 +73,11 @@ function courseOf(lot: LotView, cards: OwnCards): LotCourse | undefined {
   const malic = lot.series.malic ?? []
   const start = malic.findLast((p) => p.at <= bacteriaAt)
   const readings = malic.filter((p) => p.at > bacteriaAt).map((p) => ({ days: hoursSince(bacteriaAt, p.at) / DAY, malicGPerL: p.value }))
-  const days = Math.min(3650, hoursSince(bacteriaAt, lot.asOf) / DAY)
+  const days = Math.min(3650, Math.max(0, hoursSince(bacteriaAt, lot.asOf) / DAY))
   const course = malolacticCourse({
     // Without its pH, as a wine that has nothing against it and nothing for it.
     score: conditionsOf(lot, cards)?.score ?? 0.6,
-    readings: readings.filter((r) => r.days <= 3650 && r.malicGPerL <= 15),
+    readings: readings.filter((r) => r.days <= days && r.malicGPerL <= 15),
     ...(start && { startGPerL: Math.min(15, Math.max(0, start.value)) }),
     atDays: days
   })

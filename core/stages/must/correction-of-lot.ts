@@ -1,6 +1,6 @@
 import type { Course } from '../../acids'
 import { brixFromSg, potentialAlcohol } from '../../hydrometry'
-import { type LotState, abvOf, isMust, malolacticOf, planOf } from '../../ledger'
+import { type LotState, abvOf, isMust, malolacticOf, planOf, reckonedBrix } from '../../ledger'
 import { type Material, type TargetRequest, type TargetResult, findTargets } from '../../must'
 
 /** What a home cellar has at hand when nobody says otherwise. */
@@ -9,7 +9,7 @@ const AT_HAND: Partial<Record<Material, true>> = { tartaric: true, 'potassium-bi
 /** What a lot will still go through, by its plan; malolactic that is over comes no more. */
 export function courseOfLot(lot: LotState): Course {
   const abv = lot.balance ? abvOf(lot.balance) : 0
-  const possible = lot.sg && lot.sg.value > 1.01 ? potentialAlcohol(Math.min(45, Math.max(0, brixFromSg(lot.sg.value)))).abv : 0
+  const possible = lot.sg && lot.sg.value > 1.01 ? potentialAlcohol(reckonedBrix(lot.sg.value)).abv : 0
   const malolactic = malolacticOf(lot)
   return {
     malolactic: malolactic === 'to-come' || malolactic === 'under-way',

@@ -1,5 +1,4 @@
-import { brixFromSg } from '../../hydrometry'
-import { type LotState, type Stream, type Style, isMust } from '../../ledger'
+import { type LotState, type Stream, type Style, isMust, reckonedBrix } from '../../ledger'
 import { EDGE, MUST_WINDOWS, type MustQuantity, type Range } from '../../must'
 
 export interface Judgement {
@@ -24,7 +23,7 @@ export function judgeMust(quantity: MustQuantity, value: number, style: Style): 
 export function judgeLot(lot: LotState): Judgement[] {
   if (!isMust(lot)) return []
   const judged: Judgement[] = []
-  if (lot.sg) judged.push(judgeMust('brix', brixFromSg(lot.sg.value), lot.style))
+  if (lot.sg) judged.push(judgeMust('brix', reckonedBrix(lot.sg.value), lot.style))
   if (setByMaker(lot.stream)) return judged
   if (lot.ph) judged.push(judgeMust('ph', lot.ph.value, lot.style))
   if (lot.ta) judged.push(judgeMust('ta', lot.ta.value, lot.style))

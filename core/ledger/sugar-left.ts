@@ -1,0 +1,93 @@
+import { ETHANOL_DENSITY, extractOf } from '../hydrometry'
+import { isMust } from './facets'
+import type { LotState } from './state'
+
+/** Sugar that yeast could still take, g/L, in a band of four in five, and what says so. */
+export interface SugarLeft {
+  low: number
+  mid: number
+  high: number
+  /** A test; a glass with fresh yeast that fell no further; a test and what went in since; or gravity and alcohol alone. */
+  by: 'test' | 'warm-glass' | 'added' | 'gravity'
+  at: string
+  from: readonly string[]
+}
+
+/**
+ * Extract of a dry wine that is no sugar, g/L, and how far wines differ, half-width. It gives the gravities at which wines end: 0.995 at
+ * 10 % vol, 0.993 at 12, 0.9905 at 14, some 0.002 more in reds and more again in kits (craft 3.7, from memory; handbooks have 16 to 25
+ * in whites and 20 to 33 in reds).
+ */
+const SUGAR_FREE = { white: [22.5, 4], rose: [23, 4], red: [26.5, 5] } as const
+/** More in what was concentrated or set by its maker. */
+const KIT_MORE = [5, 5] as const
+/** One home gravity, half-width in g/L of extract: 0.001 SG. */
+const GRAVITY_G_PER_L = 2.6
+/** Extract for each % vol of alcohol at one gravity, g/L: what alcohol takes off the gravity, by the OIV's table. */
+const PER_PERCENT = 2.9
+/** Of a wine of which nobody knows the alcohol, % vol. */
+const USUAL_ABV = { value: 12.5, spread: 2 } as const
+/** What a glass that fell by no more than a hydrometer shows may still hold, g/L. Ours. */
+const WARM_GLASS = { mid: 1, high: 3.5 } as const
+/** A sugar test of a wine says nothing below this, g/L. */
+const TEST_SPREAD = 1
+/** A test of what still ferments holds for so long, h: then only what it found at most. */
+const TEST_HOLDS_H = 4 * 24
+
+type Asked = Pick<LotState, 'style' | 'stream' | 'abv' | 'sg' | 'series' | 'others' | 'warmGlass' | 'changedSugarAt' | 'unsettledAt' | 'alcoholic'>
+
+/**
+ * How much sugar may be left: one answer for dryness, the gate before the bottle, press, packets, bottles, priming, restart and
+ * malolactic. A test wins; without one gravity and alcohol tell it to about ±5 g/L.
+ * @returns undefined for a must, and where no gravity and no test is known
+ */
+export function sugarLeftOf(lot: Asked): SugarLeft | undefined {
+  const test = lot.others.sugar
+  const last = lot.series.sg?.at(-1)
+  const since = (at: string) => [lot.changedSugarAt, lot.unsettledAt].every((change) => change === undefined || change <= at)
+  const held = (at: string) => lot.alcoholic !== 'active' || !last || (Date.parse(last.at) - Date.parse(at)) / 3_600_000 <= TEST_HOLDS_H
+  if (test && !isMust(lot)) {
+    const by = test.origin === 'measured' ? 'test' : 'added'
+    const half = Math.max(TEST_SPREAD, test.uncertainty)
+    const figure = { mid: test.value, high: test.value + half, by, at: test.at, from: test.from } as const
+    if (held(test.at)) return { low: Math.max(0, test.value - half), ...figure }
+  }
+  const glass = lot.warmGlass
+  if (glass?.stable && since(glass.at)) return { low: 0, ...WARM_GLASS, by: 'warm-glass', at: glass.at, from: [glass.entryId] }
+  if (isMust(lot) || !lot.sg) return undefined
+  const { low, mid, high } = sugarAtGravity(lot, lot.sg.value, lot.sg.uncertainty)
+  return { low, mid, high, by: 'gravity', at: lot.sg.at, from: lot.sg.from }
+}
+
+/**
+ * Sugar at a gravity of this wine, g/L, by Tabarié's extract less what is no sugar in such a wine.
+ * @param sg SG 20/20, @param spreadSg half-width of it
+ * @returns never below 0
+ */
+export function sugarAtGravity(
+  lot: Pick<LotState, 'style' | 'stream' | 'abv'>,
+  sg: number,
+  spreadSg = 0.001
+): { low: number, mid: number, high: number } {
+  const abv = lot.abv ?? { value: USUAL_ABV.value, uncertainty: USUAL_ABV.spread }
+  const [sugarFree, spread] = SUGAR_FREE[lot.style]
+  const [more, moreSpread] = lot.stream === 'kit' ? KIT_MORE : [0, 0]
+  const mid = extractOf(sg, (abv.value / 100) * ETHANOL_DENSITY) - sugarFree - more
+  const half = Math.hypot(spread, moreSpread, (GRAVITY_G_PER_L * spreadSg) / 0.001, PER_PERCENT * abv.uncertainty)
+  return { low: Math.max(0, mid - half), mid: Math.max(0, mid), high: Math.max(0, mid + half) }
+}
+
+export type FitsDry = 'dry' | 'unclear' | 'sweet'
+
+/**
+ * Whether a gravity may be the end of a ferment. As dry as such wines get, within what a gravity can tell; or higher than most of them
+ * end, so that a test has to say; or sugar is left whatever the extract. Before the bottle a narrower answer is asked for: `sugarLeftOf`.
+ */
+export function fitsDry(lot: Pick<LotState, 'style' | 'stream' | 'abv'>, sg: number): FitsDry {
+  const { low, mid } = sugarAtGravity(lot, sg)
+  return mid <= ENDS_AT_G_PER_L ? 'dry' : low <= UNCLEAR_G_PER_L ? 'unclear' : 'sweet'
+}
+/** Sugar by gravity that a finished ferment may show, g/L: what wines differ in extract, twice over (craft 3.7). Ours. */
+const ENDS_AT_G_PER_L = 8
+/** Sugar that no gravity tells from none, g/L: craft 3.7. */
+const UNCLEAR_G_PER_L = 5
