@@ -7,7 +7,10 @@ import { daysAgo, house, juice, onPage, read } from './fixtures/house'
 const stopped = vi.fn()
 /** The worker's work, done here. */
 const asked = vi.fn((request: Parameters<typeof findTargets>[0]) => Promise.resolve(findTargets(request)))
-vi.mock('~/workers/start', () => ({ startReckoner: () => ({ findTargets: asked }), stopReckoner: () => void stopped() }))
+vi.mock('~/workers/start', () => ({
+  onLedgerDeath() {},
+  reckoner: { call: (ask: (r: object) => unknown) => ask({ findTargets: asked }), stop: () => void stopped() }
+}))
 const { useCorrectBench } = await import('./useCorrectBench')
 
 /** A red must of 40 L as it was measured this morning. */

@@ -9,7 +9,7 @@ const worker = {
   plan: (asked: RackingAsked) => Promise.resolve(rackingPlan(asked, solve as unknown as Solver, () => performance.now() / 1000)),
   oneMore: () => Promise.resolve(undefined)
 }
-vi.mock('~/workers/start', () => ({ startRacking: () => worker }))
+vi.mock('~/workers/start', () => ({ onLedgerDeath() {}, racking: { call: (ask: (r: object) => unknown) => ask(worker) } }))
 const { useRackingDay } = await import('./useRackingDay')
 
 /** Two wines of one kind and a white, glass to come into, and a bin that is only used when somebody says so. */
