@@ -106,6 +106,8 @@ export function sayFact(fact: Fact, f: Format, names: Names): string {
       )
     case 'card-made':
       return `A card of one’s own: ${fact.name}, ${MATERIAL_KIND[fact.kind].toLowerCase()}.`
+    case 'equipment-said':
+      return `At hand: ${Object.entries(fact.has).map(([what, has]) => `${has ? '' : 'no '}${EQUIPMENT_NAME[what as Equipment]}`).join(', ')}.`
     case 'task-ended':
       return `${sayTask(fact.task)}: ${sayOutcome(fact)}${fact.note ? `, ${fact.note}` : ''}.`
   }

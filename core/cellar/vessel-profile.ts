@@ -85,7 +85,7 @@ function integral(profile: readonly (readonly [number, number])[], upTo: number)
  * @param capacityL brim-full, 0.1 to 100 000 L
  * @returns height in decimetres
  * @throws LimitError
- * @example vesselHeightDm('demijohn', 25) // 4.3
+ * @example vesselHeightDm('demijohn', 25) // 4.2
  */
 export function vesselHeightDm(kind: VesselKind, capacityL: number): number {
   within('capacityL', capacityL, 0.1, 100_000)
@@ -101,7 +101,7 @@ export const drawnHeightDm = (kind: VesselKind, capacityL: number): number =>
  * @param kind its shape
  * @param share 0 to 1 of the capacity; more counts as full
  * @returns level as a part of the height, 0 to 1
- * @example levelFor('demijohn', 0.5) // 0.38: the neck holds little
+ * @example levelFor('demijohn', 0.5) // 0.37: the neck holds little
  */
 export function levelFor(kind: VesselKind, share: number): number {
   const profile = PROFILES[kind]

@@ -44,6 +44,9 @@ export interface HeatBalance {
   heaterW: number
 }
 
+/** So little too warm, in a room that takes more heat than the yeast makes, goes by itself, °C. Ours. */
+const LEAVE_TO_ROOM_C = 3
+
 /** kJ that a litre of frozen water takes up until it is taken out at the must's temperature less a few degrees. */
 const perLitreOfIce = (celsius: number): number => -ICE.freezerC * ICE.solid + ICE.melting + ICE.liquid * Math.max(0, celsius - 5)
 
@@ -52,7 +55,7 @@ const perLitreOfIce = (celsius: number): number => -ICE.freezerC * ICE.solid + I
  * come within about 5 °C of the must.
  * @param asked 1 to 100 000 L, 0 to 150 g/(L·day), −5 to 45 °C, loss 0.01 to 10 000 W/K
  * @throws LimitError
- * @example heatBalance({ volumeL: 75, sugarGPerLDay: 45, celsius: 27, targetC: 25, roomC: 18 }).iceLPerDay // about 3.7
+ * @example heatBalance({ volumeL: 75, sugarGPerLDay: 45, celsius: 27, targetC: 20, roomC: 18 }).iceLPerDay // 1.7
  */
 export function heatBalance(asked: HeatAsked): HeatBalance {
   const volumeL = within('volumeL', asked.volumeL, 1, 100_000)
@@ -71,8 +74,9 @@ export function heatBalance(asked: HeatAsked): HeatBalance {
     surplusW,
     settlesC: roomC + madeW / lossWPerK,
     iceLPerDay: Math.max(0, (surplusW * 86.4) / perLitre),
-    iceLToBring: (Math.max(0, celsius - targetC) * volumeL * MUST_KJ_PER_L_K) / perLitre,
-    heaterW: Math.max(0, -surplusW)
+    iceLToBring: surplusW < 0 && celsius - targetC < LEAVE_TO_ROOM_C ? 0 : (Math.max(0, celsius - targetC) * volumeL * MUST_KJ_PER_L_K) / perLitre,
+    // What is warmer than it is to be cools by itself before it is warmed.
+    heaterW: celsius > targetC ? 0 : Math.max(0, -surplusW)
   }
 }
 

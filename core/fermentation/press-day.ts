@@ -10,6 +10,8 @@ const WHEN = {
   'at-dryness': { fromSg: 0.998, toSg: 0.985, days: { from: 6, to: 18 } },
   'extended': { fromSg: 0.998, toSg: 0.985, days: { from: 21, to: 28 } }
 } as const
+/** No school leaves skins in longer, days: common practice, no source (three to four weeks of extended maceration). */
+const LONGEST_DAYS = { 'early': 21, 'at-dryness': 28, 'extended': 42 } as const
 /** Part of the wine that runs by itself, of what the must gives altogether: common practice, no source. */
 const FREE_RUN = { low: 0.7, mid: 0.77, high: 0.85 } as const
 /** Wine from a litre of must with its skins, and the part that settles as gross lees in the first days. */
@@ -27,11 +29,13 @@ export interface PressAsked {
   school: PressSchool
   sg: number
   daysOnSkins: number
+  /** Its gravity has stood for two days or more: it falls no further on the skins. */
+  stands?: boolean
   /** Bitter or green by taste of skins and seeds: what is to be gained is over. */
   tannin?: 'soft' | 'ripe' | 'harsh'
 }
 export type PressFinding =
-  | { code: 'press-now', because: 'gravity' | 'days' | 'taste' }
+  | { code: 'press-now', because: 'gravity' | 'days' | 'taste' | 'stands' | 'too-long' }
   | { code: 'wait-for-gravity', toSg: number }
   | { code: 'wait-for-days', days: number }
   /** Sugar left goes on in the closed vessel: airlock and room for foam. */
@@ -54,28 +58,33 @@ export interface PressDay {
 
 /**
  * Whether to press, and what comes of it.
- * @param asked must on skins or wine expected, 1 to 100 000 L; SG 0.97 to 1.2; 0 to 120 days
+ * @param given must on skins or wine expected, 1 to 100 000 L; SG 0.97 to 1.2; 0 to 120 days
  * @throws LimitError
  * @example pressDay({ mustL: 100, school: 'at-dryness', sg: 0.995, daysOnSkins: 9 }).freeRunL.mid // 53.9
  */
-export function pressDay(asked: PressAsked): PressDay {
-  const { school, sg, daysOnSkins } = asked
+export function pressDay(given: PressAsked): PressDay {
+  const { school, sg, daysOnSkins, stands: stillOnSkins } = given
   within('sg', sg, 0.97, 1.2)
   within('daysOnSkins', daysOnSkins, 0, 120)
   const spread = (of: Litres80, litres: number): Litres80 => ({ low: of.low * litres, mid: of.mid * litres, high: of.high * litres })
   const wineL =
-    asked.wineL !== undefined
-      ? spread({ low: 0.93, mid: 1, high: 1.07 }, within('wineL', asked.wineL, 1, 100_000))
-      : spread(WINE, within('mustL', asked.mustL ?? NaN, 1, 100_000))
+    given.wineL !== undefined
+      ? spread({ low: 0.93, mid: 1, high: 1.07 }, within('wineL', given.wineL, 1, 100_000))
+      : spread(WINE, within('mustL', given.mustL ?? NaN, 1, 100_000))
   const freeRunL = spread(FREE_RUN, wineL.mid)
   const pressL = { low: wineL.mid - freeRunL.high, mid: wineL.mid - freeRunL.mid, high: wineL.mid - freeRunL.low }
   const { fromSg, days } = WHEN[school]
   const findings: PressFinding[] = []
-  const byTaste = asked.tannin === 'harsh'
+  const byTaste = given.tannin === 'harsh'
   const bySg = sg <= fromSg
   const byDays = daysOnSkins >= days.from
-  const ready = byTaste || (school === 'early' ? bySg : bySg && byDays)
-  if (ready) findings.push({ code: 'press-now', because: byTaste ? 'taste' : school === 'extended' ? 'days' : 'gravity' })
+  const asked = byTaste || (school === 'early' ? bySg : bySg && byDays)
+  // A gravity that is never reached is waited for no longer than any school leaves skins in the must.
+  const stands = stillOnSkins === true && school !== 'extended'
+  const tooLong = daysOnSkins > LONGEST_DAYS[school]
+  const ready = asked || stands || tooLong
+  const because = byTaste ? 'taste' : asked ? (school === 'extended' ? 'days' : 'gravity') : stands ? 'stands' : 'too-long'
+  if (ready) findings.push({ code: 'press-now', because })
   else if (!bySg) findings.push({ code: 'wait-for-gravity', toSg: fromSg })
   else findings.push({ code: 'wait-for-days', days: days.from - daysOnSkins })
   if (sg > 1) findings.push({ code: 'still-fermenting', sg })

@@ -1,3 +1,9 @@
+import type { Draft, Fact } from '../ledger'
+
+/** What a dose of sulphite is to be enough for: its level; to last to the next round; the bottle, with what the air takes; locking bacteria out. */
+export const SULPHITE_AIMS = ['level', 'next-round', 'bottle', 'lock'] as const
+export type SulphiteAim = (typeof SULPHITE_AIMS)[number]
+
 /** How pressing something is: harm now, due now, due soon, waits by itself, worth knowing. */
 export const URGENCIES = ['stop', 'now', 'soon', 'wait', 'note'] as const
 export type Urgency = (typeof URGENCIES)[number]
@@ -25,9 +31,77 @@ export type Action =
         | 'cold'
     lotId: string
     log?: string
+    /** Of sulphite: what it is to be enough for. */
+    aim?: SulphiteAim
     /** How it is moved. */ as?: 'rack' | 'top-up'
   }
   | { to: 'supplies' | 'cellar' }
+
+/** So much of a material goes in. */
+export interface Amount {
+  material: string
+  amount: number
+  unit: 'g' | 'mL' | 'L' | 'pieces'
+}
+
+/** A way out of a decision: what it leads to, or what is written when it is taken. Its words stand in the app, by its code. */
+export interface WayOut {
+  code: WayOutCode
+  action?: Action
+  /** Entries that say so. Without any, and without an action, the task is ended with this code as the answer. */
+  drafts?: readonly Draft<Fact>[]
+  /** The answer holds for so many days; until something changes when left out. */
+  days?: number
+}
+
+/** Every way out that is ever offered. */
+export const WAYS_OUT = [
+  'came-with',
+  'came-without',
+  'not-known',
+  'sugar-test',
+  'warm-glass',
+  'dry-for-this-wine',
+  'restart',
+  'warm-it',
+  'cool-it',
+  'repitch',
+  'leave-sweet',
+  'hold-by-sorbate',
+  'hold-by-heat',
+  'begin-malolactic',
+  'malolactic-by-itself',
+  'another-culture',
+  'feed-bacteria',
+  'block-malolactic',
+  'no-malolactic',
+  'test-malic',
+  'accept-malic',
+  'wait',
+  'fine',
+  'filter',
+  'accept-haze',
+  'accept-crystals',
+  'chill',
+  'bentonite',
+  'stability-test',
+  'another-vessel',
+  'marbles',
+  'gas-cover',
+  'bought-wine',
+  'nothing-at-hand',
+  'press-now',
+  'go-on-skins',
+  'lower-ph',
+  'no-instrument',
+  'measure',
+  'drink-it',
+  'vinegar',
+  'top-up-with-it',
+  'pour-away',
+  'bottle-anyway'
+] as const
+export type WayOutCode = (typeof WAYS_OUT)[number]
 
 /**
  * One form for everything worth saying or doing. What it says is `code` with its values (of the stage that found it); the words
@@ -45,9 +119,15 @@ export type Finding<Says extends { code: string } = { code: string }> = Says & {
   minutes?: number
   lotId?: string
   vesselId?: string
+  /** "Done otherwise" holds for so long, h: of what comes again in a rhythm its rhythm. */
+  againH?: number
   /** The entries that it rests on, oldest first. */
   evidence: readonly string[]
   action?: Action
+  /** What is to be weighed or measured out for it. */
+  amounts?: readonly Amount[]
+  /** What can be answered instead of doing it. Where there are some it is a decision, and one of them is the person's. */
+  waysOut?: readonly WayOut[]
 }
 
 /** Most pressing first; of equal ones tasks before findings, then by when they are due. */

@@ -1,3 +1,3 @@
-export { URGENCIES, byUrgency } from './finding'
-export type { Action, Finding, Urgency } from './finding'
+export { SULPHITE_AIMS, URGENCIES, WAYS_OUT, byUrgency } from './finding'
+export type { Action, Amount, Finding, SulphiteAim, Urgency, WayOut, WayOutCode } from './finding'
 export { isEnded } from './ended'

@@ -41,7 +41,7 @@ const held = (celsius: number): number =>
  * @param celsius −2 to 40
  * @returns bar above the air outside, not less than 0
  * @throws LimitError
- * @example bottlePressure(13.2, 10) // 6.0
+ * @example bottlePressure(13.2, 10) // 6.1
  */
 export const bottlePressure = (co2GPerL: number, celsius: number): number =>
   Math.max(0, within('co2GPerL', co2GPerL, 0, 200) / held(celsius) + AIR_LEFT_BAR - ATMOSPHERE_BAR)
@@ -57,8 +57,8 @@ export interface PrimingAsked {
   volumeL: number
   /** Gauge, at the temperature that it is served at. */
   targetBar: number
-  /** All that yeast could take, measured or by its gravity. */
-  residualSugarGPerL?: number
+  /** All that yeast could take, measured or by its gravity: every gram of it counts, so it is asked for and never taken as none. */
+  residualSugarGPerL: number
   /** How much more there may be of it, g/L: nothing by a sugar test, about 5 by a gravity. Counted against the bottle. */
   residualSpreadGPerL?: number
   abv: number
@@ -102,10 +102,12 @@ const RESERVE = 0.9
 /**
  * Sugar for a wanted pressure, with all that makes gas counted: the sugar that is left, and what gas the wine holds already.
  * @throws LimitError
- * @example priming({ volumeL: 10, targetBar: 6, abv: 11, fermentedAtCelsius: 20 }).sugarGPerL // 22.7
+ * @example
+ * // 22.7 g/L
+ * priming({ volumeL: 10, targetBar: 6, residualSugarGPerL: 0, abv: 11, fermentedAtCelsius: 20, bottleRatedBar: 12 }).sugarGPerL
  */
 export function priming(asked: PrimingAsked): Priming {
-  const { volumeL, targetBar, residualSugarGPerL: residual = 0, residualSpreadGPerL: spread = 0, abv, bottleRatedBar: rated } = asked
+  const { volumeL, targetBar, residualSugarGPerL: residual, residualSpreadGPerL: spread = 0, abv, bottleRatedBar: rated } = asked
   within('volumeL', volumeL, 0.001, 100_000)
   within('targetBar', targetBar, 0, 10)
   within('residualSugarGPerL', residual, 0, 300)
@@ -142,12 +144,14 @@ export function priming(asked: PrimingAsked): Priming {
     ...(sugarGPerL > 0 && abv > YEAST_UNSURE_ABV ? [{ code: 'yeast-unsure' as const, abv }] : []),
     ...(targetBar < STILL_BAR ? [{ code: 'still-level' as const, bar: targetBar }] : [])
   ]
+  const allowed = !unrated && !tooMuch
   return {
-    sugarGPerL,
-    grams: sugarGPerL * volumeL,
+    // For a bottle that is not made for it nothing is weighed.
+    sugarGPerL: allowed ? sugarGPerL : 0,
+    grams: allowed ? sugarGPerL * volumeL : 0,
     barAt,
     abvAdded: abvFromSugar(sugarGPerL, residual),
-    allowed: !unrated && !tooMuch,
+    allowed,
     findings
   }
 }

@@ -12,8 +12,6 @@ const BY_ABV = { from: 10, to: 14 } as const
 const PKA = 4.76
 /** What the doses are told for. */
 const USUAL_PH = 3.5
-/** Less molecular SO₂ than this lets bacteria at the sorbate, and yeast at the sugar: that of a red, mg/L. */
-const LEAST_MOLECULAR = MOLECULAR_TARGET.red
 
 export interface SorbateAsked {
   volumeL: number
@@ -22,6 +20,7 @@ export interface SorbateAsked {
   freeSo2MgPerL: number
   malolacticDone: boolean
   fermenting: boolean
+  style?: keyof typeof MOLECULAR_TARGET
 }
 
 export type SorbateFinding =
@@ -41,9 +40,15 @@ export interface SorbateDose {
   findings: SorbateFinding[]
 }
 
-/** Free SO₂ that sorbate has to have beside it, mg/L; a pH outside 2.5 to 4.5 is taken at its limit. */
-export const freeBesideSorbate = (ph: number): number =>
-  Math.max(LEAST_FREE, freeSo2For(LEAST_MOLECULAR, Math.min(4.5, Math.max(2.5, ph))))
+/** Of what is not said the strictest: a sweet white. */
+const USUAL_STYLE = 'white'
+
+/**
+ * Free SO₂ that sorbate has to have beside it, mg/L: the level that such a wine is kept at, for bacteria turn sorbate into geraniums and
+ * yeast is at the sugar. A pH outside 2.5 to 4.5 is taken at its limit.
+ */
+export const freeBesideSorbate = (ph: number, style: keyof typeof MOLECULAR_TARGET = USUAL_STYLE): number =>
+  Math.max(LEAST_FREE, freeSo2For(MOLECULAR_TARGET[style], Math.min(4.5, Math.max(2.5, ph))))
 
 /**
  * Potassium sorbate by alcohol and pH, and the three things that it must not be given with.
@@ -61,7 +66,7 @@ export function sorbateDose(asked: SorbateAsked): SorbateDose {
   const works = (at: number) => 1 / (1 + 10 ** (at - PKA))
   const needed = ((SORBIC_LIMIT - gone * (SORBIC_LIMIT - SORBIC_LEAST)) * works(USUAL_PH)) / works(ph)
   const sorbicMgPerL = Math.min(SORBIC_LIMIT, Math.max(SORBIC_LEAST, needed))
-  const neededFree = freeBesideSorbate(ph)
+  const neededFree = freeBesideSorbate(ph, asked.style)
   const stops: SorbateFinding[] = [
     ...(malolacticDone ? [{ code: 'after-malolactic' as const }] : []),
     ...(fermenting ? [{ code: 'still-fermenting' as const }] : []),

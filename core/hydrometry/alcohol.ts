@@ -49,7 +49,7 @@ export function potentialAlcohol(brix: number): PotentialAlcohol {
  * @param abv % vol, 0 to 25
  * @returns extract as sucrose, g per 100 g of dealcoholised wine, never below 0
  * @throws LimitError
- * @example trueExtractBrix(0.994, 13) // 2.9
+ * @example trueExtractBrix(0.994, 13) // 2.8
  */
 export function trueExtractBrix(sg: number, abv: number): number {
   return Math.max(0, brixFromSg(sg - ethanolWaterDensity(abv) / WATER_20 + 1))
@@ -63,7 +63,7 @@ export function trueExtractBrix(sg: number, abv: number): number {
  * @param sugarFreeGPerL sugar-free extract of the must, g/L
  * @returns g/L, never below 0; good to about ±5 g/L, so near dryness only a sugar test decides
  * @throws LimitError
- * @example residualSugar(1.010, 10) // about 31
+ * @example residualSugar(1.010, 10) // 34.7
  */
 export function residualSugar(sg: number, abv: number, sugarFreeGPerL = SUGAR_FREE_EXTRACT_G_PER_L): number {
   const made = (abv / 100) * ETHANOL_DENSITY * FERMENT_EXTRACT_PER_ETHANOL

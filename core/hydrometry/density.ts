@@ -33,7 +33,7 @@ export function waterDensity(celsius: number): number {
  * @param celsius 0 to 80 °C
  * @returns kg/m³
  * @throws LimitError
- * @example sucroseDensity(20, 20) // 1080.97
+ * @example sucroseDensity(20, 20) // 1080.98
  */
 export function sucroseDensity(brix: number, celsius: number): number {
   const w = within('brix', brix, -8, 70) / 100
@@ -79,7 +79,7 @@ function ethanolWaterByMass(p: number): number {
  * @param abv alcohol, % vol at 20 °C, 0 to 25 (all a wine can hold)
  * @returns kg/m³
  * @throws LimitError
- * @example ethanolWaterDensity(12) // 982.24
+ * @example ethanolWaterDensity(12) // 982.35
  */
 export function ethanolWaterDensity(abv: number): number {
   const ethanolKgPerM3 = (within('abv', abv, 0, 25) / 100) * ETHANOL_DENSITY

@@ -45,7 +45,7 @@ function sgOfEthanol(abv: number): number {
  * @param extractGPerL sugar and all else that is dissolved, as sucrose, −60 to 620 g/L
  * @param ethanolGPerL 0 to 197 g/L
  * @returns SG 20/20
- * @example gravityOf(20, 100) // 0.990
+ * @example gravityOf(20, 100) // 0.991
  */
 export const gravityOf = (extractGPerL: number, ethanolGPerL: number): number =>
   sgOfExtract(extractGPerL) + sgOfEthanol((ethanolGPerL / ETHANOL_DENSITY) * 100) - 1
@@ -54,7 +54,7 @@ export const gravityOf = (extractGPerL: number, ethanolGPerL: number): number =>
  * What has to be dissolved for a gravity, at so much alcohol: `gravityOf` the other way round.
  * @param sg SG 20/20, @param ethanolGPerL 0 to 197 g/L
  * @returns g/L as sucrose, −60 to 620: the nearer end where no extract gives it
- * @example extractOf(0.990, 100) // 20
+ * @example extractOf(0.990, 100) // 17
  */
 export function extractOf(sg: number, ethanolGPerL: number): number {
   const grams = (table ??= buildTable())

@@ -21,7 +21,7 @@ export interface HydrometerReading extends SugarScales {
  * @param calibrationC temperature printed on the hydrometer, 15 to 25 °C (15.56 °C = 60 °F)
  * @returns all scales at 20 °C, and the correction
  * @throws LimitError
- * @example correctHydrometer(1.089, 'sg', 8, 20).sg // 1.0865
+ * @example correctHydrometer(1.089, 'sg', 8, 20).sg // 1.0863
  */
 export function correctHydrometer(reading: number, scale: 'sg' | 'brix', sampleC: number, calibrationC: number): HydrometerReading {
   within('sampleC', sampleC, 0, 60)

@@ -47,7 +47,7 @@ function refractionAt(originalSg: number, sg: number): { abv: number, index: num
  * @param offsetBrix what the instrument shows in distilled water; subtracted from both
  * @returns all scales from the gravity found, the published fits and the band
  * @throws LimitError
- * @example correctRefractometer(24, 8.2).sg // 0.993
+ * @example correctRefractometer(24, 8.2).sg // 0.9935
  */
 export function correctRefractometer(originalBrix: number, currentBrix: number, offsetBrix = 0): RefractometerReading {
   within('offsetBrix', offsetBrix, -5, 5)

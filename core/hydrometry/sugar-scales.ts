@@ -57,7 +57,7 @@ export function brixFromSg(sg: number): number {
  * @param scale its scale
  * @returns all scales at 20 °C
  * @throws LimitError naming the scale
- * @example sugarScales(24.6, 'brix').sg // 1.1038
+ * @example sugarScales(24.6, 'brix').sg // 1.1037
  */
 export function sugarScales(value: number, scale: SugarScale): SugarScales {
   const sg = sgOf(value, scale)

@@ -13,6 +13,13 @@ export { CARES } from './entries/cares'
 export type { Care } from './entries/cares'
 export { GASES } from './entries/gases'
 export type { Gas } from './entries/gases'
+export type { Act, ActCode } from './acts'
+export { EQUIPMENT } from './entries/equipment'
+export type { Equipment, Owned } from './entries/equipment'
+export { OUTCOMES } from './entries/outcomes'
+export type { Outcome } from './entries/outcomes'
+export { partsOfPacket } from './entries/packets'
+export type { PacketPart } from './entries/packets'
 export { SMELLS } from './entries/smells'
 export { FAULTS } from './entries/faults'
 export type { Fault } from './entries/faults'
@@ -57,6 +64,17 @@ export { restatedValue } from './restated-value'
 export type { RestatedFigure, RestatedReading, Restatement, RestedAddition } from './restate'
 export { upcast, upcastEntry } from './upcast'
 export type { RawCellar } from './upcast'
-export { cellarAt, keptAt, lotAt, molecularKept, rememberUpkeep, upkeepOf } from './view'
-export type { LotUpkeep, LotView } from './view'
+export {
+  LOCKING_MOLECULAR,
+  MOST_FREE_ASKED,
+  cellarAt,
+  keptAt,
+  lotAt,
+  malicSettledOf,
+  molecularKept,
+  rememberUpkeep,
+  upkeepOf,
+  usedPh
+} from './view'
+export type { LotUpkeep, LotView, MalicSettled } from './view'
 export { CELLAR_FORMAT, CELLAR_VERSION } from './format'

@@ -8,6 +8,7 @@ import { bottlingSchema } from './entries/bottling.schema'
 import { cardMadeSchema } from './entries/card-made.schema'
 import { costSchema } from './entries/cost.schema'
 import { common, id, instant, text } from './entries/fields.schema'
+import { equipmentSaidSchema } from './entries/equipment.schema'
 import { inoculationSchema } from './entries/inoculation.schema'
 import { instrumentAddedSchema } from './entries/instrument-added.schema'
 import { instrumentCheckedSchema } from './entries/instrument-checked.schema'
@@ -57,7 +58,8 @@ export const factSchema = z.discriminatedUnion('type', [
   supplyCountedSchema,
   lotPlannedSchema,
   lotAmendedSchema,
-  cardMadeSchema
+  cardMadeSchema,
+  equipmentSaidSchema
 ])
 
 const correctionSchema = z.strictObject({

@@ -1,3 +1,4 @@
+import type { Act } from './acts/act'
 import type { Paid } from './paid'
 import type { Composition } from '../acids'
 import type { Protocol } from '../finishing/protocols'
@@ -7,8 +8,10 @@ import type { EntryOf, ReadingQuantity, Stream, Style } from './entry'
 import type { Spot } from '../malolactic'
 import type { Clarity } from './entries/clarity'
 import type { Closure } from './entries/closures'
+import type { Owned } from './entries/equipment'
 import type { Fault } from './entries/faults'
 import type { Gas } from './entries/gases'
+import type { Outcome } from './entries/outcomes'
 import type { Smell } from './entries/smells'
 import type { Alcoholic } from './facets'
 import type { LotPlan } from './plan'
@@ -81,6 +84,10 @@ export interface LotState {
   /** Of frozen must: whether its skins are in it. */
   onSkins?: boolean
   kit?: NonNullable<EntryOf<'lot-started'>['kit']>
+  /** Packets of the kit that went in, by the task that each is. */
+  packetsIn: ReadonlySet<string>
+  /** Whether it came with sulphite in it; not said of fruit, and of what nobody was asked about. */
+  sulphitedOnArrival?: 'yes' | 'no' | 'unknown'
   /** L */
   volume: Figure
   /** Litres by vessel; '' holds what has no vessel. */
@@ -112,6 +119,8 @@ export interface LotState {
   /** Share of sulphite that binds in this lot: learnt, or the usual one. */
   boundShare: number
   bacteriaAt?: string
+  /** When another culture, or the same again, last went in after the first. */
+  bacteriaAgainAt?: string
   /** The culture as it was called, and its card where it has one. */
   bacteria?: { name: string, cardKey?: string }
   /** How each task was last ended, by its code. */
@@ -155,10 +164,13 @@ export interface LotState {
   unsettledAt?: string
   /** When it came off its skins. */
   pressedAt?: string
+  /** Wine that came off its skins, L. */
+  pressedL?: number
   /** When a vessel of it was last filled up. */
   toppedAt?: string
-  /** When it was last racked. */
+  /** When it was last racked, and all the times before it. */
   rackedAt?: string
+  rackings: readonly string[]
   /** Sugar that the ferment is fed with in parts, and what of it had gone in before that was said, g. */
   sugarSteps?: { material: string, totalG: number, parts: number, givenBefore: number }
   /** Nutrient given, when and how much nitrogen, mg N/L. */
@@ -177,6 +189,12 @@ export interface LotState {
   paid: Paid
   /** Additions whose first stage went in and whose last has not: by material. */
   staged: ReadonlyMap<string, StagedAddition>
+  /** What was done that had better not have been, the latest last. */
+  acts: readonly { act: Act, entryId: string, at: string }[]
+  /** The last addition, to know the same one again. */
+  lastAdded?: { material: string, actual: number, at: string }
+  /** What keeps air from the wine in a vessel that is not full: the room that marbles take up, L; when gas was last laid over it. */
+  overWine: ReadonlyMap<string, OverWine>
   /** When each kind of work was last done. */
   worked: ReadonlyMap<EntryOf<'operation'>['what'], Worked>
   /** Bottles filled from it, and the wine in them, L. */
@@ -196,6 +214,10 @@ export interface Bottled {
   place?: string
   /** The card of the bottle. */
   material?: string
+  /** What went into it, as far as it was known: free SO₂ and the sugar that yeast could take, at most, mg/L and g/L. */
+  freeMgPerL?: number
+  sugarMid?: number
+  sugarHigh?: number
 }
 
 /** What came into a lot and thinned or mixed what was in it. */
@@ -212,8 +234,12 @@ export interface CameIn {
 
 export interface EndedTask {
   at: string
-  outcome: EntryOf<'task-ended'>['outcome']
+  outcome: Outcome
   until?: string
+  /** Which of the ways out was taken. */
+  answer?: string
+  /** How often in a row it was put off. */
+  times: number
 }
 
 export interface StagedAddition {
@@ -221,11 +247,20 @@ export interface StagedAddition {
   actual: number
   planned?: number
 }
+export interface OverWine {
+  marblesL: number
+  gasAt?: string
+}
 export interface Worked {
   at: string
   plan?: NonNullable<EntryOf<'operation'>['plan']>
   /** Of a test: by which rule it is run. */
   protocol?: Protocol
+  /** Of a filter: it takes out yeast and bacteria. */
+  sterile?: boolean
+  /** Of marbles or gas: over which vessel, and the room that marbles take up, L. */
+  vesselId?: string
+  litres?: number
 }
 
 /** A vineyard or a part of one, before its harvest. */
@@ -312,6 +347,8 @@ export type LedgerProblem =
   | { code: 'nothing-there', entryId: string, lotId: string, material: string }
   | { code: 'vessel-taken', entryId: string, vesselId: string, byLotId: string }
   | { code: 'overfull', entryId: string, vesselId: string, litres: number, capacityL: number }
+  /** What went in brings it over the brim: so much runs over unless some is taken out first. */
+  | { code: 'brim-full', entryId: string, lotId: string, vesselId: string, overL: number }
   | { code: 'more-out-than-in', entryId: string, lotId: string, outL: number, heldL: number }
   | { code: 'contradicts', entryId: string, lotId: string, quantity: ReadingQuantity, measured: number, estimated: number, band: number }
   | { code: 'sulphite-in-malolactic', entryId: string, lotId: string }
@@ -341,6 +378,8 @@ export interface CellarState {
   starts: Map<string, string>
   /** People's own cards, by key. */
   cards: Map<string, MaterialCard>
+  /** What the household measures with, as far as it was said. */
+  equipment: Owned
   problems: LedgerProblem[]
 }
 
@@ -353,6 +392,7 @@ export const emptyCellar = (): CellarState => ({
   arrivals: new Map(),
   stock: new Map(),
   cards: new Map(),
+  equipment: {},
   starts: new Map(),
   problems: []
 })

@@ -31,6 +31,8 @@ const USUAL_ABV = { value: 12.5, spread: 2 } as const
 const WARM_GLASS = { mid: 1, high: 3.5 } as const
 /** A sugar test of a wine says nothing below this, g/L. */
 const TEST_SPREAD = 1
+/** What a gravity has to show beyond a test to speak before it, g/L. Ours. */
+const CONTRADICTS = 4
 /** A test of what still ferments holds for so long, h: then only what it found at most. */
 const TEST_HOLDS_H = 4 * 24
 
@@ -49,8 +51,11 @@ export function sugarLeftOf(lot: Asked): SugarLeft | undefined {
   if (test && !isMust(lot)) {
     const by = test.origin === 'measured' ? 'test' : 'added'
     const half = Math.max(TEST_SPREAD, test.uncertainty)
+    const later = last && last.at > test.at ? sugarAtGravity(lot, last.value) : undefined
     const figure = { mid: test.value, high: test.value + half, by, at: test.at, from: test.from } as const
-    if (held(test.at)) return { low: Math.max(0, test.value - half), ...figure }
+    // A gravity that was read since and cannot belong to so little sugar speaks before the test.
+    const contradicted = later !== undefined && later.low > figure.high + CONTRADICTS
+    if (held(test.at) && !contradicted) return { low: Math.max(0, test.value - half), ...figure }
   }
   const glass = lot.warmGlass
   if (glass?.stable && since(glass.at)) return { low: 0, ...WARM_GLASS, by: 'warm-glass', at: glass.at, from: [glass.entryId] }

@@ -46,6 +46,8 @@ export interface TargetRequest {
   cold?: boolean
   /** What the person has, with a limit of their own (g/L, water L/L) or the usual one. */
   available: Partial<Record<Material, number | true>>
+  /** What of each went in already, for a litre: it counts against the limits. */
+  given?: Partial<Record<Material, number>>
   volumeL: number
   /** Of the readings, 80 % half-widths. */
   uncertainty?: ReadingUncertainty
@@ -108,7 +110,7 @@ export function findTargets(request: TargetRequest): TargetResult {
   const scope: Scope = {
     look,
     windows,
-    limits: limitsOf(request.available),
+    limits: limitsOf(request.available, request.given ?? {}),
     planned: course.malolactic || course.cold,
     malolactic: course.malolactic
   }
@@ -179,11 +181,14 @@ function layOut({ must, style, malolactic, cold }: TargetRequest) {
   return { readings, brix: present > 1 ? undefined : typed, course }
 }
 
-const limitsOf = (available: TargetRequest['available']): Scope['limits'] =>
+/** What is left of each limit after what went in; what is at its limit is not offered again. */
+const limitsOf = (available: TargetRequest['available'], given: NonNullable<TargetRequest['given']>): Scope['limits'] =>
   Object.fromEntries(
-    Object.entries(available).flatMap(([m, own]) =>
-      own === 0 ? [] : [[m, typeof own === 'number' ? own : ADDITION_LIMITS[m as Material]]]
-    )
+    Object.entries(available).flatMap(([m, own]) => {
+      const material = m as Material
+      const left = (typeof own === 'number' ? own : ADDITION_LIMITS[material]) - (given[material] ?? 0)
+      return own === 0 || left <= ADDITION_LIMITS[material] * TRIFLE ? [] : [[material, left]]
+    })
   )
 
 /** Water or sugar first, acid or carbonate on top; less water where it would push something out that cannot be brought back. */

@@ -4,6 +4,7 @@ import { type BlendedSays, blendedStage } from './blended'
 import { type BottledSays, bottledStage } from './bottled'
 import { type ClearingSays, clearingStage } from './clearing'
 import { type EverySays, everyStage, partBroken } from './every'
+import { type FaultSays, faultStage } from './fault'
 import { type FermentSays, fermentStage } from './ferment'
 import { type FiningSays, finingStage } from './fining'
 import { type FinishingSays, finishingStage } from './finishing'
@@ -59,7 +60,7 @@ export { conditionsOf, malolacticCourseOf, malolacticEndedAt } from './malolacti
 export type { LotConditions, LotCourse } from './malolactic'
 export { airAdvice, isAskedFor, meetings, placesFor, toppingWines } from './moving'
 export type { AirAdvice, Meeting, MeetingTrouble, Place, ToppingDoubt, ToppingWine } from './moving'
-export { BOTTLING_RESERVE, CONDITIONS, GATES, HARD, gateTask, readinessOf } from './finishing'
+export { CONDITIONS, GATES, HARD, gateTask, readinessOf } from './finishing'
 export type { Condition, ConditionCode, Gate, Readiness } from './finishing'
 export { bottlesLeft, drinkWindowOf } from './bottled'
 export { airOver } from './topping'
@@ -73,8 +74,8 @@ export { vesselTasksOf, wantsSwelling, wantsWashing } from './vessels'
 export type { VesselSays } from './vessels'
 export { NET_SPREAD, askRacking, leesShareOf, lotOfWine } from './racking-day'
 export type { RackingDay } from './racking-day'
-export { isKept, roundDose } from './sulphite-round'
-export type { RoundDose } from './sulphite-round'
+export { BOTTLING_RESERVE, aimOf, doseFor, isKept, roundDose } from './sulphite-dose'
+export type { LotDose } from './sulphite-dose'
 export { winterOf } from './winter'
 export type { WinterRisk, WinterRow } from './winter'
 export { limitsNear } from './every'
@@ -82,7 +83,7 @@ export type { LimitNear } from './every'
 export { reasonsForBlock } from './harvest'
 export type { HarvestReason } from './harvest'
 
-export type { BottledSays, ClearingSays, EverySays, FermentSays, FiningSays, FinishingSays, GasSays, KeepingSays, KitSays }
+export type { BottledSays, ClearingSays, EverySays, FaultSays, FermentSays, FiningSays, FinishingSays, GasSays, KeepingSays, KitSays }
 export type { BlendedSays, LeesSays, MalolacticSays, MousseSays, MustSays, OakSays }
 export type { StabilitySays, ToppingSays, WoodSays }
 
@@ -99,6 +100,7 @@ export type StageSays =
   | GasSays
   | OakSays
   | StabilitySays
+  | FaultSays
   | FiningSays
   | BlendedSays
   | MousseSays
@@ -125,6 +127,7 @@ export const STAGES: readonly Stage<StageSays>[] = [
   stabilityStage,
   gasStage,
   clearingStage,
+  faultStage,
   finishingStage,
   mousseStage,
   bottledStage,

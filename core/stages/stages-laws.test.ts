@@ -49,13 +49,13 @@ describe('what every stage keeps to, over plausible cellars', () => {
     over(({ lot, cellar, now, tasks, findings }) => {
       const [task] = tasks
       if (task) {
-        const put = { ...lot, endedTasks: new Map([[task.key, { at: now, outcome: 'skipped' as const }]]) }
+        const put = { ...lot, endedTasks: new Map([[task.key, { at: now, outcome: 'skipped' as const, times: 1 }]]) }
         expect(tasksOf(put, cellar, now).map((t) => t.key)).not.toContain(task.key)
-        const back = { ...put, endedTasks: new Map([[task.key, { at: later(now, -21), outcome: 'skipped' as const }]]) }
+        const back = { ...put, endedTasks: new Map([[task.key, { at: later(now, -21), outcome: 'skipped' as const, times: 1 }]]) }
         expect(tasksOf(back, cellar, now).map((t) => t.key)).toContain(task.key)
       }
       for (const finding of findings) {
-        const seen = { ...lot, endedTasks: new Map([[finding.key, { at: later(now, -9000), outcome: 'seen' as const }]]) }
+        const seen = { ...lot, endedTasks: new Map([[finding.key, { at: later(now, -9000), outcome: 'seen' as const, times: 0 }]]) }
         expect(findingsOf(seen, cellar, now).map((f) => f.key)).not.toContain(finding.key)
       }
     })
@@ -80,7 +80,7 @@ describe('what every stage keeps to, over plausible cellars', () => {
     const met = new Set<string>()
     over(({ lot }) => {
       for (const stage of STAGES) if (stage.appliesTo(lot)) met.add(stage.code)
-    }, 500)
+    }, 900)
     expect([...met].sort()).toEqual(STAGES.map((s) => s.code).sort())
   })
 })

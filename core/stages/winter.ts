@@ -1,7 +1,7 @@
 import { type LotView, isHeld, isWine, keptAt } from '../ledger'
 import { malolacticEndedAt } from './malolactic'
 import type { CellarView } from './stage'
-import { isKept } from './sulphite-round'
+import { isKept } from './sulphite-dose'
 import { airOver } from './topping'
 
 /** What can spoil a wine while it lies, the worst first. */

@@ -51,7 +51,7 @@ export interface NutrientPlan {
  * @param yanMgPerL measured, 0 to 1000 mg/L; assumed when left out
  * @param nutrients in the order to use them
  * @throws LimitError
- * @example nutrientPlan(77, 24.4, 'medium', 140).missingMgPerL // 80
+ * @example nutrientPlan(77, 24.4, 'medium', 140).missingMgPerL // 83.7
  */
 export function nutrientPlan(
   volumeL: number,

@@ -26,7 +26,7 @@ export interface StarterPlan {
  * @param yeastG what there is, 0.5 to 500 g
  * @param lotsL must of each lot, L
  * @throws LimitError
- * @example starterPlan(5, [77, 40]).totalHours // 36
+ * @example starterPlan(5, [77, 40]).totalHours // 24
  */
 export function starterPlan(yeastG: number, lotsL: readonly number[]): StarterPlan {
   within('yeastG', yeastG, 0.5, 500)

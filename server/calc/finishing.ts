@@ -11,7 +11,8 @@ export const FINISHING = [
     z.strictObject({
       volumeL: n('volumeL'),
       targetBar: n('targetBar'),
-      residualSugarGPerL: n('residualSugarGPerL').optional(),
+      residualSugarGPerL: n('residualSugarGPerL').describe('g/L that yeast could take; 0 only where a test found none'),
+      residualSpreadGPerL: n('residualSpreadGPerL').optional(),
       abv: n('finalAbv'),
       fermentedAtCelsius: n('cellarCelsius').optional(),
       servedAtCelsius: n('cellarCelsius').optional(),

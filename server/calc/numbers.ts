@@ -65,6 +65,7 @@ const LIMITS = {
   rate: [0, 20],
   reading: [-30, 50],
   residualSugarGPerL: [0, 300],
+  residualSpreadGPerL: [0, 50],
   roomC: [-5, 45],
   sampleC: [-10, 90],
   sampleMl: [0.5, 250],

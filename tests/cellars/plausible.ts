@@ -136,7 +136,7 @@ function factOf({ what, size }: MadeUp['steps'][number], lotId: string, volumeL:
         ...(size < 0.8 && { closure: 'crown' as const })
       }
     case 'smell':
-      return { type: 'observation', lotId, what: 'smell', text: 'not quite clean' }
+      return { type: 'observation', lotId, what: 'smell', text: 'not quite clean', ...(size > 0.6 && { smells: ['vinegar'] }) }
     case 'plan':
       return {
         type: 'lot-planned',

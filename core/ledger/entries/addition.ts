@@ -2,6 +2,8 @@ import type { AcidChange } from '../../acids'
 import type { MaterialCard } from '../../materials'
 import { cardOf } from '../../materials'
 import type { EntryOf } from '../entry'
+import type { Folding } from '../fold/folding'
+import { type Act, asItWas, judgeAddition, noteActs } from '../acts'
 import { changeAcids } from '../acid-track'
 import { NOTHING, abvOf, mixBalance, sgOf } from '../balance'
 import { isMust, isWine } from '../facets'
@@ -34,16 +36,36 @@ export const addition: EntryKind<'addition'> = {
       folding.problem({ code: 'nothing-there', entryId: added.id, lotId: lot.id, material: added.material })
       return
     }
+    const before = asItWas(lot)
+    const old = oldPackage(folding, added)
     consume(folding, added, lot)
     if ((added.so2Share ?? 0) > 0 && added.actual > 0 && ['under-way', 'nearly'].includes(malolacticOf(lot))) {
       folding.problem({ code: 'sulphite-in-malolactic', entryId: added.id, lotId: lot.id })
     }
-    takeAddition(lot, added, cardOf(added.material, folding.cellar.cards))
+    const { cards, instruments } = folding.cellar
+    takeAddition(lot, added, cardOf(added.material, cards))
+    const step = [...instruments.values()].find((i) => i.kind === 'scale')?.step
+    noteActs(lot, added, [...judgeAddition(before, lot, added, cards, step), ...old])
+    lot.lastAdded = { material: added.material, actual: added.actual, at: added.at }
   }
 }
 
+const DAY = 86_400_000
+/** Out of a package that was open for longer than its card gives it, or past its date. */
+function oldPackage(folding: Folding, { material, actual, at }: EntryOf<'addition'>): Act[] {
+  const card = cardOf(material, folding.cellar.cards)
+  const from = folding.cellar.stock.get(material)?.packages.find((p) => p.left > 0 && p.stockedAt <= at)
+  if (!card || !from || actual <= 0) return []
+  const open = from.opened === undefined ? 0 : (Date.parse(at) - Date.parse(from.opened)) / DAY
+  const past = from.expires !== undefined && from.expires < at
+  return open > card.opened.days || past ? [{ code: 'old-package', material, days: Math.round(open) }] : []
+}
+
+/** What of an addition changes a lot. */
+export type WentIn = Pick<EntryOf<'addition'>, 'id' | 'at' | 'material' | 'unit' | 'actual' | 'planned' | 'so2Share' | 'stage'>
+
 /** Takes an addition into a lot's state: what went in, not what was planned, by what its card says that it does. */
-function takeAddition(lot: LotState, addition: EntryOf<'addition'>, card: MaterialCard | undefined): void {
+export function takeAddition(lot: LotState, addition: WentIn, card: MaterialCard | undefined): void {
   const total = lot.added.get(addition.material)
   lot.added = new Map(lot.added).set(addition.material, {
     actual: (total?.actual ?? 0) + addition.actual,
@@ -81,7 +103,7 @@ function takeAddition(lot: LotState, addition: EntryOf<'addition'>, card: Materi
 }
 
 /** Water thins everything: sugar, alcohol, acids and sulphite. */
-function thin(lot: LotState, addition: EntryOf<'addition'>, litres: number): void {
+function thin(lot: LotState, addition: WentIn, litres: number): void {
   // The acid model takes at most as much water as there is wine at once; more goes in by steps.
   let [left, there] = [litres, lot.volume.value]
   while (left > 0) {
@@ -96,7 +118,7 @@ function thin(lot: LotState, addition: EntryOf<'addition'>, litres: number): voi
 }
 
 /** Sugar, honey or concentrate: its sugar, its own water and acid, and the room it takes up. */
-function sweeten(lot: LotState, addition: EntryOf<'addition'>, effect: Extract<MaterialCard['effect'], { on: 'sugar' }>): void {
+function sweeten(lot: LotState, addition: WentIn, effect: Extract<MaterialCard['effect'], { on: 'sugar' }>): void {
   const gPerL = addition.actual / lot.volume.value
   changeAcids(lot, { kind: 'sugar', gPerL: Math.min(MOST_AT_ONCE.sugar, gPerL) }, addition.at, addition.id)
   if (effect.acidShare)
@@ -119,7 +141,7 @@ function sweeten(lot: LotState, addition: EntryOf<'addition'>, effect: Extract<M
 }
 
 /** The first of several stages opens a plan, the last one closes it. */
-function stagedAfter(staged: LotState['staged'], addition: EntryOf<'addition'>): LotState['staged'] {
+function stagedAfter(staged: LotState['staged'], addition: WentIn): LotState['staged'] {
   if (!addition.stage) return staged
   const after = new Map(staged)
   if (addition.stage.number < addition.stage.of)
@@ -133,7 +155,7 @@ function stagedAfter(staged: LotState['staged'], addition: EntryOf<'addition'>):
 }
 
 /** Nutrient by the nitrogen on its card; rehydration nutrient has none there, for it never feeds the must. */
-function feed(lot: LotState, addition: EntryOf<'addition'>, mgPerG: number): void {
+function feed(lot: LotState, addition: WentIn, mgPerG: number): void {
   const before = lot.nitrogenGiven
   const given = (addition.actual * mgPerG) / lot.volume.value
   lot.fed = [...lot.fed, { at: addition.at, mgPerL: given, entryId: addition.id }]
@@ -147,7 +169,7 @@ function feed(lot: LotState, addition: EntryOf<'addition'>, mgPerG: number): voi
 }
 
 /** After water or sugar the gravity is an estimate; in a must it is also the new original one. */
-function renewGravity(lot: LotState, addition: EntryOf<'addition'>): void {
+function renewGravity(lot: LotState, addition: WentIn): void {
   if (!isMust(lot)) lot.changedSugarAt = addition.at
   if (!lot.balance || !lot.sg) return
   lot.sg = {
@@ -169,7 +191,7 @@ function renewGravity(lot: LotState, addition: EntryOf<'addition'>): void {
 }
 
 /** Between readings free SO₂ is an estimate: the last one plus the part of the addition that does not bind. */
-function foldSulphite(lot: LotState, addition: EntryOf<'addition'>, so2Share: number): void {
+function foldSulphite(lot: LotState, addition: WentIn, so2Share: number): void {
   const addedMgPerL = (addition.actual * so2Share * 1000) / lot.volume.value
   const estimate = (before: Figure | undefined, rise: number, spread: number): Figure => ({
     value: (before?.value ?? 0) + rise,

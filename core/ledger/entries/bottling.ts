@@ -1,7 +1,9 @@
 import type { EntryOf } from '../entry'
 import { isHeld } from '../facets'
+import { freeSo2At } from '../free-so2'
 import { loseGiven } from '../liquid'
 import { restsOn } from '../rests-on'
+import { sugarLeftOf } from '../sugar-left'
 import { CLOSURE_MATERIAL } from './closures'
 import { type EntryKind, ofLot } from './kind'
 import { lotOf } from './lot-started'
@@ -47,7 +49,12 @@ export const bottling: EntryKind<'bottling'> = {
       if (!gathered || folding.cellar.stock.has(material))
         takeFromStore(folding, { material, unit: 'pieces', amount: count }, bottled.at, lot)
     }
-    const about = { at: bottled.at, ...(bottled.closure && { closure: bottled.closure }), ...(bottled.place && { place: bottled.place }) }
+    const [sugar, free] = [sugarLeftOf(lot), lot.freeSo2 && freeSo2At(lot.freeSo2, bottled.at)]
+    const filled = {
+      ...(free && { freeMgPerL: free.value }),
+      ...(sugar && { sugarMid: sugar.mid, sugarHigh: sugar.high })
+    }
+    const about = { at: bottled.at, ...filled, ...(bottled.closure && { closure: bottled.closure }), ...(bottled.place && { place: bottled.place }) }
     lot.bottled = [
       ...lot.bottled,
       ...bottled.bottles.map((b) => ({ ...about, sizeMl: b.sizeMl, left: b.count, ...(b.material && { material: b.material }) }))

@@ -42,6 +42,7 @@ export const EXAMPLES = {
       { known: 7, shown: 6.94 }
     ]
   },
+  'equipment-said': { has: { 'ph-meter': false, 'scale': true } },
   'task-ended': { lotId, task: 'crush:settle', outcome: 'skipped' },
   'arrival-expected': { arrivalId: 'arrival-1', name: 'A', stream: 'fresh', style: 'red', massKg: 60, on: '2026-10-05' },
   'block-added': { blockId: 'block-01', name: 'B', style: 'white', expectKg: 40 },

@@ -25,4 +25,17 @@ export const common = {
 
 export const styleSchema = z.enum(['red', 'rose', 'white'])
 export const streamSchema = z.enum(['fresh', 'frozen', 'juice', 'kit', 'test', 'blend'])
+/** How must or juice came: with sulphite in it or not, as far as anybody knows. */
+export const sulphitedSchema = z.enum(['yes', 'no', 'unknown'])
+/** A packet of a kit: what it holds is asked once, with the usual of its kind offered. */
+export const packetSchema = z.strictObject({
+  name,
+  step: z.lazy(() => packetStepSchema),
+  day: z.int().min(0).max(120).optional().describe('days after the yeast'),
+  holds: z
+    .array(z.strictObject({ material: materialKey, amount: positive.optional().describe('g, or mL of a liquid; the usual when left out') }))
+    .max(6)
+    .optional()
+    .describe('nobody has said when left out')
+})
 export const packetStepSchema = z.enum(['before-yeast', 'yeast', 'ferment', 'stabilise', 'clear'])

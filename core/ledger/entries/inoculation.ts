@@ -1,3 +1,4 @@
+import { judgeInoculation, noteActs } from '../acts'
 import { becomes, isMust } from '../facets'
 import { freeSo2Consumed } from '../free-so2'
 import { type EntryKind, ofLot } from './kind'
@@ -12,7 +13,9 @@ export const inoculation: EntryKind<'inoculation'> = {
     const lot = lotOf(folding, pitched)
     if (!lot) return
     consume(folding, pitched, lot)
+    noteActs(lot, pitched, judgeInoculation(lot, pitched, folding.cellar.cards))
     if (pitched.organism === 'bacteria') {
+      if (lot.bacteriaAt !== undefined) lot.bacteriaAgainAt = pitched.at
       lot.bacteriaAt ??= pitched.at
       lot.bacteria = { name: pitched.culture, ...(pitched.cardKey && { cardKey: pitched.cardKey }) }
       return

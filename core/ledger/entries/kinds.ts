@@ -7,6 +7,7 @@ import { blockAdded, blockNoted, blockSampled } from './block'
 import { bottleTaken, tasting } from './bottle-store'
 import { bottling } from './bottling'
 import { cardMade } from './card-made'
+import { equipmentSaid } from './equipment'
 import { inoculation } from './inoculation'
 import { instrumentAdded, instrumentChecked } from './instrument'
 import type { EntryKind, Touched } from './kind'
@@ -51,7 +52,8 @@ export const ENTRY_KINDS: { [T in Fact['type']]: EntryKind<T> } = {
   'block-noted': blockNoted,
   'supply-stocked': supplyStocked,
   'supply-counted': supplyCounted,
-  'card-made': cardMade
+  'card-made': cardMade,
+  'equipment-said': equipmentSaid
 }
 
 /** The map is typed by its keys; that a fact meets the kind of its own type is what the map says. */

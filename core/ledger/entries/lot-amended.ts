@@ -1,7 +1,7 @@
 import { becomes } from '../facets'
 import { restsOn } from '../rests-on'
 import { type EntryKind, ofLot } from './kind'
-import { lotOf } from './lot-started'
+import { cameSulphited, lotOf } from './lot-started'
 import { emptyOut } from './transfer'
 
 /** A new name, where the ferment really stands, or the end of a lot that was poured away. */
@@ -15,6 +15,8 @@ export const lotAmended: EntryKind<'lot-amended'> = {
     if (amended.alcoholic !== undefined) becomes(lot, amended.alcoholic, amended.at)
     if (amended.alcoholic === 'dry') lot.saidDryAt = amended.at
     else if (amended.alcoholic !== undefined) delete lot.saidDryAt
+    if (amended.sulphited) cameSulphited(lot, amended.sulphited, amended.sulphitedMgPerL, { id: amended.id, at: lot.startedAt })
+    if (amended.packets && lot.kit) lot.kit = { ...lot.kit, packets: amended.packets }
     if (amended.ended) {
       emptyOut(folding, lot, amended.at)
       lot.volume = {

@@ -1,14 +1,10 @@
 import { z } from 'zod'
-import { common, id, litres, name, packetStepSchema, positive, streamSchema, styleSchema } from './fields.schema'
+import { common, id, litres, name, packetSchema, positive, streamSchema, styleSchema, sulphitedSchema } from './fields.schema'
 
 const kit = z.strictObject({
   targetSg: z.number().min(1.03).max(1.15).describe('the gravity to water to'),
   lineL: positive.optional().describe('the mark on the pail or in the leaflet: only a hint'),
-  packets: z.array(z.strictObject({
-    name,
-    step: packetStepSchema,
-    day: z.int().min(0).max(120).optional().describe('days after the yeast')
-  })).max(20)
+  packets: z.array(packetSchema).max(20)
 })
 
 export const lotStartedSchema = z.strictObject({
@@ -27,5 +23,7 @@ export const lotStartedSchema = z.strictObject({
   onSkins: z.boolean().optional().describe('of frozen must: whether the skins are in it; of a red when left out'),
   vesselId: id.optional(),
   kit: kit.optional(),
+  sulphited: sulphitedSchema.optional().describe('whether it came with sulphite in it'),
+  sulphitedMgPerL: z.number().min(0).max(300).optional().describe('total SO₂ that it came with, mg/L, where it is said'),
   arrivalId: id.optional().describe('the expected arrival that this lot is')
 })

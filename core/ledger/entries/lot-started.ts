@@ -2,7 +2,7 @@ import type { EntryOf } from '../entry'
 import { TYPICAL_BOUND_SHARE } from '../../sulphite'
 import type { Folding } from '../fold/folding'
 import { NOTHING_PAID } from '../paid'
-import type { LotState, Source } from '../state'
+import type { Figure, LotState, Source } from '../state'
 import { type EntryKind, NOTHING_TOUCHED } from './kind'
 import { fill } from './transfer'
 
@@ -19,6 +19,7 @@ export const lotStarted: EntryKind<'lot-started'> = {
     }
     if (start.arrivalId) folding.cellar.arrivals.delete(start.arrivalId)
     const lot = folding.put(folding.cellar.lots, start.lotId, newLot(start))
+    if (start.sulphited) cameSulphited(lot, start.sulphited, start.sulphitedMgPerL, { id: start.id, at: start.at })
     const vessel = start.vesselId ? folding.vessel(start.vesselId) : undefined
     if (start.vesselId && !vessel) folding.problem({ code: 'unknown-vessel', entryId: start.id, vesselId: start.vesselId })
     if (vessel?.lotId) folding.problem({ code: 'vessel-taken', entryId: start.id, vesselId: vessel.id, byLotId: vessel.lotId })
@@ -27,6 +28,26 @@ export const lotStarted: EntryKind<'lot-started'> = {
     // A part of another lot starts with nothing: it stands nowhere until that is moved into it.
     else if (start.volumeL > 0) lot.contents.set('', start.volumeL)
   }
+}
+
+/** What came with sulphite and nobody knows how much, mg/L total: 30 to 60 is usual in juice and frozen must. Common practice, no source. */
+const USUAL_ON_ARRIVAL = { value: 45, uncertainty: 25, freeShare: 1 / 3 } as const
+
+/** Must or juice that came with sulphite in it; where nobody knows, as if it had. */
+export function cameSulphited(
+  lot: LotState,
+  is: NonNullable<LotState['sulphitedOnArrival']>,
+  mgPerL: number | undefined,
+  by: { id: string, at: string }
+): void {
+  lot.sulphitedOnArrival = is
+  if (is === 'no') return
+  const { value, uncertainty, freeShare } = USUAL_ON_ARRIVAL
+  const total = mgPerL ?? value
+  const spread = mgPerL === undefined ? uncertainty : mgPerL * 0.2
+  const figure = (share: number): Figure => ({ value: total * share, uncertainty: spread * share, origin: 'estimated', at: by.at, from: [by.id] })
+  lot.totalSo2 ??= figure(1)
+  lot.freeSo2 ??= figure(freeShare)
 }
 
 function newLot(start: EntryOf<'lot-started'>): LotState {
@@ -54,6 +75,10 @@ function newLot(start: EntryOf<'lot-started'>): LotState {
     doses: [],
     pendingDose: undefined,
     endedTasks: new Map(),
+    packetsIn: new Set(),
+    acts: [],
+    rackings: [],
+    overWine: new Map(),
     boundShare: TYPICAL_BOUND_SHARE,
     planned: {},
     added: new Map(),

@@ -15,6 +15,7 @@ export const observation: EntryKind<'observation'> = {
     if (seen.what === 'taste') lot.tastedAt = seen.at
     if (seen.what === 'heat-test' && seen.stable !== undefined) lot.heatTest = { ...by, stable: seen.stable }
     if (seen.what === 'cold-test' && seen.stable !== undefined) lot.coldTest = { ...by, stable: seen.stable }
+    if (seen.what === 'warm-glass' && seen.stable !== undefined) lot.warmGlass = { ...by, stable: seen.stable }
     if (seen.what === 'bubbles') lot.bubbled = by
   }
 }

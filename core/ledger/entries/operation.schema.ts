@@ -28,9 +28,16 @@ export const operationSchema = z.strictObject({
     'riddle',
     'disgorge',
     'heat-test',
-    'cold-test'
+    'cold-test',
+    'warm',
+    'cool',
+    'marbles',
+    'gas-cover'
   ]),
+  vesselId: id.optional().describe('of marbles or gas: over which of its vessels'),
+  litres: positive.optional().describe('of marbles: the room that they take up, L'),
   note: text.optional(),
+  sterile: z.boolean().optional().describe('of a filter: it takes out yeast and bacteria'),
   protocol: z.enum(PROTOCOLS).optional().describe('of a heat or a cold test that is begun: by which rule'),
   plan: z
     .strictObject({ yeastG: positive, mustC: z.number().min(2).max(40) })

@@ -13,7 +13,10 @@ export const readingSchema = z
     typed: z.string().max(40).describe('exactly as it was typed'),
     value: z.number().min(-50).max(1e6).describe('sg; °Brix; pH; ta, malic, sugar g/L; °C; SO₂ and YAN mg/L; L; % vol'),
     instrumentId: id.optional(),
-    by: z.enum(['hydrometer', 'refractometer']).optional().describe('of a gravity without a named instrument: what it was read with'),
+    by: z
+      .enum(['hydrometer', 'refractometer', 'iodine', 'aeration', 'strip'])
+      .optional()
+      .describe('of a gravity without a named instrument, or of free SO₂: what it was read with'),
     sampleC: z.number().min(-10).max(90).optional().describe('temperature of the sample, °C'),
     calibrationC: z.number().min(15).max(25).optional().describe('calibration temperature of the hydrometer, °C'),
     degassed: z.boolean().optional(),

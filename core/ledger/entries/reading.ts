@@ -3,6 +3,7 @@ import { correctRefractometer, sgFromBrix } from '../../hydrometry'
 import { QUANTITIES } from '../../quantities'
 import { learnSulphite } from '../../sulphite'
 import { LimitError, assertNever } from '../../units'
+import { asItWas, judgeReading, noteActs } from '../acts'
 import { anchorAcids, ofOneSample, takeMalic } from '../acid-track'
 import { abvOf, balanceOfMust, fermentedTo } from '../balance'
 import type { EntryOf, ReadingQuantity } from '../entry'
@@ -34,7 +35,10 @@ export const reading: EntryKind<'reading'> = {
   touches: (e) => ofLot(e),
   apply(folding, read) {
     const lot = lotOf(folding, read)
-    if (lot) takeReading(folding, lot, read)
+    if (!lot) return
+    const before = asItWas(lot)
+    takeReading(folding, lot, read)
+    noteActs(lot, read, judgeReading(before, lot, read))
   }
 }
 

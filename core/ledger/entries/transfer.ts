@@ -1,4 +1,5 @@
 import type { EntryOf } from '../entry'
+import { judgeMove, noteActs } from '../acts'
 import { HELD_L, isHeld } from '../facets'
 import type { Folding } from '../fold/folding'
 import { mixInto, moveGiven } from '../liquid'
@@ -43,18 +44,26 @@ export const transfer: EntryKind<'transfer'> = {
     if (!thereIsEnough(folding, from, move)) return
     if (vessel) drankMore(to, vessel, move.inL)
     const held = from.volume.value
+    if (move.purpose === 'press') from.pressedL = (from.pressedL ?? 0) + move.inL
+    noteActs(from, move, judgeMove(from, move, from.pressedL ?? 0))
+    const wasEmpty = !(to.volume.value > 0)
     moveGiven(from, to, move.outL, move.inL, held)
     movePaid(from, to, move.outL, held)
     take(folding, from, move.from.vesselId ?? '', move.outL, move.at)
     if (from !== to && move.inL > 0) mixInto(to, from, move.inL, move.at, move.id)
     to.contents.set(target, (to.contents.get(target) ?? 0) + move.inL)
     if (vessel) fill(vessel, to, move.at)
-    if (vessel && to.contents.get(target)! >= vessel.capacityL * FULL) to.toppedAt = move.at
+    // Filled up as far as there was wine for it: the air over it counts anew.
+    if (vessel && (move.purpose === 'top-up' || to.contents.get(target)! >= vessel.capacityL * FULL)) to.toppedAt = move.at
     for (const lot of new Set([from, to])) {
       lot.lastAt = move.at
       lot.lastEntryId = move.id
       if (move.purpose === 'press') lot.pressedAt ??= move.at
-      if (move.purpose === 'rack' || move.purpose === 'split' || move.purpose === 'blend') lot.rackedAt = move.at
+      if (takesOffLees(move, lot, wasEmpty)) {
+        // Several moves of one afternoon are one racking.
+        if (lot.rackedAt === undefined || Date.parse(move.at) - Date.parse(lot.rackedAt) > ONE_RACKING_MS) lot.rackings = [...lot.rackings, move.at]
+        lot.rackedAt = move.at
+      }
       const value = [...lot.contents.values()].reduce((sum, litres) => sum + litres, 0)
       lot.volume = { ...lot.volume, value, at: move.at, from: restsOn(lot.volume.from, move.id) }
     }
@@ -62,6 +71,14 @@ export const transfer: EntryKind<'transfer'> = {
     if (!isHeld(from)) from.volume = { ...from.volume, origin: 'measured', uncertainty: 0 }
   }
 }
+
+const ONE_RACKING_MS = 12 * 3_600_000
+/**
+ * What is drawn off into a vessel leaves its lees behind: the wine itself when it is racked, and what arrives where nothing was. What stays
+ * behind, and what something is poured into, lies on its lees as before.
+ */
+const takesOffLees = ({ purpose, from, to }: EntryOf<'transfer'>, lot: LotState, wasEmpty: boolean): boolean =>
+  purpose !== 'press' && purpose !== 'top-up' && purpose !== 'fill' && (from.lotId === to.lotId || (lot.id === to.lotId && wasEmpty))
 
 /** A barrel that takes more than there was thought to be room for has drunk more than was reckoned: what was filled in is believed. */
 function drankMore(lot: LotState, vessel: VesselState, inL: number): void {
@@ -114,6 +131,7 @@ function take(folding: Folding, lot: LotState, vesselId: string, litres: number,
 /** The lot is not in this vessel any more; what stood in it last is remembered. */
 export function leave(folding: Folding, lot: LotState, vesselId: string, at: string): void {
   lot.contents.delete(vesselId)
+  if (lot.overWine.has(vesselId)) lot.overWine = new Map([...lot.overWine].filter(([id]) => id !== vesselId))
   const vessel = folding.vessel(vesselId)
   if (vessel?.lotId !== lot.id) return
   delete vessel.lotId

@@ -2,6 +2,8 @@ import type { CellarState } from '../state'
 
 /** Rounding of what people note: so much over the brim is none. */
 const BRIM = 1.001
+/** What sugar, a solution or a scale on a vessel may bring it over: asked about, and not refused. Ours. */
+const RUNS_OVER = 1.03
 
 /** What each vessel holds at the end, and whether it can. */
 export function finished(cellar: CellarState): CellarState {
@@ -12,9 +14,10 @@ export function finished(cellar: CellarState): CellarState {
       const vessel = vessels.get(vesselId)
       if (!vessel) continue
       vessel.litres = litres
-      if (litres > vessel.capacityL * BRIM) {
-        problems.push({ code: 'overfull', entryId: lot.volume.from.at(-1)!, vesselId, litres, capacityL: vessel.capacityL })
-      }
+      const entryId = lot.volume.from.at(-1)!
+      if (litres > vessel.capacityL * RUNS_OVER) problems.push({ code: 'overfull', entryId, vesselId, litres, capacityL: vessel.capacityL })
+      else if (litres > vessel.capacityL * BRIM)
+        problems.push({ code: 'brim-full', entryId, lotId: lot.id, vesselId, overL: litres - vessel.capacityL })
     }
   }
   const blocks = new Map([...cellar.blocks].filter(([, block]) => !block.unnamed))

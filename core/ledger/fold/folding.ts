@@ -17,6 +17,7 @@ export class Folding {
       arrivals: new Map(from.arrivals),
       stock: new Map(from.stock),
       cards: from.cards,
+      equipment: from.equipment,
       starts: from.starts,
       problems: [...from.problems]
     }

@@ -19,6 +19,7 @@ const OWN = [
   'volume',
   'contents',
   'inWood',
+  'overWine',
   // Moved by the wine's own share, see `moveGiven` and `movePaid`.
   'added',
   'paid',

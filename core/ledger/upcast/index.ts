@@ -4,6 +4,7 @@ import { entryFrom3, fromVersion3 } from './from-3'
 import { fromVersion4 } from './from-4'
 import { fromVersion5 } from './from-5'
 import { fromVersion6 } from './from-6'
+import { fromVersion7 } from './from-7'
 
 /** A document as it was read, before its schema has seen it. */
 export interface RawCellar {
@@ -14,7 +15,7 @@ export interface RawCellar {
 /** One step from an older form to the next. */
 export type Upcast = (older: RawCellar) => RawCellar
 
-const STEPS: readonly Upcast[] = [fromVersion1, fromVersion2, fromVersion3, fromVersion4, fromVersion5, fromVersion6]
+const STEPS: readonly Upcast[] = [fromVersion1, fromVersion2, fromVersion3, fromVersion4, fromVersion5, fromVersion6, fromVersion7]
 
 /**
  * Brings a cellar of any older form to today's, a version at a time. A form that is stored is never changed; a new one gets a

@@ -1,3 +1,4 @@
+import { standsOf } from '../dryness'
 import { isFermenting, standingOf, type Standing } from '../facets'
 import { type LotPlan, type Malolactic, malolacticOf, planOf } from '../plan'
 import type { LotState } from '../state'
@@ -16,8 +17,6 @@ export interface LotView extends LotState {
   upkeep?: LotUpkeep
 }
 
-/** No fall over so long says stuck, while sugar remains (craft 3.7, common practice). */
-const STUCK = { hours: 48, fallSg: 0.0015, riseSg: 0.003, sugarAboveSg: 1 } as const
 /** A ferment that nobody has looked at for so long is over, one way or another; it is asked about as a wine. Common practice. */
 const LEFT_ALONE_DAYS = 45
 const HOUR = 3_600_000
@@ -69,11 +68,8 @@ function alcoholicAt(lot: LotState, now: string): LotState['alcoholic'] {
   const last = lot.series.sg?.at(-1)
   const quietSince = last?.at ?? lot.inoculatedAt ?? lot.lastAt
   if (Date.parse(now) - Date.parse(quietSince) > LEFT_ALONE_DAYS * 24 * HOUR) return 'stopped'
-  if (!last || last.value <= STUCK.sugarAboveSg) return lot.alcoholic
-  const earlier = lot.series.sg!.findLast((p) => Date.parse(last.at) - Date.parse(p.at) >= STUCK.hours * HOUR)
+  const standing = standsOf(lot)
   const since = lot.repitchedAt ?? lot.inoculatedAt
-  const begun = since === undefined || (earlier !== undefined && earlier.at > since)
-  const fell = earlier ? earlier.value - last.value : 0
-  // What reads higher than before is no stand but a slip, or sugar: that is said elsewhere.
-  return earlier && begun && fell < STUCK.fallSg && fell > -STUCK.riseSg ? 'stuck' : lot.alcoholic
+  const begun = since === undefined || (standing !== undefined && standing.since > since)
+  return standing?.proven && begun && standing.fits === 'sweet' ? 'stuck' : lot.alcoholic
 }

@@ -1,10 +1,12 @@
 import type { FreeDose, FreeReading, SulphiteUpkeep } from '../../sulphite'
-import { BASE_WINE_MOLECULAR, LEAST_FREE, MOLECULAR_TARGET, freeSo2For, molecularSo2, sulphiteUpkeep } from '../../sulphite'
+import { BASE_WINE_MOLECULAR, LEAST_FREE, MOLECULAR_TARGET, molecularSo2, sulphiteUpkeep } from '../../sulphite'
 import { isWine } from '../facets'
 import { freeSo2At } from '../free-so2'
-import { planOf } from '../plan'
-import { reckonedPh } from '../reckoned'
+import { malolacticOf, planOf } from '../plan'
+import { freeFor } from '../reckoned'
 import type { Figure, LotState } from '../state'
+import { LOCKING_MOLECULAR } from './malic'
+import { usedPh } from './used-ph'
 
 const DAY = 86_400_000
 /** Half-width of an 80 % band, in standard deviations of a normal. */
@@ -24,27 +26,37 @@ export interface LotUpkeep extends SulphiteUpkeep {
 const LAST_READINGS = 24
 const known = new WeakMap<LotState, { day: string, upkeep: LotUpkeep | undefined }>()
 
-/** The pH that sulphite is reckoned by. */
-const phOf = (lot: LotState): number => reckonedPh(lot.ph!.value)
+/** More free SO₂ than this is asked of no wine, mg/L: where its pH would want more, the pH is what is to be mended. Ours. */
+export const MOST_FREE_ASKED = 60
 
-/** Molecular SO₂ that a wine is kept at, mg/L: by its style, and little where a second ferment is to begin in it. */
-export const molecularKept = (lot: LotState): number => (planOf(lot).sparkling ? BASE_WINE_MOLECULAR : MOLECULAR_TARGET[lot.style])
+/**
+ * Molecular SO₂ that a wine is kept at, mg/L: by its style; what locks bacteria out where malic acid may be left in it; and little where a
+ * second ferment is to begin.
+ */
+export function molecularKept(lot: LotState): number {
+  if (planOf(lot).sparkling) return BASE_WINE_MOLECULAR
+  const mayHaveMalic = malolacticOf(lot) === 'not-wanted' && lot.stream !== 'kit'
+  return mayHaveMalic ? Math.max(LOCKING_MOLECULAR, MOLECULAR_TARGET[lot.style]) : MOLECULAR_TARGET[lot.style]
+}
 
-/** Free SO₂ that it is kept at, mg/L: by that and its pH; never less than a titration can tell, but for a second ferment. */
+/**
+ * Free SO₂ that it is kept at, mg/L: by that and its pH, or the usual pH of its style; never less than a titration can tell, but for a
+ * second ferment, and never more than is sensible.
+ */
 export function keptAt(lot: LotState): number {
-  const free = freeSo2For(molecularKept(lot), phOf(lot))
-  return planOf(lot).sparkling ? free : Math.max(LEAST_FREE, free)
+  const free = freeFor(molecularKept(lot), usedPh(lot).value)
+  return Math.min(MOST_FREE_ASKED, planOf(lot).sparkling ? free : Math.max(LEAST_FREE, free))
 }
 
 /**
  * What a wine's own readings and doses say of its sulphite. What was read before the ferment was over says nothing of the wine. By the day:
  * a level does not change within hours, and it is asked for with every look at the floor.
- * @returns undefined for what is no wine, without a pH, or while nothing was read or given
+ * @returns undefined for what is no wine, or while nothing was read or given
  */
 export function upkeepOf(lot: LotState, now: string): LotUpkeep | undefined {
   const before = known.get(lot)
   if (before?.day === dayOf(now)) return before.upkeep
-  const upkeep = isWine(lot) && lot.ph ? learn(lot, now) : undefined
+  const upkeep = isWine(lot) ? learn(lot, now) : undefined
   rememberUpkeep(lot, now, upkeep)
   return upkeep
 }
@@ -76,7 +88,7 @@ function learn(lot: LotState, now: string): LotUpkeep | undefined {
     broughtMgPerL: Math.min(MOST_FREE, broughtMgPerL),
     broughtSd: uncertainty / HALF_WIDTH
   }))
-  const ph = phOf(lot)
+  const ph = usedPh(lot).value
   const atDays = Math.max(0, Math.floor(days(now)))
   const told = sulphiteUpkeep({ ph, targetMolecularMgPerL: molecularSo2(keptAt(lot), ph), readings, doses, mixes, atDays })
   const { belowTargetAtDays: below } = told

@@ -1,5 +1,6 @@
 import type { Finding } from '../../findings'
-import { type Clarity, isHeld, isWine } from '../../ledger'
+import { type Clarity, type LotView, isHeld, isWine } from '../../ledger'
+import { wineFrom } from '../off-lees'
 import { isOnSkins } from '../skins'
 import { type Stage, hoursSince, later } from '../stage'
 
@@ -8,13 +9,18 @@ export type ClearingSays =
   | { code: 'rack-again', weeksSince: number, clarity?: Clarity }
   /** Nobody has looked at it since it was racked. */
   | { code: 'look-at-clarity', weeksSince: number }
+  /** Racking does not take its haze: something else has to, or it stays. */
+  | { code: 'haze-stays', weeksSince: number, clarity: Clarity, rackings: number }
+type Says = Finding<ClearingSays>
 
 /** Every 6 to 12 weeks until it is clear, craft 3.10 (common practice), h. */
 const RACK_H = { from: 6 * 168, due: 9 * 168, late: 12 * 168 } as const
 /** So long before it may be racked it is worth a look with a torch, h. */
 const LOOK_H = 5 * 168
-/** A wine that nobody entered a racking of for so long is not asked for ever, h. */
-const ASKED_FOR_H = 40 * 168
+/** So many rackings since its ferment take what racking takes; twice is often enough (craft 3.10). */
+const RACKINGS = 2
+/** Time may take it after all, days. */
+const WAIT_DAYS = 42
 const CLEAR: readonly Clarity[] = ['clear', 'bright']
 
 /** Between its first racking and a clear wine. Stands beside what else it asks for. */
@@ -24,38 +30,46 @@ export const clearingStage: Stage<ClearingSays> = {
   appliesTo: (lot) =>
     isHeld(lot) &&
     isWine(lot) &&
-    lot.stream !== 'kit' &&
     lot.stream !== 'test' &&
     !isOnSkins(lot) &&
     lot.rackedAt !== undefined &&
+    wineFrom(lot) !== undefined &&
+    lot.rackedAt > wineFrom(lot)! &&
     lot.plan.lees !== 'fine' &&
+    lot.plan.clarity !== 'accept' &&
     // Bacteria at work want their lees, and no air.
     (lot.malolactic === 'done' || lot.malolactic === 'not-wanted'),
-  tasks(lot, _cellar, now): Finding<ClearingSays>[] {
+  tasks(lot, _cellar, now): Says[] {
     const racked = lot.rackedAt!
     const hours = hoursSince(racked, now)
     const seen = lot.clarity && lot.clarity.at > racked ? lot.clarity : undefined
-    if (hours > ASKED_FOR_H || (seen && CLEAR.includes(seen.is))) return []
+    if (seen && CLEAR.includes(seen.is)) return []
     const about = { task: true, lotId: lot.id, evidence: seen ? [seen.entryId] : [] } as const
-    if (!seen && hours >= LOOK_H)
+    const weeksSince = hours / 168
+    // What was fined settles on its own clock.
+    if (FININGS.some((material) => (lot.putIn.get(material) ?? '') > racked)) return []
+    if (!seen)
       return [
         {
           code: 'look-at-clarity',
           key: 'look-at-clarity',
-          weeksSince: hours / 168,
-          urgency: 'soon',
+          weeksSince,
+          urgency: hours >= LOOK_H ? 'soon' : 'wait',
           window: { from: later(racked, LOOK_H), due: later(racked, RACK_H.due) },
           minutes: 5,
+          againH: LOOK_H,
           action: { to: 'lot', lotId: lot.id, log: 'note' },
           ...about
         }
       ]
+    const rackings = lot.rackings.filter((at) => at > wineFrom(lot)!).length
+    if (rackings >= RACKINGS && hours >= LOOK_H) return [stays(lot, seen.is, weeksSince, rackings, about)]
     return [
       {
         code: 'rack-again',
-        key: `rack-again:${racked.slice(0, 10)}`,
-        weeksSince: hours / 168,
-        ...(seen && { clarity: seen.is }),
+        key: `rack-again:${rackings}`,
+        weeksSince,
+        clarity: seen.is,
         urgency: hours >= RACK_H.from ? 'soon' : 'wait',
         window: { from: later(racked, RACK_H.from), due: later(racked, RACK_H.due), late: later(racked, RACK_H.late) },
         minutes: 45,
@@ -66,3 +80,29 @@ export const clearingStage: Stage<ClearingSays> = {
   },
   findings: () => []
 }
+
+/** Finings that go into a wine for its haze. */
+const FININGS = ['bentonite', 'silica-sol', 'chitosan', 'gelatin', 'isinglass', 'casein', 'egg-white', 'charcoal'] as const
+
+const stays = (
+  lot: LotView,
+  clarity: Clarity,
+  weeksSince: number,
+  rackings: number,
+  about: { task: true, lotId: string, evidence: readonly string[] }
+): Says => ({
+  code: 'haze-stays',
+  key: `haze-stays:${rackings}`,
+  clarity,
+  weeksSince,
+  rackings,
+  urgency: 'soon',
+  minutes: 20,
+  ...about,
+  waysOut: [
+    { code: 'fine', action: { to: 'lot', lotId: lot.id, log: 'addition' } },
+    { code: 'wait', days: WAIT_DAYS },
+    { code: 'filter', action: { to: 'lot', lotId: lot.id, log: 'operation' } },
+    { code: 'accept-haze', drafts: [{ type: 'lot-planned', lotId: lot.id, clarity: 'accept' }] }
+  ]
+})

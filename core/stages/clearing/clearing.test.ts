@@ -21,7 +21,7 @@ const asked = (...more: Entry[]) => {
 
 describe('racked until it is clear', () => {
   it.each([
-    ['racked two weeks ago: it waits', [racked(14)], 'rack-again', 'wait'],
+    ['racked two weeks ago: it waits', [racked(14)], 'look-at-clarity', 'wait'],
     ['five weeks, and nobody looked', [racked(38)], 'look-at-clarity', 'soon'],
     ['seven weeks, hazy', [racked(50), looked(3, 'hazy')], 'rack-again', 'soon'],
     ['hazy, five weeks: not yet', [racked(36), looked(3, 'hazy')], 'rack-again', 'wait'],

@@ -1,11 +1,15 @@
 import type { Finding } from '../../findings'
-import type { LedgerProblem, LotView } from '../../ledger'
-import type { Stage } from '../stage'
+import type { Act, ActCode, LedgerProblem, LotView } from '../../ledger'
+import { type Stage, hoursSince } from '../stage'
 import { type LimitNear, limitsNear } from './limits'
 
 export type EverySays =
   | { code: 'ledger', problem: LedgerProblem }
   | { code: 'limit', limit: LimitNear }
+  /** Something was done that had better not have been. */
+  | { code: 'act', act: Act, at: string }
+  /** Nobody said how much there is of it. */
+  | { code: 'no-volume' }
   /** Something about the lot cannot be worked out; its last entry is the likeliest cause. */
   | { code: 'part-broken', part: string, because: string }
 
@@ -31,12 +35,46 @@ export const partBroken = (
 /** Said by a stage of its own, with what to do about it. */
 const ELSEWHERE = new Set<LedgerProblem['code']>(['ferments-by-itself', 'brix-in-ferment'])
 
+/** An act is spoken of for so long, h: what can still be done about it can be done by then. Ours. */
+const SPOKEN_OF_H = 21 * 24
+/** What harms now if nothing is done; all else is for the next time, or to be put right in the ledger. */
+const PRESSING: ReadonlySet<ActCode> = new Set([
+  'sulphite-on-yeast',
+  'yeast-on-sulphite',
+  'pitched-hot',
+  'beyond-tolerance',
+  'twice',
+  'far-from-plan',
+  'acid-too-far',
+  'carbonate-too-far',
+  'alcohol-beyond-sugar',
+  'malic-fell',
+  'sorbate-on-bacteria',
+  'bacteria-on-sorbate'
+])
+
+/** The acts of a lot that are still worth a word, each once. */
+const actsOf = (lot: LotView, now: string): Finding<EverySays>[] =>
+  lot.acts
+    .filter(({ at }) => hoursSince(at, now) <= SPOKEN_OF_H && at <= now)
+    .map(({ act, entryId, at }) => ({
+      code: 'act',
+      act,
+      at,
+      key: `act:${act.code}:${entryId}`,
+      urgency: PRESSING.has(act.code) ? 'soon' : 'note',
+      task: false,
+      lotId: lot.id,
+      evidence: [entryId],
+      action: { to: 'lot', lotId: lot.id }
+    }))
+
 /** What holds for a lot wherever it stands: its ledger contradicts itself, or what went in has come near a limit. */
 export const everyStage: Stage<EverySays> = {
   code: 'every',
   appliesTo: () => true,
   tasks: () => [],
-  findings(lot, cellar): Finding<EverySays>[] {
+  findings(lot, cellar, now): Finding<EverySays>[] {
     const own = cellar.problems.filter((p) => 'lotId' in p && p.lotId === lot.id && !ELSEWHERE.has(p.code))
     return [
       ...own.map(
@@ -51,7 +89,19 @@ export const everyStage: Stage<EverySays> = {
           action: { to: 'lot', lotId: lot.id }
         })
       ),
-      ...limitsNear(lot).map(
+      ...actsOf(lot, now),
+      ...(lot.volume.value <= 0 && lot.stream !== 'blend' && lot.bottles === 0 && lot.contents.size === 0 && lot.lastAt === lot.startedAt
+        ? [{
+            code: 'no-volume' as const,
+            key: 'no-volume',
+            urgency: 'soon' as const,
+            task: false,
+            lotId: lot.id,
+            evidence: lot.volume.from,
+            action: { to: 'measure' as const, lotId: lot.id }
+          }]
+        : []),
+      ...limitsNear(lot, cellar.cards).map(
         (limit): Finding<EverySays> => ({
           code: 'limit',
           limit,

@@ -4,7 +4,7 @@ import { sugarScales } from '../../hydrometry'
 import { ASSUMED_YAN, YAN_PER_SUGAR, nutrientsLeft } from '../../yeast'
 import { type LotForecast, hoursSince, later } from '../stage'
 import { fermentStart, yeastOfLot } from './ask'
-import { goneShare } from './gone'
+import { mostGone } from './gone'
 
 /** One part of the nutrient that is wanted: what to weigh, and when. */
 export interface Feed {
@@ -20,6 +20,8 @@ export interface Feed {
 /** The first half about a day after the yeast, the second when a third is gone, none after two thirds (craft 3.6, common practice). */
 const FIRST_H = { from: 18, due: 24, late: 40 } as const
 const THIRD = 1 / 3
+/** No ferment takes nutrient so long after its yeast, h: common practice, no source. */
+const LATEST_H = 12 * 24
 /** Less than this is within the error of any nutrient's label, mg N/L. */
 const WORTH_MG = 8
 
@@ -38,8 +40,9 @@ export function wantingNitrogen(lot: LotView, cards: OwnCards): number {
 export function nextFeed(lot: LotView, cards: OwnCards, now: string, known?: LotForecast): Feed | undefined {
   const startAt = fermentStart(lot)
   if (planOf(lot).nutrient !== 'by-nitrogen' || !startAt || lot.volume.value < 0.5) return undefined
-  const gone = goneShare(lot, known)
-  if (gone >= 2 * THIRD) return undefined
+  // Nutrient goes by a gravity of today, or by the earliest that the ferment may have come to: late it feeds what spoils a wine.
+  const gone = mostGone(lot, now, known)
+  if (gone === undefined || gone >= 2 * THIRD || hoursSince(startAt, now) > LATEST_H) return undefined
   const wanting = wantingNitrogen(lot, cards)
   const given = lot.nitrogenGiven?.value ?? 0
   const hours = hoursSince(startAt, now)

@@ -9,9 +9,12 @@ export type FermentSays =
   | { code: 'stir-must', hoursSince: number }
   /** A part of the sugar that is fed in steps. */
   | { code: 'sugar-step', material: string, grams: number, part: number, of: number, atSg: number, ready: boolean }
-  | { code: 'press', because: 'gravity' | 'days' | 'taste' }
+  | { code: 'press', because: 'gravity' | 'days' | 'taste' | 'stands' | 'too-long' }
   /** One dry reading is no proof. */
   | { code: 'confirm-dryness', hoursLeft: number }
   /** Nobody has looked for weeks: it is over one way or another. */
   | { code: 'left-alone', days: number }
+  /** The yeast shows nothing; it stands where no gravity tells whether it is dry; it stands with sugar left. */
+  | { code: 'not-begun', hours: number }
+  | { code: 'tell-if-dry' | 'stuck', sg: number, hours: number, sugarLow: number, sugarHigh: number }
   | WrongSays

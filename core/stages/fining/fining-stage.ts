@@ -31,7 +31,7 @@ const lastOf = (lot: LotView, keys: readonly string[]): { at: string, material: 
 export const finingStage: Stage<FiningSays> = {
   code: 'fining',
   beside: true,
-  appliesTo: (lot) => isHeld(lot) && lot.stream !== 'test' && lot.stream !== 'kit' && lastOf(lot, [FIRST, ...AGENTS]) !== undefined,
+  appliesTo: (lot) => isHeld(lot) && lot.stream !== 'test' && lastOf(lot, [FIRST, ...AGENTS]) !== undefined,
   tasks(lot, _cellar, now): Finding<FiningSays>[] {
     const about = { task: true, lotId: lot.id, evidence: [] } as const
     const [first, second] = [lastOf(lot, [FIRST]), lastOf(lot, SECOND)]

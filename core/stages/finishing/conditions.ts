@@ -1,10 +1,23 @@
-import { type Clarity, type LotView, DRY_PROOF_H, DRY_SG, drynessOf, isFermenting, isWine, keptAt, molecularOf } from '../../ledger'
+import {
+  type Clarity,
+  DRY_PROOF_H,
+  type LotView,
+  drynessOf,
+  isFermenting,
+  isWine,
+  MOST_FREE_ASKED,
+  malicSettledOf,
+  molecularOf,
+  standsOf,
+  sugarLeftOf
+} from '../../ledger'
 import { SORBIC_LEAST, SORBIC_SHARE } from '../../finishing'
 import { TOLD_WITHIN } from '../../sulphite'
-import type { Action } from '../../findings'
-import { isOnSkins } from '../skins'
+import type { Action, WayOut } from '../../findings'
+import { isOffLees } from '../off-lees'
 import { SMELT_STANDS_H, faultOf } from '../smelt'
 import { hoursSince } from '../stage'
+import { doseFor } from '../sulphite-dose'
 
 export const CONDITIONS = [
   'stable-gravity',
@@ -39,17 +52,16 @@ export interface Condition {
   /** When what it rests on was seen. */
   at?: string
   evidence: readonly string[]
+  /** The bench or the form that settles it, and gives what it wants. */
   settle?: Action
+  /** Other ways past it. */
+  waysOut?: readonly WayOut[]
 }
 
-/** Sulphite that the air picked up at bottling takes, mg/L free: common practice, no source. */
-export const BOTTLING_RESERVE = 10
-/** Sugar that yeast could take, by gravity, above which a wine is sweet. */
-const SWEET_SG = 0.998
+/** Sugar at its highest estimate that a still bottle may hold with nothing against it, g/L: 4 g/L are 2 bar (craft 3.7). */
+const MOST_SUGAR = 4
 /** What moved up to its last reading may stand by now, h: a ferment's end, and no reading since. Ours. */
 const NEWS_H = 14 * 24
-/** Two gravities agree within this (craft 3.7). */
-const AGREE_SG = 0.0012
 /** Gas has gone by itself after so long, h: common practice, no source. */
 const GAS_GONE_H = 26 * 168
 /** Yeast in a bottle begins below these: common practice, no source. */
@@ -71,49 +83,47 @@ export const JUDGES: Record<ConditionCode, Judge> = {
     if (isFermenting(lot) || !isWine(lot))
       return { state: 'not-met', because: 'ferments', evidence: lot.sg?.from ?? [], settle: measure(lot) }
     const dry = drynessOf(lot)
-    const read = lot.series.sg ?? []
-    const last = read.at(-1)
-    // What was read since and is not dry counts: sugar that went in, or a ferment that began again.
-    const stands = !last || last.value <= DRY_SG || (dry?.by === 'sugar' && last.at <= dry.since)
-    if (dry?.proven && stands) {
+    const standing = standsOf(lot)
+    const last = lot.series.sg?.at(-1)
+    // What was read since and is another counts: a fall, sugar that went in, or a ferment that began again.
+    const moved = standing !== undefined && !standing.proven && lot.series.sg!.some((p) => p.at < standing.since)
+    const proofs = [lot.others.sugar?.at, lot.warmGlass?.at, lot.saidDryAt]
+    const toldSince = last !== undefined && proofs.some((at) => at !== undefined && at >= last.at)
+    if (dry?.proven && (!moved || toldSince)) {
       const from = dry.agreeing.map((p) => p.entryId)
       return met(from, { because: 'dry', at: dry.since })
     }
-    const earlier = last && read.findLast((p) => hoursSince(p.at, last.at) >= DRY_PROOF_H)
-    if (!last || !earlier) return { state: 'unknown', evidence: last ? [last.entryId] : [], settle: measure(lot) }
-    const same = Math.abs(earlier.value - last.value) <= AGREE_SG
-    const evidence = [earlier.entryId, last.entryId]
-    if (same) return met(evidence, { because: 'sweet', value: last.value, at: last.at })
-    const about = { at: last.at, evidence, settle: measure(lot) }
-    return hoursSince(last.at, now) <= NEWS_H ? { state: 'not-met', because: 'moves', ...about } : { state: 'unknown', ...about }
+    if (!standing) return { state: 'unknown', evidence: last ? [last.entryId] : [], settle: measure(lot) }
+    const evidence = standing.agreeing.slice(-2).map((p) => p.entryId)
+    if (standing.proven) return met(evidence, { because: 'sweet', value: standing.sg, at: standing.until })
+    const about = { at: standing.until, evidence, settle: measure(lot) }
+    const earlier = lot.series.sg!.some((p) => hoursSince(p.at, standing.until) >= DRY_PROOF_H)
+    return earlier && hoursSince(standing.until, now) <= NEWS_H
+      ? { state: 'not-met', because: 'moves', ...about }
+      : { state: 'unknown', ...about }
   },
   'malic-settled': (lot) => {
     const { malolactic } = lot
     const from = [...(lot.others.malic?.from ?? []), ...(lot.paper ? [lot.paper.entryId] : [])]
-    if (malolactic === 'done') return met(from, { because: 'done' })
+    const { settled, by, freeMgPerL, wantedMgPerL } = malicSettledOf(lot)
+    if (settled) return met(by === 'sulphite' ? (lot.freeSo2?.from ?? []) : from, { because: by === 'sulphite' ? 'blocked' : by })
     if (malolactic !== 'not-wanted')
       return { state: 'not-met', because: malolactic, evidence: from, settle: { to: 'malolactic', lotId: lot.id } }
-    if (lot.stream === 'kit') return met(from, { because: 'kit' })
-    // Kept from it: by sulphite at its level. What nobody knows holds nothing.
-    const free = lot.freeSo2
-    if (!free || !lot.ph) return { state: 'unknown', because: 'blocked', evidence: [], settle: measure(lot) }
-    return free.value >= keptAt(lot) - TOLD_WITHIN
-      ? met(free.from, { because: 'blocked', at: free.at })
-      : {
-          state: 'not-met',
-          because: 'blocked',
-          value: free.value,
-          wanted: keptAt(lot),
-          evidence: free.from,
-          settle: { to: 'sulphite', lotId: lot.id }
-        }
+    const about = { value: freeMgPerL ?? 0, wanted: wantedMgPerL, evidence: lot.freeSo2?.from ?? [], waysOut: pastMalic(lot) }
+    const dose = doseFor(lot, 'lock')
+    // At its pH no sensible amount locks, or the limit leaves no room for it: another way is taken.
+    const beyond = wantedMgPerL > MOST_FREE_ASKED + TOLD_WITHIN || (dose.cappedByLimit && dose.addMgPerL < TOLD_WITHIN)
+    return beyond
+      ? { state: 'not-met', because: 'beyond-sulphite', ...about, settle: measure(lot) }
+      : { state: 'not-met', because: 'blocked', ...about, settle: { to: 'sulphite', lotId: lot.id, aim: 'lock' } }
   },
   'off-lees': (lot) =>
-    lot.stream === 'kit' || (lot.rackedAt !== undefined && !isOnSkins(lot))
+    isOffLees(lot)
       ? met([], { ...(lot.rackedAt && { at: lot.rackedAt }) })
       : { state: 'not-met', evidence: [], settle: { to: 'move', lotId: lot.id, as: 'rack' } },
   'clear': (lot) => {
     const { clarity } = lot
+    if (lot.plan.clarity === 'accept') return met([], { because: 'accepted' })
     if (!clarity || (lot.rackedAt && clarity.at < lot.rackedAt)) return { state: 'unknown', evidence: [], settle: look(lot) }
     return CLEAR.includes(clarity.is)
       ? met([clarity.entryId], { because: clarity.is, at: clarity.at })
@@ -134,25 +144,35 @@ export const JUDGES: Record<ConditionCode, Judge> = {
   'protein': (lot) => {
     // Their tannin takes it out.
     if (lot.style === 'red') return met([], { because: 'red' })
+    if (lot.plan.clarity === 'accept') return met([], { because: 'accepted' })
+    const waysOut = [
+      { code: 'bentonite', action: { to: 'lot', lotId: lot.id, log: 'addition' } },
+      { code: 'accept-haze', drafts: [{ type: 'lot-planned', lotId: lot.id, clarity: 'accept' }] }
+    ] as const
     const test = lot.heatTest
     const settle = { to: 'stability', lotId: lot.id } as const
-    if (!test) return { state: 'unknown', evidence: [], settle }
-    return test.stable ? met([test.entryId], { at: test.at }) : { state: 'not-met', at: test.at, evidence: [test.entryId], settle }
+    if (!test) return { state: 'unknown', evidence: [], settle, waysOut }
+    // What was fined since may stand the test now.
+    const fined = (lot.putIn.get('bentonite') ?? '') > test.at
+    if (fined && !test.stable) return { state: 'unknown', at: test.at, evidence: [test.entryId], settle, waysOut }
+    return test.stable ? met([test.entryId], { at: test.at }) : { state: 'not-met', at: test.at, evidence: [test.entryId], settle, waysOut }
   },
   'cold': (lot, now) => {
     const test = lot.coldTest
     if (test)
       return test.stable
         ? met([test.entryId], { at: test.at })
-        : { state: 'not-met', at: test.at, evidence: [test.entryId], settle: { to: 'cold', lotId: lot.id } }
+        : chilledSince(lot, test.at, now)
+          ? met([test.entryId], { because: 'chilled', at: lot.worked.get('chill')!.at })
+          : { state: 'not-met', at: test.at, evidence: [test.entryId], settle: { to: 'cold', lotId: lot.id }, waysOut: pastCold(lot) }
     if (!lot.plan.cold) return met([], { because: 'accepted' })
     const chilled = lot.worked.get('chill')?.at
     return chilled && hoursSince(chilled, now) >= COLD_DAYS * 24
       ? met([], { because: 'chilled', at: chilled })
-      : { state: 'unknown', evidence: [], settle: { to: 'stability', lotId: lot.id } }
+      : { state: 'unknown', evidence: [], settle: { to: 'stability', lotId: lot.id }, waysOut: pastCold(lot) }
   },
-  'sulphite': (lot) => level(lot, 0),
-  'sulphite-for-bottle': (lot) => level(lot, BOTTLING_RESERVE),
+  'sulphite': (lot) => level(lot, 'level'),
+  'sulphite-for-bottle': (lot) => level(lot, 'bottle'),
   'sulphite-low-enough': (lot) => {
     const free = lot.freeSo2
     if (!free || !lot.ph) return { state: 'unknown', evidence: [], settle: measure(lot) }
@@ -161,15 +181,17 @@ export const JUDGES: Record<ConditionCode, Judge> = {
     return molecular <= YEAST_CAN.molecular ? met(free.from, about) : { state: 'not-met', evidence: free.from, ...about }
   },
   'sweetness-held': (lot) => {
-    const [sg, sugar] = [lot.sg, lot.others.sugar]
-    const sweet = sugar ? sugar.value > 4 : (sg?.value ?? 0) > SWEET_SG
-    if (!sg && !sugar) return { state: 'unknown', evidence: [], settle: measure(lot) }
-    const from = [...(sugar?.from ?? []), ...(sg?.from ?? [])]
-    if (!sweet) return met(from, { because: 'dry' })
+    const left = sugarLeftOf(lot)
+    if (!left) return { state: 'unknown', evidence: [], settle: measure(lot) }
+    const about = { value: left.high, wanted: MOST_SUGAR, at: left.at, evidence: left.from }
+    if (left.high <= MOST_SUGAR) return met(left.from, { because: 'dry', value: left.high, at: left.at })
     const heated = heatedAt(lot)
-    if (heated) return met(from, { because: 'heated', at: heated })
-    if (isHeldBySorbate(lot)) return met(from, { because: 'sorbate' })
-    return { state: 'not-met', evidence: from, settle: { to: 'sweeten', lotId: lot.id } }
+    if (heated) return met(left.from, { because: 'heated', at: heated })
+    if (isHeldBySorbate(lot)) return met(left.from, { because: 'sorbate' })
+    // Where only a gravity says so a test may find next to none; where it is sweet it has to be held.
+    return left.by === 'gravity' && left.low <= MOST_SUGAR
+      ? { state: 'unknown', because: 'untested', ...about, settle: measure(lot), waysOut: pastSugar(lot) }
+      : { state: 'not-met', ...about, settle: { to: 'sweeten', lotId: lot.id }, waysOut: pastSugar(lot) }
   },
   'no-malolactic-with-sorbate': (lot) =>
     isSorbated(lot) && hadBacteria(lot) ? { state: 'not-met', evidence: lot.others.malic?.from ?? [] } : met(),
@@ -192,6 +214,31 @@ export const JUDGES: Record<ConditionCode, Judge> = {
   }
 }
 
+/** What settles malic acid besides sulphite that locks it. */
+const pastMalic = (lot: LotView): WayOut[] => [
+  { code: 'test-malic', action: { to: 'malolactic', lotId: lot.id } },
+  ...(isSorbated(lot) ? [] : [{ code: 'begin-malolactic', drafts: [{ type: 'lot-planned', lotId: lot.id, malolactic: 'after-pressing' }] } as const]),
+  { code: 'filter', action: { to: 'lot', lotId: lot.id, log: 'operation' } },
+  { code: 'lower-ph', action: { to: 'correct', lotId: lot.id } }
+]
+/** What settles sugar that may be left: a test, a glass with fresh yeast, or something that holds it. */
+const pastSugar = (lot: LotView): WayOut[] => [
+  { code: 'sugar-test', action: { to: 'measure', lotId: lot.id } },
+  { code: 'warm-glass', action: { to: 'lot', lotId: lot.id, log: 'note' } },
+  ...(hadBacteria(lot) ? [] : [{ code: 'hold-by-sorbate', action: { to: 'sweeten', lotId: lot.id } } as const]),
+  { code: 'hold-by-heat', drafts: [{ type: 'lot-planned', lotId: lot.id, hold: 'heat' }] }
+]
+const pastCold = (lot: LotView): WayOut[] => [
+  { code: 'chill', drafts: [{ type: 'operation', lotId: lot.id, what: 'chill' }] },
+  { code: 'stability-test', action: { to: 'stability', lotId: lot.id } },
+  { code: 'accept-crystals', drafts: [{ type: 'lot-planned', lotId: lot.id, cold: false }] }
+]
+/** In the cold for long enough since it was tested. */
+const chilledSince = (lot: LotView, at: string, now: string): boolean => {
+  const chilled = lot.worked.get('chill')?.at
+  return chilled !== undefined && chilled > at && hoursSince(chilled, now) >= COLD_DAYS * 24
+}
+
 /** However little of it is left by what was bottled or came in from elsewhere. */
 export const isSorbated = (lot: LotView): boolean => lot.added.has('potassium-sorbate')
 /** Of sorbate enough to hold it; a trace that came in with other wine holds nothing. What is all bottled had what it had. */
@@ -208,12 +255,12 @@ function heatedAt(lot: LotView): string | undefined {
 export const hadBacteria = (lot: LotView): boolean =>
   lot.bacteriaAt !== undefined || ['done', 'under-way', 'nearly'].includes(lot.malolactic)
 
-/** Free SO₂ at its level, with a reserve; a wine that is kept without has none to ask for. */
-function level(lot: LotView, reserve: number): Omit<Condition, 'code'> {
+/** Free SO₂ for what is aimed at; a wine that is kept without has none to ask for, and what was never given counts as none. */
+function level(lot: LotView, aim: 'level' | 'bottle'): Omit<Condition, 'code'> {
   if (lot.plan.sulphite === 'none') return met([], { because: 'kept-without' })
-  const free = lot.freeSo2
-  if (!free || !lot.ph) return { state: 'unknown', evidence: [], settle: measure(lot) }
-  const wanted = keptAt(lot) + reserve
-  if (free.value >= wanted - TOLD_WITHIN) return met(free.from, { value: free.value, wanted, at: free.at })
-  return { state: 'not-met', value: free.value, wanted, at: free.at, evidence: free.from, settle: { to: 'sulphite', lotId: lot.id } }
+  const { freeMgPerL, aimMgPerL: wanted, cappedByLimit } = doseFor(lot, aim)
+  const about = { value: freeMgPerL, wanted, evidence: lot.freeSo2?.from ?? [], ...(lot.freeSo2 && { at: lot.freeSo2.at }) }
+  if (freeMgPerL >= wanted - TOLD_WITHIN) return { state: 'met', ...about }
+  // No more may go in: it is bottled with what it has, knowingly.
+  return { state: 'not-met', ...(cappedByLimit && { because: 'limit' }), ...about, settle: { to: 'sulphite', lotId: lot.id, aim } }
 }

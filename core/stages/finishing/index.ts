@@ -1,6 +1,6 @@
 export { finishingStage } from './finishing-stage'
 export type { FinishingSays } from './finishing-stage'
-export { BOTTLING_RESERVE, CONDITIONS, hadBacteria, isSorbated } from './conditions'
+export { CONDITIONS, hadBacteria, isSorbated } from './conditions'
 export type { Condition, ConditionCode } from './conditions'
 export { GATES, HARD, gateTask, readinessOf } from './readiness'
 export type { Gate, Readiness } from './readiness'

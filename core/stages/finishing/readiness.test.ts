@@ -23,6 +23,7 @@ function white(...more: More[]): LotView {
     reading(170, 'sg', 0.993),
     reading(160, 'sg', 0.993),
     [150, { type: 'transfer', purpose: 'rack', from: { lotId }, to: { lotId }, outL: 20, inL: 19 }],
+    reading(30, 'sugar', 0.8),
     reading(20, 'ph', 3.2),
     reading(20, 'ta', 6.8),
     reading(4, 'freeSo2', 36),
@@ -146,7 +147,10 @@ describe('ready for the next step', () => {
     ])
     const told = readinessOf(lotAt(cellar.lots.get(lotId)!, now), 'bottling-still', now)
     const unknown = told.conditions.filter((c) => c.state === 'unknown').map((c) => c.code)
-    expect(unknown).toEqual(expect.arrayContaining(['malic-settled', 'clear', 'protein', 'cold', 'sulphite-for-bottle', 'sound']))
+    expect(unknown).toEqual(expect.arrayContaining(['clear', 'protein', 'cold', 'sweetness-held', 'sound']))
+    // What was never given counts as none.
+    const wanting = told.open.filter((c) => c.state === 'not-met').map((c) => c.code)
+    expect(wanting).toEqual(expect.arrayContaining(['malic-settled', 'sulphite-for-bottle']))
   })
   it('over plausible cellars: what ferments is ready for nothing, evidence stands in the ledger, and bad news never opens a gate', () => {
     fc.assert(

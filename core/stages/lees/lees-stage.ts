@@ -1,5 +1,6 @@
 import type { Finding } from '../../findings'
-import { type LotView, drynessOf, isHeld, isWine } from '../../ledger'
+import { type LotView, isHeld, isWine } from '../../ledger'
+import { isOffLees, leesSince } from '../off-lees'
 import { isOnSkins } from '../skins'
 import { type Stage, hoursSince, later } from '../stage'
 
@@ -10,8 +11,6 @@ export type LeesSays =
 
 /** Gross lees are left within one to three days, craft 3.8 and 3.10 (common practice). */
 const GROSS_H = { from: 24, due: 72, late: 7 * 24 } as const
-/** A wine that nobody entered the racking of is not asked for it for ever, h. */
-const ASKED_FOR_H = 40 * 24
 /** Fine lees are stirred weekly, for three months: common practice, no source. */
 const STIRRED = { everyH: 7 * 24, forH: 12 * 7 * 24 } as const
 const SMELT_H = 7 * 24
@@ -21,18 +20,16 @@ export const leesStage: Stage<LeesSays> = {
   code: 'lees',
   beside: true,
   appliesTo: (lot) =>
-    isHeld(lot) && isWine(lot) && lot.stream !== 'kit' && lot.stream !== 'test' && !isOnSkins(lot) && endedAt(lot) !== undefined,
+    isHeld(lot) && isWine(lot) && lot.stream !== 'test' && !isOnSkins(lot) && leesSince(lot) !== undefined,
   tasks(lot, _cellar, now): Finding<LeesSays>[] {
     const about = { task: true, lotId: lot.id, evidence: lot.sg?.from ?? [] } as const
-    const ended = endedAt(lot)!
+    const ended = leesSince(lot)!
     const hours = hoursSince(ended, now)
-    const racked = lot.rackedAt !== undefined && lot.rackedAt > ended
-    if (!racked) {
-      if (hours > ASKED_FOR_H) return []
+    if (!isOffLees(lot)) {
       return [
         {
           code: 'rack-gross-lees',
-          key: `rack-gross-lees:${ended.slice(0, 10)}`,
+          key: `rack-gross-lees:${Math.floor(Date.parse(ended) / 86_400_000)}`,
           hoursSince: hours,
           pressed: lot.pressedAt === ended,
           urgency: hours < GROSS_H.from ? 'wait' : hours < GROSS_H.late ? 'soon' : 'now',
@@ -74,17 +71,6 @@ export const leesStage: Stage<LeesSays> = {
           }
         ]
       : []
-}
-
-/**
- * When it came off its skins, or was first read dry, whichever was later: from then on it lies on lees only. What was read dry
- * once may still be falling, and racking takes its yeast away: it is not asked for before dryness is proven, but for what was pressed.
- */
-function endedAt(lot: LotView): string | undefined {
-  const dryness = drynessOf(lot)
-  if (!dryness) return undefined
-  if (lot.pressedAt !== undefined && lot.pressedAt > dryness.first) return lot.pressedAt
-  return dryness.proven ? dryness.first : undefined
 }
 
 const smellsOfLees = (lot: LotView, now: string): boolean =>

@@ -30,7 +30,7 @@ describe('off the lees, or kept on the fine ones', () => {
     ['a white that was read dry once may still be falling: its yeast stays with it', wine('white', 50), []],
     ['proven dry, two days', [...wine('white', 50), sg(1, 0.995)], ['rack-gross-lees soon']],
     ['ten days', [...wine('white', 240), sg(100, 0.995)], ['rack-gross-lees now']],
-    ['half a year ago nobody asks any more', [...wine('white', 1800), sg(1700, 0.995)], []],
+    ['half a year ago: unracked gross lees do not go away by themselves', [...wine('white', 1800), sg(1700, 0.995)], ['rack-gross-lees now']],
     ['racked', [...wine('white', 240), sg(150, 0.995), move(100, 'rack')], []],
     ['racked before it was dry was another racking', [...wine('white', 50), sg(1, 0.995), move(120, 'rack')], ['rack-gross-lees soon']],
     ['a red on its skins has the press before it', wine('red', 50), []],

@@ -1,32 +1,47 @@
 import type { Finding, Urgency } from '../../findings'
-import { type LotView, freeFor, isFermenting, isHeld, isWine } from '../../ledger'
-import { LEAST_FREE } from '../../sulphite'
+import { type LotView, isFermenting, isHeld, isWine, malicSettledOf, sugarLeftOf } from '../../ledger'
+import { readPaper } from '../../malolactic'
+import { LEAST_FREE, TOLD_WITHIN } from '../../sulphite'
+import { isOffLees, wineFrom } from '../off-lees'
 import { isOnSkins } from '../skins'
+import { faultOf } from '../smelt'
 import { type CellarView, type Stage, hoursSince, later } from '../stage'
+import { doseFor } from '../sulphite-dose'
 import { conditionsOf, malolacticCourseOf, malolacticEndedAt } from './of-lot'
-import type { MalolacticSays } from './says'
+import type { MalolacticObstacle, MalolacticSays } from './says'
 
 type Says = Finding<MalolacticSays>
 
 /** Malic acid is looked at so often while bacteria work, and near their end, h (craft 3.9, common practice). */
-const LOOK_H = { far: 7 * 24, near: 4 * 24 } as const
+const LOOK_H = { far: 14 * 24, near: 7 * 24, first: 14 * 24 } as const
 /** Sulphite goes in within days of the end, h: craft 3.9. */
 const AFTER_H = { due: 3 * 24, late: 10 * 24 } as const
-/** Below this what holds them up is worth a word. */
-const POOR = 0.6
+/** Below this what holds them up is worth a word; and below this they hardly begin, and it is decided instead of waited for. */
+const [POOR, HOPELESS] = [0.6, 0.2] as const
 /** With the yeast: a day after it, craft 3.9; on the skins: when the sugar is nearly gone. Common practice, no source. */
 const [WITH_YEAST_H, ON_SKINS_SG] = [24, 1.005] as const
-/** mg/L molecular that keeps bacteria from beginning; how cold it is kept for that, °C. Common practice, no source. */
-const [BLOCKING_MOLECULAR, BLOCKING_C] = [0.8, 12] as const
+/** How cold a wine is kept so that bacteria do not begin, °C. Common practice, no source. */
+const BLOCKING_C = 12
+/** Bacteria on so much sugar make vinegar of it, g/L: craft 3.9, common practice. */
+const MOST_SUGAR = 4
+/**
+ * Nothing seen for so long decides, h: it takes about a week to begin and 3 to 8 weeks (craft 3.9), so one that shows nothing after six, or
+ * is not over after twelve, is not waited for.
+ */
+const DECIDE_H = { unstarted: 6 * 168, unfinished: 12 * 168, neverBegun: 12 * 168 } as const
+/** What was decided holds for so many days. */
+const [HELPED_DAYS, WAIT_DAYS] = [28, 28] as const
+/** The school that waits: so long after the last sign it is taken for over, h (craft 3.9: a month). */
+const QUIET_H = 30 * 24
 
 /** Nothing is sulphited before or during a malolactic that is wanted: it is asked for, followed, ended, and then sulphited. */
 export const malolacticStage: Stage<MalolacticSays> = {
   code: 'malolactic',
   appliesTo: (lot) => isHeld(lot) && isWine(lot) && (isOpen(lot) || unprotected(lot) || isBlocked(lot)),
   tasks(lot, cellar, now): Says[] {
-    if (lot.malolactic === 'done') return unprotected(lot) ? [sulphiteAfter(lot, now)] : []
-    if (lot.malolactic === 'to-come') return [start(lot, cellar)]
-    return lot.bacteriaAt === undefined ? [] : [follow(lot, cellar, now, lot.bacteriaAt)]
+    if (lot.malolactic === 'done') return unprotected(lot) ? [sulphiteAfter(lot, cellar, now)] : []
+    if (lot.malolactic === 'to-come') return [begin(lot, cellar, now)]
+    return lot.bacteriaAt === undefined ? [] : [goesOn(lot, cellar, now, lot.bacteriaAt)]
   },
   findings(lot, cellar): Says[] {
     if (isBlocked(lot)) return [blocked(lot)]
@@ -50,7 +65,7 @@ export const malolacticEarlyStage: Stage<MalolacticSays> = {
   code: 'malolactic-early',
   beside: true,
   appliesTo: (lot) => isHeld(lot) && timeIsNow(lot),
-  tasks: (lot, cellar) => [start(lot, cellar)],
+  tasks: (lot, cellar) => (hopeless(lot, cellar) ? [] : [start(lot, cellar)]),
   findings: () => []
 }
 
@@ -81,6 +96,73 @@ function unprotected(lot: LotView): boolean {
   return !(lot.lastSulphiteAt !== undefined && lot.lastSulphiteAt > ended) && known < LEAST_FREE
 }
 
+/** Why bacteria would spoil it, or not live in it; what is asked then is whether malolactic is still wanted. */
+function hopeless(lot: LotView, cellar: CellarView): MalolacticObstacle | undefined {
+  if (lot.added.has('potassium-sorbate')) return 'sorbate'
+  const fault = faultOf(lot, lot.asOf)
+  // A wine that smells of vinegar is protected first: more bacteria are the last thing it wants.
+  if (fault === 'vinegar' || fault === 'nail-varnish') return 'vinegar'
+  const found = conditionsOf(lot, cellar.cards)
+  return found && found.score < HOPELESS ? 'conditions' : undefined
+}
+
+/** Sugar that no ferment is taking, as far as a test or its gravity says. */
+function sugarInTheWay(lot: LotView): boolean {
+  const left = isFermenting(lot) ? undefined : sugarLeftOf(lot)
+  return left !== undefined && left.mid > MOST_SUGAR && lot.saidDryAt === undefined
+}
+
+const block = (lot: LotView) => ({ code: 'block-malolactic', drafts: [{ type: 'lot-planned', lotId: lot.id, malolactic: 'blocked' }] }) as const
+const warm = (lot: LotView) =>
+  ({ code: 'warm-it', drafts: [{ type: 'operation', lotId: lot.id, what: 'warm' }], days: HELPED_DAYS }) as const
+const culture = (lot: LotView) => ({ code: 'another-culture', action: { to: 'malolactic', lotId: lot.id }, days: HELPED_DAYS }) as const
+
+/** Bacteria are asked for where they can work; where they cannot, or nobody came to it for weeks, it is asked whether it is still wanted. */
+function begin(lot: LotView, cellar: CellarView, now: string): Says {
+  const obstacle = hopeless(lot, cellar)
+  if (!obstacle && sugarInTheWay(lot)) return tellSugar(lot)
+  const over = wineFrom(lot)
+  const late = over !== undefined && hoursSince(over, now) > DECIDE_H.neverBegun
+  if (!obstacle && !late) return start(lot, cellar)
+  const found = conditionsOf(lot, cellar.cards)
+  return {
+    code: 'malolactic-wanted',
+    key: `malolactic-wanted:${obstacle ?? 'late'}`,
+    because: obstacle ?? 'late',
+    ...(found && { score: found.score, ...(found.limiting && { limiting: found.limiting }) }),
+    urgency: 'soon',
+    task: true,
+    lotId: lot.id,
+    minutes: 5,
+    evidence: lot.ph?.from ?? [],
+    action: { to: 'malolactic', lotId: lot.id },
+    waysOut: [
+      ...(obstacle === 'sorbate' || obstacle === 'vinegar' ? [] : [{ code: 'begin-malolactic', action: { to: 'malolactic', lotId: lot.id }, days: HELPED_DAYS } as const]),
+      ...(found?.limiting === 'celsius' ? [warm(lot)] : []),
+      { code: 'no-malolactic', drafts: [{ type: 'lot-planned', lotId: lot.id, malolactic: 'none' }] },
+      { code: 'wait', days: WAIT_DAYS }
+    ]
+  }
+}
+
+/** Before bacteria go in it is known that no sugar waits for them. */
+const tellSugar = (lot: LotView): Says => ({
+  code: 'sugar-before-bacteria',
+  key: 'sugar-before-bacteria',
+  sugarHigh: sugarLeftOf(lot)!.high,
+  urgency: 'soon',
+  task: true,
+  lotId: lot.id,
+  minutes: 15,
+  evidence: lot.sg?.from ?? [],
+  action: { to: 'measure', lotId: lot.id },
+  waysOut: [
+    { code: 'sugar-test', action: { to: 'measure', lotId: lot.id } },
+    { code: 'dry-for-this-wine', drafts: [{ type: 'lot-amended', lotId: lot.id, alcoholic: 'dry' }] },
+    { code: 'no-malolactic', drafts: [{ type: 'lot-planned', lotId: lot.id, malolactic: 'none' }] }
+  ]
+})
+
 function start(lot: LotView, cellar: CellarView): Says {
   const found = conditionsOf(lot, cellar.cards)
   return {
@@ -96,34 +178,83 @@ function start(lot: LotView, cellar: CellarView): Says {
   }
 }
 
+/** Followed while it moves; one that never began, stalls, or has no end is decided on. */
+function goesOn(lot: LotView, cellar: CellarView, now: string, firstAt: string): Says {
+  const bacteriaAt = lot.bacteriaAgainAt ?? firstAt
+  const course = malolacticCourseOf(lot, cellar.cards)
+  const hours = hoursSince(bacteriaAt, now)
+  const malic = (lot.series.malic ?? []).filter((p) => p.at > bacteriaAt)
+  const signs = [lot.bubbled?.at, lot.paper && readPaper(lot.paper.malic, lot.paper.lactic) !== 'not-begun' ? lot.paper.at : undefined]
+  const sign = signs.some((at) => at !== undefined && at > bacteriaAt) || (malic.length > 1 && malic[0]!.value - malic.at(-1)!.value > 0.3)
+  const stalled = course?.findings.some((f) => f.code === 'stalled') === true
+  const because: 'stalled' | 'not-begun' | 'long' | undefined = stalled
+    ? 'stalled'
+    : hours > DECIDE_H.unfinished ? 'long' : hours > DECIDE_H.unstarted && !sign && looksSince(lot, bacteriaAt) > 0 ? 'not-begun' : undefined
+  if (!because) return follow(lot, cellar, now, bacteriaAt)
+  return {
+    code: 'malolactic-stands',
+    key: `malolactic-stands:${because}`,
+    because,
+    weeksIn: hours / 168,
+    ...(malic.at(-1) && { malicGPerL: malic.at(-1)!.value }),
+    urgency: 'soon',
+    task: true,
+    lotId: lot.id,
+    minutes: 10,
+    evidence: lot.others.malic?.from ?? [],
+    action: { to: 'malolactic', lotId: lot.id },
+    waysOut: [
+      { code: 'test-malic', action: { to: 'malolactic', lotId: lot.id } },
+      warm(lot),
+      { code: 'feed-bacteria', action: { to: 'malolactic', lotId: lot.id }, days: HELPED_DAYS },
+      culture(lot),
+      block(lot),
+      { code: 'wait', days: WAIT_DAYS }
+    ]
+  }
+}
+
+const looksSince = (lot: LotView, at: string): number =>
+  (lot.series.malic ?? []).filter((p) => p.at > at).length + Number(lot.paper !== undefined && lot.paper.at > at)
+
 function follow(lot: LotView, cellar: CellarView, now: string, bacteriaAt: string): Says {
   const looks = [lot.others.malic?.at, lot.paper?.at, bacteriaAt].filter((at) => at !== undefined && at >= bacteriaAt)
   const looked = looks.sort().at(-1)!
   const course = malolacticCourseOf(lot, cellar.cards)
   const nearly = lot.malolactic === 'nearly'
-  const every = nearly || (course && course.malicNow.mid < 0.5) ? LOOK_H.near : LOOK_H.far
+  const noTest = cellar.equipment?.['malic-test'] === false || lot.plan.proof === 'wait'
+  const every = noTest ? QUIET_H : nearly || (course && course.malicNow.mid < 0.5) ? LOOK_H.near : LOOK_H.far
   const hours = hoursSince(looked, now)
   const left = (days: number) => Math.max(0, days - (course?.days ?? 0))
+  // By the school that waits it is over a month after the last sign, and not before it can have been.
+  const quiet = noTest && hoursSince([lot.bubbled?.at ?? bacteriaAt, bacteriaAt].sort().at(-1)!, now) > QUIET_H
+    && course !== undefined && course.days > course.endDays.mid
   return {
     code: 'follow-malolactic',
     key: 'follow-malolactic',
     weeksSince: hours / 168,
     nearly,
     ...(course && { endInDays: { low: left(course.endDays.low), high: left(course.endDays.high) } }),
-    urgency: hours >= every ? 'soon' : 'wait',
+    urgency: quiet || hours >= every ? 'soon' : 'wait',
     task: true,
     lotId: lot.id,
     minutes: 15,
     evidence: lot.others.malic?.from ?? [],
-    window: { from: later(looked, every), due: later(looked, every) },
-    action: { to: 'malolactic', lotId: lot.id }
+    window: { from: later(looked, every), due: later(looked, every), late: later(looked, every + 14 * 24) },
+    againH: every,
+    action: { to: 'malolactic', lotId: lot.id },
+    waysOut: [
+      ...(quiet ? [{ code: 'accept-malic', drafts: [{ type: 'operation', lotId: lot.id, what: 'malolactic-over' }] } as const] : []),
+      { code: 'no-instrument', drafts: [{ type: 'equipment-said', has: { 'malic-test': false } }] }
+    ]
   }
 }
 
-function sulphiteAfter(lot: LotView, now: string): Says {
+function sulphiteAfter(lot: LotView, cellar: CellarView, now: string): Says {
   const ended = malolacticEndedAt(lot)!
   const hours = hoursSince(ended, now)
-  const measured = lot.ph?.origin === 'measured' && lot.ph.at >= ended
+  const measured = (lot.ph?.origin === 'measured' && lot.ph.at >= ended) || cellar.equipment?.['ph-meter'] === false
+  const dose = doseFor(lot, 'next-round')
   return {
     code: 'sulphite-after-malolactic',
     key: 'sulphite-after-malolactic',
@@ -136,25 +267,25 @@ function sulphiteAfter(lot: LotView, now: string): Says {
     lotId: lot.id,
     minutes: 20,
     evidence: lot.others.malic?.from ?? [],
-    // Without its new pH the dose is a guess: it is measured first.
-    action: { to: measured ? 'sulphite' : 'measure', lotId: lot.id }
+    ...(dose.grams > 0 && { amounts: [{ material: 'potassium-metabisulphite', amount: dose.grams, unit: 'g' as const }] }),
+    // With its new pH the dose is exact; a wine that lies open for days is dosed by the old one rather than not at all.
+    action: measured || hours > AFTER_H.due ? { to: 'sulphite', lotId: lot.id, aim: 'next-round' } : { to: 'measure', lotId: lot.id }
   }
 }
 
 const isBlocked = (lot: LotView): boolean => lot.plan.malolactic === 'blocked' && lot.bacteriaAt === undefined && lot.malolactic !== 'done'
 
 function blocked(lot: LotView): Says {
-  const ph = lot.ph?.value ?? 3.5
-  const level = freeFor(BLOCKING_MOLECULAR, ph)
-  const filtered = lot.worked.has('filter')
-  const free = (lot.freeSo2?.value ?? 0) >= level - 3
-  const racked = lot.rackedAt !== undefined && lot.rackedAt > (lot.inoculatedAt ?? lot.startedAt)
+  const { settled, by, wantedMgPerL, freeMgPerL = 0 } = malicSettledOf(lot)
+  const racked = isOffLees(lot)
   const cold = lot.temperature !== undefined && lot.temperature.value <= BLOCKING_C
-  return about(lot, `malolactic-blocked:${[free, racked, cold, filtered].map(Number).join('')}`, free && racked ? 'note' : 'soon', {
+  const [free, filtered] = [freeMgPerL >= wantedMgPerL - TOLD_WITHIN, by === 'filter']
+  return about(lot, `malolactic-blocked:${[free, racked, cold, filtered].map(Number).join('')}`, settled && racked ? 'note' : 'soon', {
     code: 'malolactic-blocked',
     free,
     racked,
     cold,
-    filtered
+    filtered,
+    wantedMgPerL
   })
 }

@@ -1,13 +1,22 @@
 import type { ConditionFinding, CourseFinding, Limiting } from '../../malolactic'
 
+/** What bacteria would spoil a wine by, or not live with. */
+export type MalolacticObstacle = 'sorbate' | 'conditions' | 'vinegar'
+
 export type MalolacticSays =
   /** With how well they can work, and what is worst. */
   | { code: 'start-malolactic', score?: number, limiting?: Limiting }
   | { code: 'follow-malolactic', weeksSince: number, nearly: boolean, endInDays?: { low: number, high: number } }
+  /** Nobody came to it, or it would not live: whether it is still wanted. */
+  | { code: 'malolactic-wanted', because: MalolacticObstacle | 'late', score?: number, limiting?: Limiting }
+  /** Sugar is left that bacteria would make vinegar of. */
+  | { code: 'sugar-before-bacteria', sugarHigh: number }
+  /** It never began, stalls, or has no end. */
+  | { code: 'malolactic-stands', because: 'stalled' | 'not-begun' | 'long', weeksIn: number, malicGPerL?: number }
   /** It is over and nothing protects it: at the pH that it has now. */
   | { code: 'sulphite-after-malolactic', daysSince: number, ph?: number, phMeasured: boolean }
   | { code: 'malolactic-course', wrong: CourseFinding }
   /** Bacteria are in, or are to go in, and this stands in their way. */
   | { code: 'malolactic-held-up', by: ConditionFinding, score: number }
   /** What keeps it from beginning in the bottle, as far as it is there. */
-  | { code: 'malolactic-blocked', free: boolean, racked: boolean, cold: boolean, filtered: boolean }
+  | { code: 'malolactic-blocked', free: boolean, racked: boolean, cold: boolean, filtered: boolean, wantedMgPerL: number }

@@ -30,13 +30,22 @@ export function finderReadings(lot: LotState): TargetRequest['must'] | undefined
 
 /** By what the answer rests on, so that a lot that was copied, or seen at another instant, is not asked about again. */
 const found = new Map<string, TargetResult | undefined>()
+/** What of the finder's materials went into a lot, for a litre of it. */
+const givenOf = (lot: LotState): NonNullable<TargetRequest['given']> =>
+  Object.fromEntries(
+    [...lot.added].flatMap(([key, { actual }]) => {
+      const material = key === 'sugar' ? 'sucrose' : key
+      return lot.volume.value > 0 && material in AT_HAND ? [[material, actual / lot.volume.value]] : []
+    })
+  )
+
 /** So many answers are kept: a season's musts, some times over. */
 const KEPT = 400
 
 function keyOf(lot: LotState): string {
   const { malolactic, cold } = courseOfLot(lot)
   const figures = [lot.sg, lot.ph, lot.ta, lot.others.malic].map((f) => f?.value ?? '')
-  return [lot.id, lot.alcoholic, lot.stream, lot.style, ...figures, lot.volume.value, malolactic, cold].join('|')
+  return [lot.id, lot.alcoholic, lot.stream, lot.style, ...figures, lot.volume.value, malolactic, cold, ...Object.values(givenOf(lot))].join('|')
 }
 
 /** Takes in an answer that was worked out elsewhere (in a worker), so that the page need not. */
@@ -62,6 +71,7 @@ export function correctionOf(lot: LotState): TargetResult | undefined {
       malolactic,
       cold,
       available: AT_HAND,
+      given: givenOf(lot),
       volumeL: Math.max(0.1, lot.volume.value),
       withBands: false
     })

@@ -1,4 +1,4 @@
-import { type LotState, isMust, planOf } from '../../ledger'
+import { type LotState, type Owned, isMust, planOf } from '../../ledger'
 import { type ClockReading, arrivesOnSkins, clockAt, enzymeAdvice, kitWater } from '../../must'
 import { packetTask } from '../stage'
 import { correctionOf } from './correction-of-lot'
@@ -6,10 +6,12 @@ import { correctionOf } from './correction-of-lot'
 /** What is done to a must between its arrival and its yeast, in the order of the work (craft 3.3 to 3.6). */
 export type CrushStepCode =
   | 'thaw'
+  | 'came-sulphited'
   | 'heat-fruit'
   | 'first-sulphite'
   | 'true-volume'
   | 'settle'
+  | 'rack-solids'
   | 'cold-soak'
   | 'enzyme'
   | 'measure'
@@ -78,24 +80,30 @@ function stepsFor(lot: LotState): Plan[] {
               { code: 'enzyme', optional: true },
               { code: 'cold-soak', optional: true }
             ] as Plan[])
-          : ([{ code: 'settle' }, { code: 'enzyme' }] as Plan[])),
+          : ([{ code: 'settle' }, { code: 'enzyme' }, { code: 'rack-solids' }] as Plan[])),
         { code: 'true-volume', optional: true },
         ...end
       ]
     case 'frozen':
       return [
         { code: 'thaw' },
+        { code: 'came-sulphited' },
         ...(skins && red && heated ? [HEAT] : []),
         sulphite,
         ...(skins
           ? ([{ code: 'enzyme', optional: true }, { code: 'true-volume', optional: true }] as Plan[])
           : red
             ? []
-            : ([{ code: 'settle' }, { code: 'enzyme' }] as Plan[])),
+            : ([{ code: 'settle' }, { code: 'enzyme' }, { code: 'rack-solids' }] as Plan[])),
         ...end
       ]
     case 'juice':
-      return [sulphite, ...(red ? [] : ([{ code: 'settle', optional: true }] as Plan[])), ...end]
+      return [
+        { code: 'came-sulphited' },
+        sulphite,
+        ...(red ? [] : ([{ code: 'settle', optional: true }, { code: 'rack-solids', optional: true }] as Plan[])),
+        ...end
+      ]
     case 'kit':
       return [
         { code: 'measure' },
@@ -117,8 +125,9 @@ export const leftOutTask = (code: CrushStepCode): string => `crush:${code}`
  * beside it; yeast comes when all before it is done or left out.
  * @param lot its state
  * @param now ISO UTC
+ * @param owned what the household measures with: what it lacks holds nothing up
  */
-export function crushSteps(lot: LotState, now: string): CrushStep[] {
+export function crushSteps(lot: LotState, now: string, owned: Owned = {}): CrushStep[] {
   const pitched = lot.inoculatedAt !== undefined || !isMust(lot)
   let turnTaken = false
   // What is still ice is sulphited as it thaws, and neither settles, is measured nor corrected before that.
@@ -126,7 +135,7 @@ export function crushSteps(lot: LotState, now: string): CrushStep[] {
   let allBefore = true
   return stepsFor(lot).map((plan) => {
     const cool = tooHotAbove(plan.code, lot)
-    const itself = stepOf(plan.code, lot, now, pitched)
+    const itself = stepOf(plan.code, lot, { now, pitched, owned })
     const own: Own = cool === undefined || itself.status === 'done' ? itself : { status: 'waiting', tooHotAbove: cool }
     let step: CrushStep = { code: plan.code, ...own, ...(plan.optional && { optional: true }) }
     if (step.status === 'later' && lot.endedTasks.has(leftOutTask(plan.code)))
@@ -158,7 +167,7 @@ type Own = Omit<CrushStep, 'code'>
 const LATER: Own = { status: 'later' }
 
 /** A step by itself, without its neighbours: done, on a clock, or still to come ("later" until its turn). */
-function stepOf(code: CrushStepCode, lot: LotState, now: string, pitched: boolean): Own {
+function stepOf(code: CrushStepCode, lot: LotState, { now, pitched, owned }: { now: string, pitched: boolean, owned: Owned }): Own {
   const worked = (what: 'thaw' | 'settle' | 'cold-soak' | 'heat-fruit'): Own => {
     const done = lot.worked.get(what)
     if (!done) return LATER
@@ -173,15 +182,32 @@ function stepOf(code: CrushStepCode, lot: LotState, now: string, pitched: boolea
     case 'cold-soak':
     case 'heat-fruit':
       return worked(code)
+    case 'came-sulphited':
+      return lot.sulphitedOnArrival || lot.lastSulphiteAt ? { status: 'done', at: lot.lastSulphiteAt ?? lot.startedAt } : LATER
+    case 'rack-solids': {
+      const settled = lot.worked.get('settle')?.at
+      const clock = settled === undefined ? undefined : clockAt('settle', settled, now)
+      if (clock?.phase === 'too-soon' && !pitched) return { status: 'waiting', ...times(clock) }
+      // What was not left to settle has no solids to come off.
+      if (settled === undefined) return lot.endedTasks.has(leftOutTask('settle')) ? { status: 'left-out' } : LATER
+      return lot.rackedAt !== undefined && lot.rackedAt > settled ? { status: 'done', at: lot.rackedAt } : LATER
+    }
     case 'first-sulphite':
+      // What came sulphited, or may have, gets none unasked.
+      if (lot.sulphitedOnArrival === 'yes' || lot.sulphitedOnArrival === 'unknown') return { status: 'left-out' }
       return lot.lastSulphiteAt ? { status: 'done', at: lot.lastSulphiteAt } : LATER
     case 'true-volume':
       return lot.volume.origin === 'measured' ? { status: 'done', at: lot.volume.at } : LATER
     case 'enzyme':
       return enzymeStep(lot, now)
     case 'measure': {
-      const missing = missingOf(lot)
-      return missing.length > 0 ? { ...LATER, missing } : { status: 'done', at: lot.sg!.at }
+      // Settling juice is not stirred for a sample: it is racked first.
+      const settling = lot.worked.get('settle')
+      const clock = settling && clockAt('settle', settling.at, now)
+      if (clock?.phase === 'too-soon' && !pitched && missingOf(lot, owned).length > 0)
+        return { status: 'waiting', opensAt: clock.opensAt, missing: missingOf(lot, owned) }
+      const missing = missingOf(lot, owned)
+      return missing.length > 0 ? { ...LATER, missing } : { status: 'done', at: lot.sg?.at ?? lot.startedAt }
     }
     case 'water-kit':
       return waterStep(lot)
@@ -191,11 +217,13 @@ function stepOf(code: CrushStepCode, lot: LotState, now: string, pitched: boolea
       return { status: 'done', ...(due[0] && { at: lot.endedTasks.get(due[0])!.at }) }
     }
     case 'correct':
-      return correctStep(lot)
+      return correctStep(lot, owned)
     case 'pitch': {
       if (lot.inoculatedAt) return { status: 'done', at: lot.inoculatedAt }
-      if (!lot.lastSulphiteAt || lot.stream === 'kit') return LATER
-      const clock = clockAt('yeast-after-sulphite', lot.lastSulphiteAt, now)
+      const came = lot.sulphitedOnArrival === 'yes' || lot.sulphitedOnArrival === 'unknown' ? lot.startedAt : undefined
+      const sulphited = lot.lastSulphiteAt ?? came
+      if (!sulphited || lot.stream === 'kit') return LATER
+      const clock = clockAt('yeast-after-sulphite', sulphited, now)
       return { status: clock.phase === 'too-soon' ? 'waiting' : 'later', ...times(clock) }
     }
   }
@@ -213,11 +241,12 @@ function enzymeStep(lot: LotState, now: string): Own {
   return clock.phase === 'too-soon' ? { status: 'waiting', opensAt: clock.opensAt } : LATER
 }
 
-function missingOf(lot: LotState): ('sugar' | 'ph' | 'ta')[] {
+/** What was not measured of a must; what nobody there can measure is not wanting. */
+function missingOf(lot: LotState, owned: Owned): ('sugar' | 'ph' | 'ta')[] {
   const missing: ('sugar' | 'ph' | 'ta')[] = []
-  if (!lot.sg) missing.push('sugar')
-  if (!lot.ph && lot.stream !== 'kit') missing.push('ph')
-  if (!lot.ta && lot.stream !== 'kit') missing.push('ta')
+  if (!lot.sg && owned.hydrometer !== false) missing.push('sugar')
+  if (!lot.ph && lot.stream !== 'kit' && owned['ph-meter'] !== false) missing.push('ph')
+  if (!lot.ta && lot.stream !== 'kit' && owned['acid-kit'] !== false) missing.push('ta')
   return missing
 }
 
@@ -236,10 +265,10 @@ function measuredSince(lot: LotState): boolean {
 }
 
 /** There is something to correct once all is measured and the finder would add something; a first stage wants measuring before the rest. */
-function correctStep(lot: LotState): Own {
-  if (missingOf(lot).length > 0) return LATER
+function correctStep(lot: LotState, owned: Owned): Own {
+  if (missingOf(lot, owned).length > 0) return LATER
   if (lot.staged.size > 0 && !measuredSince(lot)) return { ...LATER, phase: 'measure-again' }
-  if (correctionOf(lot)?.verdict !== 'add') return { status: 'done', at: lot.ph!.at }
+  if (correctionOf(lot)?.verdict !== 'add') return { status: 'done', at: lot.ph?.at ?? lot.sg?.at ?? lot.startedAt }
   return { ...LATER, phase: lot.staged.size > 0 ? 'finish' : 'plan' }
 }
 

@@ -1,3 +1,4 @@
+import { CLOCKS, clockAt } from '../../must'
 import type { Action, Finding, Urgency } from '../../findings'
 import { type LotView, isHeld, isMust } from '../../ledger'
 import { HOUR, type Stage, hoursSince } from '../stage'
@@ -16,6 +17,8 @@ export type MustSays =
   | { code: 'judged', judgement: Judgement }
   | { code: 'as-usual', judgements: readonly Judgement[] }
   | { code: 'ferments-by-itself', fell: number }
+  /** It soaks or settles, and is too warm for that: what is in it wakes. */
+  | { code: 'soak-warm', what: 'settle' | 'cold-soak', celsius: number, max: number }
 
 type MustFinding = Finding<MustSays>
 
@@ -30,6 +33,8 @@ const MINUTES: Partial<Record<CrushStepCode, number>> = {
   thaw: 5,
   'heat-fruit': 90,
   enzyme: 5,
+  'came-sulphited': 2,
+  'rack-solids': 30,
   'true-volume': 5,
   'water-kit': 20,
   packets: 10
@@ -39,15 +44,19 @@ const MINUTES: Partial<Record<CrushStepCode, number>> = {
 export const mustStage: Stage<MustSays> = {
   code: 'must',
   appliesTo: (lot) => isMust(lot) && isHeld(lot),
-  tasks(lot, _cellar, now) {
-    const steps = crushSteps(lot, now)
+  tasks(lot, cellar, now) {
+    const steps = crushSteps(lot, now, cellar.equipment)
     const next = steps.find((s) => s.status === 'now')
     const clocks = steps
       .filter((s) => !s.optional && (s.status === 'running' || s.status === 'waiting') && s.opensAt)
       .sort((a, b) => (a.opensAt! < b.opensAt! ? -1 : 1))
-    return [...(next ? [taskOf(next, lot, now)] : []), ...clocks.map((step) => clockOf(step, lot, now))]
+    return [
+      ...(next ? [taskOf(next, lot, now)] : []),
+      ...pitchBeside(steps, lot, now),
+      ...clocks.map((step) => clockOf(step, lot, now))
+    ]
   },
-  findings(lot, cellar) {
+  findings(lot, cellar, now) {
     const judged = judgeLot(lot)
     const asUsual = judged.filter((j) => j.verdict === 'within')
     const about = { urgency: 'note', task: false, lotId: lot.id } as const
@@ -72,6 +81,7 @@ export const mustStage: Stage<MustSays> = {
           }]
         : [])
     ]
+    said.push(...soakingWarm(lot, now))
     const byItself = cellar.problems.findLast((p) => p.code === 'ferments-by-itself' && p.lotId === lot.id)
     if (byItself?.code !== 'ferments-by-itself') return said
     return [
@@ -89,6 +99,41 @@ export const mustStage: Stage<MustSays> = {
     ]
   }
 }
+
+/** A temperature speaks for so long, h. */
+const WARMTH_H = 24
+function soakingWarm(lot: LotView, now: string): MustFinding[] {
+  const last = lot.temperature
+  if (!last || hoursSince(last.at, now) > WARMTH_H) return []
+  return (['settle', 'cold-soak'] as const).flatMap((what): MustFinding[] => {
+    const begun = lot.worked.get(what)
+    const max = CLOCKS[what].celsius!.max
+    const running = begun && clockAt(what, begun.at, now).phase !== 'over' && last.at >= begun.at
+    return running && last.value > max
+      ? [{
+          code: 'soak-warm',
+          what,
+          celsius: last.value,
+          max,
+          key: `soak-warm:${what}`,
+          urgency: 'now',
+          task: false,
+          lotId: lot.id,
+          evidence: last.from
+        }]
+      : []
+  })
+}
+
+/** Spoilage does not wait for a titration: once its time has come the yeast stands beside what is only missing a figure. */
+function pitchBeside(steps: readonly CrushStep[], lot: LotView, now: string): MustFinding[] {
+  const [measure, pitch] = [steps.find((s) => s.code === 'measure'), steps.find((s) => s.code === 'pitch')]
+  const waiting = measure?.status === 'now' && !measure.missing?.includes('sugar')
+  if (!waiting || !pitch || pitch.status === 'done' || pitch.status === 'waiting' || hoursSince(lot.startedAt, now) < CANNOT_WAIT_H) return []
+  return [taskOf(pitch, lot, now)]
+}
+/** Must that lies longer without yeast begins by itself, h: craft 3.5, common practice. */
+const CANNOT_WAIT_H = 24
 
 function taskOf(step: CrushStep, lot: LotView, now: string): MustFinding {
   const about = {
@@ -115,6 +160,22 @@ function taskOf(step: CrushStep, lot: LotView, now: string): MustFinding {
         ...at(crush),
         ...(step.opensAt && { window: { from: step.opensAt, due: step.opensAt, ...(step.closesAt && { late: step.closesAt }) } })
       }
+    case 'rack-solids':
+      return { code: 'crush-step', key: 'crush-step:rack-solids', step: step.code, ...at({ to: 'move', lotId: lot.id, as: 'rack' }) }
+    case 'came-sulphited': {
+      const came = (sulphited: 'yes' | 'no' | 'unknown') => [{ type: 'lot-amended', lotId: lot.id, sulphited } as const]
+      return {
+        code: 'crush-step',
+        key: 'crush-step:came-sulphited',
+        step: step.code,
+        ...at(crush),
+        waysOut: [
+          { code: 'came-with', drafts: came('yes') },
+          { code: 'came-without', drafts: came('no') },
+          { code: 'not-known', drafts: came('unknown') }
+        ]
+      }
+    }
     default:
       return { code: 'crush-step', key: `crush-step:${step.code}`, step: step.code, ...at(crush) }
   }

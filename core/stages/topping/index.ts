@@ -1,2 +1,2 @@
 export { airOver, toppingStage } from './topping-stage'
-export type { ToppingSays } from './topping-stage'
+export type { AirOver, ToppingSays } from './topping-stage'

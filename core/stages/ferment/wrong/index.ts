@@ -12,7 +12,6 @@ export type { WrongSays } from './says'
 
 /** Where there is more than the lot's own page to act on it. */
 const LEADS: Partial<Record<WrongSays['code'], 'restart' | 'heat' | 'press' | 'round'>> = {
-  stuck: 'restart',
   'too-hot': 'heat',
   'too-cold': 'heat',
   'temperature-falls': 'heat',
@@ -25,8 +24,8 @@ export function goneWrong(lot: LotView, cellar: CellarView, now: string): Wrong[
   const known = cellar.forecasts?.get(lot.id)
   const fermenting = isFermenting(lot)
   return [
-    ...(fermenting ? [...pace(lot, now, known), ...warmth(lot, cellar, now), ...food(lot, cellar), ...room(lot, cellar, known)] : []),
-    ...smells(lot, now, known),
+    ...(fermenting ? [...pace(lot, known), ...warmth(lot, cellar, now), ...food(lot, cellar), ...room(lot, cellar, known)] : []),
+    ...(fermenting ? smells(lot, now, known) : []),
     ...doubts(lot, cellar, known),
     ...skins(lot, now)
   ].map(({ evidence, ...f }): Wrong =>

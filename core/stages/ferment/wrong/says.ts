@@ -4,8 +4,8 @@ import type { Smell } from '../../../ledger'
 import type { Phase } from '../gone'
 
 export type WrongSays =
-  | { code: 'stuck', sg: number, hours: number, probability?: number }
-  | { code: 'not-begun', hours: number }
+  /** Its readings look like a ferment that stops, and have not stood for two days yet. */
+  | { code: 'may-be-stuck', sg: number, probability: number }
   | { code: 'slow', daysBehind: number }
   | { code: 'may-stop-sweet', probability: number }
   | { code: 'too-hot', celsius: number, max: number, deadly: boolean }

@@ -1,3 +1,4 @@
+import { standsOf } from '../../../ledger'
 import type { LotView } from '../../../ledger'
 import { type CellarView, hoursSince } from '../../stage'
 import { airBeside } from '../air'
@@ -7,6 +8,8 @@ import type { Found } from './says'
 
 /** Yeast dies from about here on, °C (common practice, no source). */
 const DEADLY_C = 35
+/** What was read so long ago is no news of a ferment, h: it is asked to be read instead. Ours. */
+const TELLS_H = 36
 /** So much between two looks of a day or so is no mood of the cellar. */
 const MOVES = { byC: 4, withinH: 36 } as const
 
@@ -14,12 +17,15 @@ const MOVES = { byC: 4, withinH: 36 } as const
 export function warmth(lot: LotView, cellar: CellarView, now: string): Found[] {
   const series = believedTemperatures(lot)
   const last = series.at(-1)
-  if (!last) return []
+  if (!last || hoursSince(last.at, now) > TELLS_H) return []
   const evidence = [last.entryId]
   const { min, max } = bandOfLot(lot, cellar.cards)
   const found: Found[] = []
   const deadly = last.value >= DEADLY_C
-  if (last.value > max + 0.5)
+  // What has come to a stand is warmed or restarted, and cooled by nobody.
+  const standing = standsOf(lot)
+  const stands = standing?.proven === true && standing.fits !== 'dry'
+  if (last.value > max + 0.5 && (deadly || !stands))
     found.push({ code: 'too-hot', key: `too-hot:${deadly}`, celsius: last.value, max, deadly, urgency: deadly ? 'stop' : 'now', evidence })
   const before = series.findLast((p) => p !== last && hoursSince(p.at, last.at) >= 6)
   const air = airBeside(lot, cellar.vessels, now)
@@ -37,7 +43,7 @@ export function warmth(lot: LotView, cellar: CellarView, now: string): Found[] {
   else if (told && moved >= MOVES.byC && air && air.value > last.value && last.value > max - 1)
     // Yeast warms its must too, but not to a room that is warmer still.
     found.push({ code: 'temperature-rises', key: `rises:${last.entryId}`, ...told })
-  else if (last.value < min - 0.5)
+  else if (last.value < min - 0.5 && !stands)
     found.push({ code: 'too-cold', key: 'too-cold', celsius: last.value, min, urgency: 'soon', evidence })
   return found
 }

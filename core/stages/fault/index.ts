@@ -1,0 +1,2 @@
+export { faultStage } from './fault-stage'
+export type { FaultSays } from './fault-stage'

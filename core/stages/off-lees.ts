@@ -1,0 +1,26 @@
+import { type LotView, drynessOf } from '../ledger'
+import { isOnSkins } from './skins'
+
+/** When its ferment was over, as far as that is known: found dry, or a wine from when it was said to be one. */
+export const wineFrom = (lot: LotView): string | undefined => drynessOf(lot)?.first ?? lot.wineSince
+
+/**
+ * From when it lies on lees only: it came off its skins, or was first found dry, whichever was later. What was read dry once may still be
+ * falling, and racking takes its yeast away: that is not before dryness is proven, but for what was pressed.
+ */
+export function leesSince(lot: LotView): string | undefined {
+  const dryness = drynessOf(lot)
+  const over = dryness?.first ?? (lot.alcoholic === 'stopped' ? (lot.wineSince ?? lot.series.sg?.at(-1)?.at) : undefined)
+  if (over === undefined) return undefined
+  if (lot.pressedAt !== undefined && lot.pressedAt > over) return lot.pressedAt
+  return lot.alcoholic === 'stopped' || dryness?.proven ? over : undefined
+}
+
+/** Racked since it was a wine: what was done to the must took no lees of the ferment away. */
+export function isOffLees(lot: LotView): boolean {
+  if (isOnSkins(lot)) return false
+  const since = leesSince(lot) ?? wineFrom(lot)
+  // A wine that came from elsewhere came without its gross lees.
+  if (lot.inoculatedAt === undefined && lot.originalSg === undefined) return true
+  return lot.rackedAt !== undefined && (since === undefined || lot.rackedAt > since)
+}
