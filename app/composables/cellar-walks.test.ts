@@ -169,10 +169,11 @@ describe('the month’s round of sulphite', () => {
     expect(said.at(-1)).toBe('lot-grenache: it is in')
     expect(round.toDose.value.map((l) => l.lot.id)).not.toContain('lot-grenache')
   })
-  it('a wine of which nothing was read is named and not guessed at', async () => {
+  it('a wine of which nothing was read is named, and gets its whole level: what was never given counts as none', async () => {
     const cellar = await house([...KEPT.filter((d) => !(d.type === 'reading' && d.lotId === 'lot-grenache' && d.quantity === 'freeSo2'))])
     const round = onPage(() => useSulphiteRound())
     expect(round.unread.value.map((l) => l.id)).toEqual(['lot-grenache'])
+    expect(round.lines.value.find((l) => l.lot.id === 'lot-grenache')).toMatchObject({ freeMgPerL: 0, assumed: ['free'] })
     expect(cellar.lots).toHaveLength(2)
   })
 })

@@ -1,16 +1,15 @@
 import type { LotView } from '~~/core/ledger'
-import { type SulphiteSalt, SO2_SHARE, stockSolutionMl } from '~~/core/sulphite'
-import { type RoundDose, isKept, roundDose, walkingOrder } from '~~/core/stages'
+import { type SulphiteSalt, stockSolutionMl } from '~~/core/sulphite'
+import { type LotDose, isKept, roundDose, walkingOrder } from '~~/core/stages'
 import { MATERIALS } from '~~/core/materials'
 import { addition, reading } from '~~/core/drafts'
 
 const STOCK_G_PER_L = MATERIALS['potassium-metabisulphite'].stockGPerL!
 
-export interface RoundLine extends RoundDose {
+export interface RoundLine extends LotDose {
   lot: LotView
   measured: boolean
-  /** Of the salt, and as a stock solution; none where it keeps. */
-  grams: number
+  /** As a stock solution; none where it keeps. */
   stockMl: number
 }
 
@@ -31,15 +30,14 @@ export function useSulphiteRound() {
       now.value
     )
   )
-  /** Not ready for a dose, and why. */
-  const unread = computed(() => lots.value.filter((l) => !l.ph || !l.freeSo2))
+  /** Nobody has measured its free SO₂: what was never given counts as none, and a reading makes the dose better. */
+  const unread = computed(() => lots.value.filter((l) => l.series.freeSo2 === undefined))
   const lines = computed<RoundLine[]>(() =>
     lots.value.flatMap((lot) => {
-      const dose = roundDose(lot)
+      const dose = roundDose(lot, salt.value)
       if (!dose) return []
-      const grams = (dose.addMgPerL * lot.volume.value) / 1000 / SO2_SHARE[salt.value]
       const measured = lot.freeSo2?.origin === 'measured'
-      return [{ ...dose, lot, measured, grams, stockMl: stockSolutionMl(grams, STOCK_G_PER_L) }]
+      return [{ ...dose, lot, measured, stockMl: stockSolutionMl(dose.grams, STOCK_G_PER_L) }]
     })
   )
   const toDose = computed(() => lines.value.filter((l) => l.grams > 0))

@@ -3,6 +3,7 @@ import { additionForm } from './kinds/addition'
 import { bottleTakenForm, bottlingForm, tastingForm } from './kinds/bottling'
 import { cardMadeForm } from './kinds/card'
 import { costForm } from './kinds/cost'
+import { equipmentSaidForm } from './kinds/equipment'
 import { arrivalExpectedForm, blockAddedForm, blockNotedForm, blockSampledForm } from './kinds/harvest'
 import { inoculationForm } from './kinds/inoculation'
 import { instrumentAddedForm, instrumentCheckedForm } from './kinds/instrument'
@@ -27,6 +28,7 @@ export const FORMS: { [T in Fact['type']]: EntryForm<T> } = {
   operation: operationForm,
   observation: observationForm,
   'task-ended': taskEndedForm,
+  'equipment-said': equipmentSaidForm,
   'vessel-added': vesselAddedForm,
   'vessel-cared': vesselCaredForm,
   'vessel-amended': vesselAmendedForm,

@@ -30,6 +30,18 @@ export const STEP: Record<CrushStepCode, { name: string, title: string, why: str
     title: 'Read the true volume',
     why: 'The juice was reckoned from the fruit. Once it can be read from the vessel, every dose goes by that.'
   },
+  'came-sulphited': {
+    name: 'Came with',
+    title: 'Did it come with sulphite in it?',
+    why: 'Frozen must and juice often do. Look on the pail or ask the seller. If nobody knows, Presk assumes some and waits before the '
+      + 'yeast.'
+  },
+  'rack-solids': {
+    name: 'Rack off',
+    title: 'Rack the clear juice off the solids',
+    why: 'Draw it off gently and leave the sludge behind. Stirring it up again for a sample would undo the settling.',
+    leaveOut: 'Keep the solids in'
+  },
   settle: {
     name: 'Settle',
     title: 'Leave it to settle',

@@ -8,3 +8,7 @@ export function sayFarDay(day: string, now: string): string {
   const far = Math.abs(Date.parse(`${day}T12:00:00Z`) - Date.parse(now)) > FAR_MS
   return far && day.slice(0, 4) !== now.slice(0, 4) ? `${sayDay(day)} ${day.slice(0, 4)}` : sayDay(day)
 }
+
+const DAY_HERE = new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric', month: 'short' })
+/** The day of an instant, where the person is: "Sat 3 Oct". */
+export const sayDayOf = (instant: string): string => DAY_HERE.format(new Date(instant))

@@ -10,12 +10,14 @@ type Said = { [K in PressFinding['code']]: (f: Extract<PressFinding, { code: K }
 const SAID: Said = {
   'press-now': ({ because }) =>
     ({
-      gravity: 'By its gravity and its school: press it.',
-      days: 'Its weeks on skins are over: press it.',
-      taste: 'It tastes of enough: press it before it turns harsh.'
+      'gravity': 'The gravity is where your method presses: press now.',
+      'days': 'It has had its weeks on the skins: press now.',
+      'taste': 'It has enough tannin: press before it turns harsh.',
+      'stands': 'The gravity has stopped falling: press now.',
+      'too-long': 'It has been on the skins longer than any method needs: press now.'
     })[because],
-  'wait-for-gravity': ({ toSg }) => `Its school waits for ${toSg.toFixed(3)} or lower. Taste decides in the end.`,
-  'wait-for-days': ({ days }) => `Its school leaves it on its skins for ${Math.ceil(days)} more days.`,
+  'wait-for-gravity': ({ toSg }) => `Your method waits for ${toSg.toFixed(3)} or lower. In the end, taste decides.`,
+  'wait-for-days': ({ days }) => `Your method keeps it on the skins for ${Math.ceil(days)} more days.`,
   'still-fermenting': ({ sg }) => `At ${sg.toFixed(3)} it goes on fermenting after the press: an airlock, and room for foam.`,
   'skins-long': ({ days }) => `${Math.round(days)} days on skins: what comes out now is bitter.`,
   apart: () => 'There is enough press wine to keep apart: it has more tannin and a higher pH, and can be blended in later by taste.',

@@ -95,6 +95,9 @@ export function sayLedgerProblem(problem: LedgerProblem): string {
       return 'A vessel was filled while another lot was in it.'
     case 'overfull':
       return `A vessel of ${problem.capacityL} L is said to hold ${problem.litres.toFixed(1)} L.`
+    case 'brim-full':
+      return `That fills a vessel to the brim and ${problem.overL < 0.095 ? 'a little' : `${problem.overL.toFixed(1)} L`} over. Take some `
+        + 'out first.'
     case 'more-out-than-in':
       return `${problem.outL.toFixed(1)} L were said to leave a vessel that held ${problem.heldL.toFixed(1)} L.`
     case 'contradicts':

@@ -1,4 +1,4 @@
-import type { Fact } from '~~/core/ledger'
+import type { Fact, Equipment } from '~~/core/ledger'
 import type { Shown } from '~/composables/useFormat'
 import type { CrushStepCode, Gate } from '~~/core/stages'
 import type { TestStep } from '~~/core/must'
@@ -11,7 +11,7 @@ import { GATE } from './readiness'
 import { PROTOCOL_WORDS } from './stability'
 import { TEST_STEP } from './test-ferment'
 import { MATERIAL_KIND } from './materials'
-import { ALCOHOLIC_WORD, CARE, CLOSURE, COST, OBSERVATION, OPERATION, QUANTITY, STREAM, TAKEN } from './terms'
+import { ALCOHOLIC_WORD, CARE, CLOSURE, COST, EQUIPMENT_NAME, OBSERVATION, OPERATION, QUANTITY, STREAM, TAKEN } from './terms'
 
 interface Format {
   volume: (l: number) => Shown
@@ -128,7 +128,15 @@ function sayOutcome({ outcome, task, until }: Extract<Fact, { type: 'task-ended'
     case 'moved':
       return until ? `moved to ${sayDay(until.slice(0, 10))}` : 'moved'
     case 'seen':
-      return 'seen, and left as it is'
+      return 'dismissed'
+    case 'otherwise':
+      return 'done another way'
+    case 'was-so':
+      return 'was so already'
+    case 'could-not':
+      return 'could not be done'
+    case 'not-wanted':
+      return 'not wanted any more'
   }
 }
 

@@ -1,5 +1,5 @@
 import { QUANTITIES, QUANTITY_NAMES } from '~~/core/quantities'
-import type { Alcoholic, Care, Closure, EntryOf, ReadingQuantity, Standing, Stream, Style } from '~~/core/ledger'
+import type { Alcoholic, Care, Closure, EntryOf, ReadingQuantity, Standing, Stream, Style, Equipment } from '~~/core/ledger'
 
 /** The words for the codes of the core, in one place and always the same. */
 export const STYLE: Record<Style, string> = { red: 'Red', rose: 'Rosé', white: 'White' }
@@ -76,7 +76,21 @@ export const OPERATION: Record<EntryOf<'operation'>['what'], string> = {
   riddle: 'Riddled',
   disgorge: 'Disgorged',
   'heat-test': 'Heat test begun',
-  'cold-test': 'Cold test begun'
+  'cold-test': 'Cold test begun',
+  'warm': 'Moved to the warmth',
+  'cool': 'Moved to the cool',
+  'marbles': 'Marbles added',
+  'gas-cover': 'Inert gas laid over it'
+}
+export const EQUIPMENT_NAME: Record<Equipment, string> = {
+  'hydrometer': 'hydrometer',
+  'thermometer': 'thermometer',
+  'ph-meter': 'pH meter',
+  'acid-kit': 'acid titration kit',
+  'so2-kit': 'free SO₂ kit',
+  'sugar-test': 'sugar test',
+  'malic-test': 'malic acid test',
+  'scale': 'scale'
 }
 export const OBSERVATION: Record<EntryOf<'observation'>['what'], string> = {
   smell: 'Smell',
@@ -87,6 +101,7 @@ export const OBSERVATION: Record<EntryOf<'observation'>['what'], string> = {
   gas: 'Gas',
   'heat-test': 'Heat test for protein',
   'cold-test': 'Cold test for crystals',
+  'warm-glass': 'Warm glass with yeast',
   'next-time': 'Next time',
   chromatogram: 'Paper chromatogram',
   note: 'Note'

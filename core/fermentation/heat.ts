@@ -67,6 +67,7 @@ export function heatBalance(asked: HeatAsked): HeatBalance {
   const lostW = lossWPerK * (targetC - roomC)
   const surplusW = madeW - lostW
   const perLitre = perLitreOfIce(targetC)
+  const leftToRoom = surplusW < 0 && celsius - targetC < LEAVE_TO_ROOM_C
   return {
     madeW,
     lostW,
@@ -74,7 +75,7 @@ export function heatBalance(asked: HeatAsked): HeatBalance {
     surplusW,
     settlesC: roomC + madeW / lossWPerK,
     iceLPerDay: Math.max(0, (surplusW * 86.4) / perLitre),
-    iceLToBring: surplusW < 0 && celsius - targetC < LEAVE_TO_ROOM_C ? 0 : (Math.max(0, celsius - targetC) * volumeL * MUST_KJ_PER_L_K) / perLitre,
+    iceLToBring: leftToRoom ? 0 : (Math.max(0, celsius - targetC) * volumeL * MUST_KJ_PER_L_K) / perLitre,
     // What is warmer than it is to be cools by itself before it is warmed.
     heaterW: celsius > targetC ? 0 : Math.max(0, -surplusW)
   }

@@ -1,6 +1,6 @@
 import type { Draft, Fact } from '../ledger'
 
-/** What a dose of sulphite is to be enough for: its level; to last to the next round; the bottle, with what the air takes; locking bacteria out. */
+/** What a dose of sulphite has to last for: its level, the next round, the bottle with the air it takes in, or a lock on bacteria. */
 export const SULPHITE_AIMS = ['level', 'next-round', 'bottle', 'lock'] as const
 export type SulphiteAim = (typeof SULPHITE_AIMS)[number]
 

@@ -38,10 +38,11 @@ describe('pressure in a bottle', () => {
     [25, 1.21]
   ])('at %d °C a litre takes up %d g', (celsius, grams) => expect(Math.abs(co2Solubility(celsius) / grams - 1)).toBeLessThan(0.02))
   it('24 g/L of sugar make about six bar in a cool cellar, four grams a bar (craft 4.8, common practice)', () => {
-    const six = priming({ volumeL: 0.75, targetBar: 6, residualSugarGPerL: 0, abv: 11, fermentedAtCelsius: 20, servedAtCelsius: 10, bottleRatedBar: 12 })
+    const cellar = { residualSugarGPerL: 0, abv: 11, fermentedAtCelsius: 20, bottleRatedBar: 12 }
+    const six = priming({ volumeL: 0.75, targetBar: 6, servedAtCelsius: 10, ...cellar })
     expect(six.sugarGPerL).toBeGreaterThan(21)
     expect(six.sugarGPerL).toBeLessThan(26)
-    const cool = { volumeL: 1, residualSugarGPerL: 0, abv: 11, fermentedAtCelsius: 20, servedAtCelsius: 12, bottleRatedBar: 12 }
+    const cool = { volumeL: 1, servedAtCelsius: 12, ...cellar }
     const [more, less] = [priming({ ...cool, targetBar: 5 }), priming({ ...cool, targetBar: 4 })]
     expect(more.sugarGPerL - less.sugarGPerL).toBeGreaterThan(3.5)
     expect(more.sugarGPerL - less.sugarGPerL).toBeLessThan(4.5)

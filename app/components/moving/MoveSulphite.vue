@@ -25,14 +25,14 @@ const why = computed(() => {
     <h2>Sulphite</h2>
     <p v-if="!dose" class="soft">{{ why }}</p>
     <p v-else-if="doseG <= 0" class="soft">
-      None needed: free {{ dose.freeMgPerL.toFixed(0) }} mg/L, kept at {{ dose.targetMgPerL.toFixed(0) }}.
+      None needed: free {{ dose.freeMgPerL.toFixed(0) }} mg/L, level {{ dose.levelMgPerL.toFixed(0) }}.
     </p>
     <template v-else>
       <p>
         <b class="figure amount">{{ f.words(doseShown) }}</b>
         {{ byStock ? 'of a stock solution, 10 g in 100 mL' : materialTitle(salt).toLowerCase() }} for {{ net }}:
         <span class="soft">
-          free {{ dose.freeMgPerL.toFixed(0) }} to {{ dose.targetMgPerL.toFixed(0) }} mg/L and what it loses until the next round<template
+          free {{ dose.freeMgPerL.toFixed(0) }} to {{ dose.aimMgPerL.toFixed(0) }} mg/L, so that it lasts until the next round<template
             v-if="weighed.spoons"
           >; about {{ weighed.spoons.words }}, level</template>.
         </span>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { RoundLine } from '~/composables/useSulphiteRound'
 import { materialTitle } from '~/wording/materials'
-import { sayDay } from '~/wording/days'
+import { sayDayOf } from '~/wording/days'
 
 /** One wine of the round: what is free, what it is kept at, and what goes in. */
 const props = defineProps<{ line: RoundLine, salt: string, number: number }>()
@@ -14,7 +14,7 @@ function read() {
   emit('read', free.text, free.value)
   free.clear()
 }
-const keeps = computed(() => props.line.lot.upkeep?.belowAt && sayDay(props.line.lot.upkeep.belowAt.low.slice(0, 10)))
+const keeps = computed(() => props.line.lot.upkeep?.belowAt && sayDayOf(props.line.lot.upkeep.belowAt.low))
 </script>
 
 <template>
@@ -24,9 +24,9 @@ const keeps = computed(() => props.line.lot.upkeep?.belowAt && sayDay(props.line
       <div>
         <h2><NuxtLink :to="`/lots/${line.lot.id}`">{{ line.lot.name }}</NuxtLink></h2>
         <p class="soft">
-          {{ f.words(f.volume(line.lot.volume.value)) }}, pH {{ line.lot.ph!.value.toFixed(2) }}. Free
-          {{ line.freeMgPerL.toFixed(0) }} mg/L, {{ line.measured ? 'measured' : 'estimated' }}; kept at
-          {{ line.targetMgPerL.toFixed(0) }}.
+          {{ f.words(f.volume(line.lot.volume.value)) }}, {{ line.lot.ph ? `pH ${line.lot.ph.value.toFixed(2)}` : 'usual pH' }}. Free
+          {{ line.freeMgPerL.toFixed(0) }} mg/L, {{ line.measured ? 'measured' : 'estimated' }}; level
+          {{ line.levelMgPerL.toFixed(0) }}.
         </p>
       </div>
     </div>
@@ -42,8 +42,8 @@ const keeps = computed(() => props.line.lot.upkeep?.belowAt && sayDay(props.line
       @log="(actual, byStock) => emit('wentIn', actual, byStock)"
     />
     <p v-else><b>Nothing goes in.</b> <span class="soft">{{ keeps ? `It keeps at least to about ${keeps}.` : 'It keeps.' }}</span></p>
-    <FindingNote v-if="line.overLimit" tone="stop">
-      With it the total passes the limit for such a wine. Measure the total, and see why it loses so much.
+    <FindingNote v-if="line.cappedByLimit" tone="stop">
+      The limit for total SO₂ leaves no room for more. Measure the total, and find out why the wine loses so much.
     </FindingNote>
   </li>
 </template>

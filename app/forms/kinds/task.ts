@@ -3,10 +3,14 @@ import type { EntryOf } from '~~/core/ledger'
 import { type EntryForm, lotOf, orNone, text } from '../spec'
 
 const OUTCOME: Record<EntryOf<'task-ended'>['outcome'], string> = {
-  done: 'Done',
-  skipped: 'Not today, or left out',
-  moved: 'Moved',
-  seen: 'Seen, leave it'
+  'done': 'Done',
+  'otherwise': 'Done another way',
+  'was-so': 'Was so already',
+  'skipped': 'Not today, or left out',
+  'moved': 'Later',
+  'could-not': 'Could not be done',
+  'not-wanted': 'Not wanted any more',
+  'seen': 'Dismissed'
 }
 
 export const taskEndedForm: EntryForm<'task-ended'> = {
@@ -24,6 +28,7 @@ export const taskEndedForm: EntryForm<'task-ended'> = {
       task: text(values, 'task'),
       outcome: values.outcome as EntryOf<'task-ended'>['outcome'],
       until: values.outcome === 'moved' ? before?.until : undefined,
+      answer: before?.answer,
       note: orNone(text(values, 'note'))
     })
 }

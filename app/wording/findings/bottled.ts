@@ -1,26 +1,27 @@
 import type { BottledSays } from '~~/core/stages'
-import type { WordsFor } from './say'
+import { type WordsFor, capital, months } from './say'
 
-const months = (n: number): string => (n < 1.5 ? 'a month' : `${Math.round(n)} months`)
 const bottles = (n: number): string => (n === 1 ? 'the last bottle' : `${n} bottles`)
 
 export const BOTTLED: WordsFor<BottledSays> = {
   'taste-bottle': ({ left, monthsIn, lastRating, urgency }) => ({
-    title: urgency === 'wait' ? `It rests in bottles: ${left} left` : 'Open a bottle and taste it',
-    reason: `${monthsIn < 1 ? 'Just bottled' : `${months(monthsIn)} in the bottle`}${lastRating === undefined ? '' : `, ${lastRating} of 10 when it was last tasted`}; ${bottles(left)} left. One now and then tells how it goes.`,
-    action: 'Write down how it tastes'
+    title: urgency === 'wait' ? `In bottles: ${left} left` : 'Open a bottle and taste it',
+    reason: `${monthsIn < 1 ? 'Just bottled' : `${capital(months(monthsIn))} in the bottle`}${
+      lastRating === undefined ? '' : `, rated ${lastRating} of 10 last time`
+    }; ${bottles(left)} left. A taste now and then shows how it develops.`,
+    action: 'Write a tasting note'
   }),
   'lay-down': ({ left, upright }) => ({
-    title: upright ? 'They stand upright for three days' : 'Lay the bottles on their side',
+    title: upright ? 'Keep the bottles upright for three days' : 'Lay the bottles on their side',
     reason: upright
-      ? `${bottles(left)} under cork: upright until it has taken hold. Look whether one leaks.`
-      : `${bottles(left)} under cork: lying, it stays wet and tight. Shaken by the bottling it tastes of little for about six weeks: `
-        + 'judge it after.'
+      ? `${capital(bottles(left))} under cork: leave them upright until the cork grips. Check for leaks.`
+      : `${capital(bottles(left))} under cork: on its side the cork stays wet and tight. Wait about six weeks before you judge the wine.`
   }),
   'drink-up': ({ left, untilMonths, monthsIn, urgency }) => ({
-    title: urgency === 'wait' ? 'It may be at its best' : 'Drink it up',
-    reason: `${months(monthsIn)} in the bottle; such wines are good for about ${months(untilMonths)}, some longer. `
-      + `${left === 1 ? 'The last one is kept for a comparison.' : `${bottles(left)} left.`} Common practice.`,
-    action: 'Write down how it tastes'
+    title: urgency === 'wait' ? 'Probably at its best' : 'Drink it soon',
+    reason: `${capital(months(monthsIn))} in the bottle. Wines like it keep for about ${months(untilMonths)}, some longer. ${
+      left === 1 ? 'Keep the last one to compare.' : `${capital(bottles(left))} left.`
+    } Common practice.`,
+    action: 'Write a tasting note'
   })
 }

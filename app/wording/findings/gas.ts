@@ -2,22 +2,21 @@ import type { GasSays } from '~~/core/stages'
 import type { WordsFor } from './say'
 
 const BECAUSE = {
-  kit: 'Its clearing packets do nothing while gas holds the haze up.',
-  haze: 'It stays hazy, and gas may be what holds the haze up.',
-  stirred: 'It was stirred for it; whether all is out only a shaken sample tells.'
+  kit: 'The clearing packets do nothing while gas keeps the haze up.',
+  haze: 'It stays hazy, and gas may be the reason.',
+  stirred: 'You degassed it. Only a shaken sample shows whether all the gas is out.'
 } as const
 
 export const GAS_SAYS: WordsFor<GasSays> = {
   'shake-for-gas': ({ because }) => ({
-    title: 'Shake a sample for gas',
-    reason: `Half a jar, a thumb on it, shaken and opened. ${BECAUSE[because]}`,
-    action: 'Say what it did'
+    title: 'Shake a sample to check for gas',
+    reason: `Half fill a jar, cover it with your thumb, shake it and lift the thumb. ${BECAUSE[because]}`,
+    action: 'Enter the result'
   }),
   'degas': ({ gas }) => ({
-    title: gas === 'puff' ? 'Degas it: it puffs' : 'Degas it: it sighs',
-    reason:
-      'Warm it to 18 °C or more and stir it hard in short turns over a day or two, without drawing air in; time does it too. Gas '
-        + 'falsifies gravity, TA and pH. Never put powder into it before: it erupts.',
+    title: gas === 'puff' ? 'Degas it: there is a lot of gas' : 'Degas it: there is some gas',
+    reason: 'Warm it to 18 °C or more and stir it hard in short bursts over a day or two, without drawing in air. Time does it too. Gas '
+      + 'falsifies gravity, TA and pH. Add no powder before: it erupts.',
     action: 'Log it'
   })
 }

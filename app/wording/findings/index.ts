@@ -5,6 +5,7 @@ import { BLENDED } from './blended'
 import { BOTTLED } from './bottled'
 import { CLEARING } from './clearing'
 import { EVERY } from './every'
+import { FAULT } from './fault'
 import { FERMENT } from './ferment'
 import { FINING } from './fining'
 import { FINISHING } from './finishing'
@@ -36,6 +37,7 @@ const WORDS: WordsFor<StageSays> = {
   ...WOOD,
   ...GAS_SAYS,
   ...CLEARING,
+  ...FAULT,
   ...FINING,
   ...FINISHING,
   ...OAK,
@@ -55,14 +57,15 @@ export function sayFinding(finding: StageFinding, lot: LotView, f: SayFormat): F
 
 /** What is said of a lot that wants nothing. */
 export const REST: FindingWords = { title: 'Nothing to do', reason: 'Leave it alone and keep it topped up.' }
-export const OVER: FindingWords = { title: 'Nothing is held any more', reason: 'Its ledger stays.' }
+export const OVER: FindingWords = { title: 'Empty', reason: 'Its history stays.' }
 
 /** Where an action leads. */
 export function addressOf(action: Action): string {
   switch (action.to) {
+    case 'sulphite':
+      return `/bench/sulphite?lot=${action.lotId}${action.aim ? `&aim=${action.aim}` : ''}`
     case 'measure':
     case 'heat':
-    case 'sulphite':
     case 'correct':
     case 'stability':
     case 'cold':

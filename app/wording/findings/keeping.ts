@@ -1,45 +1,57 @@
 import { counted } from '~/wording/count'
-import { sayDay } from '~/wording/days'
+import { sayDayOf } from '~/wording/days'
 import type { KeepingSays } from '~~/core/stages'
 import type { WordsFor } from './say'
 
 export const KEEPING: WordsFor<KeepingSays> = {
-  'measure-wine': () => ({ title: 'Measure pH', reason: 'Its sulphite is reckoned by it.', action: 'Measure' }),
-  'measure-free': () => ({ title: 'Measure free SO₂', reason: 'Not known for this wine yet.', action: 'Measure' }),
-  'sulphite-low': ({ freeMgPerL, targetFreeMgPerL }, lot) => ({
-    title: 'Bring the sulphite up',
-    reason: `Free SO₂ about ${freeMgPerL.toFixed(0)} mg/L; pH ${lot.ph!.value.toFixed(2)} asks for ${targetFreeMgPerL.toFixed(0)}.`,
+  'measure-wine': () => ({
+    title: 'Measure pH',
+    reason: 'The sulphite dose depends on it. Without a meter Presk uses what is usual for such a wine.',
+    action: 'Measure'
+  }),
+  'measure-free': () => ({ title: 'Measure free SO₂', reason: 'Presk does not know it for this wine yet.', action: 'Measure' }),
+  'sulphite-low': ({ freeMgPerL, targetFreeMgPerL, assumed }, lot) => ({
+    title: 'Add sulphite',
+    reason: `Free SO₂ is about ${freeMgPerL.toFixed(0)} mg/L. ${
+      lot.ph && !assumed.includes('ph') ? `pH ${lot.ph.value.toFixed(2)} needs` : 'A wine like this usually needs'
+    } ${targetFreeMgPerL.toFixed(0)}.${assumed.includes('free') ? ' None was measured or added, so Presk counts none.' : ''}`,
     action: 'Work out the dose'
   }),
   'check-sulphite': ({ weeksSince, belowAt, urgency }) => ({
-    title: urgency === 'wait' ? 'It keeps: free SO₂ is looked at next' : 'Look at free SO₂',
-    reason: `Last known ${weeksSince < 1 ? 'within the week' : `${counted(Math.round(weeksSince), 'week')} ago`}; `
-      + `${belowAt ? sayBelow(belowAt) : 'it falls with time'}.`,
+    title: urgency === 'wait' ? 'Free SO₂ is fine for now' : 'Measure free SO₂',
+    reason: `Last known ${weeksSince < 1 ? 'within the week' : `${counted(Math.round(weeksSince), 'week')} ago`}. ${
+      belowAt ? sayBelow(belowAt) : 'It falls with time.'
+    }`,
     action: 'Measure'
+  }),
+  'ph-too-high': ({ ph, wantedFreeMgPerL }) => ({
+    title: `pH ${ph.toFixed(2)} is too high for sulphite to protect it`,
+    reason: `Presk asks for ${wantedFreeMgPerL.toFixed(0)} mg/L of free SO₂ at most, and at this pH that protects little. Lower the pH with `
+      + 'tartaric acid first, tasting as you go. Keep the wine cold and the vessel full.',
+    action: 'Try some acid'
   }),
   'sulphite-odd': ({ wrong }) =>
     wrong.code === 'rises'
       ? {
-          title: 'Free SO₂ rose with nothing given',
-          reason: `From ${wrong.fromMgPerL.toFixed(0)} to ${wrong.toMgPerL.toFixed(0)} mg/L: a dose was not written down, or one of the `
-            + 'two readings is wrong.',
+          title: 'Free SO₂ rose although none was added',
+          reason: `From ${wrong.fromMgPerL.toFixed(0)} to ${wrong.toMgPerL.toFixed(0)} mg/L. A dose was not logged, or one of the two `
+            + 'readings is wrong.',
           action: 'Measure again'
         }
       : {
-          title: 'It loses its sulphite fast',
-          reason: `About ${(100 * wrong.decayPerDay * 30).toFixed(0)} % in a month, twice the usual and more. Air over it, a warm place, `
-            + 'or something that binds: top it up, and smell it.',
+          title: 'It loses sulphite fast',
+          reason: `About ${(100 * wrong.decayPerDay * 30).toFixed(0)} % a month, more than twice the usual. Look for air above the wine, a `
+            + 'warm place, or something that binds it. Top it up and smell it.',
           action: 'Measure'
         },
   'free-above-total': ({ freeMgPerL, totalMgPerL }) => ({
-    title: 'Free SO₂ above the total',
-    reason: `Free ${freeMgPerL.toFixed(0)}, total ${totalMgPerL.toFixed(0)} mg/L: the free is a part of the total. One of the two is `
-      + 'wrong.',
+    title: 'Free SO₂ is above the total',
+    reason: `Free ${freeMgPerL.toFixed(0)}, total ${totalMgPerL.toFixed(0)} mg/L. Free SO₂ is a part of the total, so one of them is wrong.`,
     action: 'Measure again'
   })
 }
 
 const sayBelow = ({ low, high, mayBe }: { low: string, high: string, mayBe: boolean }): string =>
   mayBe
-    ? `by its own decay it may be below its level by now, and is by ${sayDay(high.slice(0, 10))}`
-    : `by its own decay it falls below its level between ${sayDay(low.slice(0, 10))} and ${sayDay(high.slice(0, 10))}`
+    ? `At its own rate it may be below its level by now, and will be by ${sayDayOf(high)}.`
+    : `At its own rate it falls below its level between ${sayDayOf(low)} and ${sayDayOf(high)}.`

@@ -9,34 +9,34 @@ const MISSING = { sugar: 'sugar', ph: 'pH', ta: 'titratable acidity' } as const
 export const MUST: WordsFor<MustSays> = {
   'measure-must': ({ missing }) => ({
     title: `Measure ${listed(missing.map((m) => MISSING[m]))}`,
-    reason: 'Every dose that follows rests on these.',
+    reason: 'Every dose that follows depends on these.',
     action: 'Measure'
   }),
   'sulphite-must': () => ({
-    title: 'Sulphite the must',
-    reason: 'Nothing in it yet. At once, by the expected juice; yeast can follow 12 to 24 hours later.',
+    title: 'Add the first sulphite',
+    reason: 'There is none in it yet. Add it at once, by the expected volume of juice. Yeast can follow after 12 to 24 hours.',
     action: 'Work out the dose'
   }),
   'correct-must': ({ phase }) => ({ title: CORRECT[phase].title, reason: CORRECT[phase].why, action: CORRECT[phase].action }),
-  'crush-step': ({ step }) => ({ title: STEP[step].title, reason: STEP[step].why, action: 'Open' }),
-  clock: ({ step, hoursLeft }) => ({
+  'crush-step': ({ step }) => ({ title: STEP[step].title, reason: STEP[step].why, action: 'Do this step' }),
+  'clock': ({ step, hoursLeft }) => ({
     title: `${CLOCK_RUNS[step] ?? STEP[step].name}: ${hoursWords(hoursLeft)} to go`,
     reason: STEP[step].why,
-    action: 'Open'
+    action: 'See this step'
   }),
   'wait-for-yeast': ({ hoursLeft }) => ({
-    title: `Wait ${Math.ceil(hoursLeft)} h before yeast`,
-    reason: 'Sulphite went in less than 12 hours ago; yeast would not start in it.'
+    title: `Wait ${Math.ceil(hoursLeft)} h before the yeast`,
+    reason: 'Sulphite went in less than 12 hours ago. Yeast would not start in it.'
   }),
-  pitch: ({ hoursSince }) => ({
+  'pitch': ({ hoursSince }) => ({
     title: 'Ready for yeast',
     reason:
       hoursSince > 24
-        ? 'More than a day since the sulphite: waiting longer invites spoilage.'
-        : 'Measured, and the sulphite has had its time.',
+        ? 'The sulphite went in more than a day ago. Waiting longer invites spoilage.'
+        : 'It is measured, and the sulphite has had its time.',
     action: 'Prepare the yeast'
   }),
-  judged: ({ judgement }, lot) => {
+  'judged': ({ judgement }, lot) => {
     const { verdict, meaning } = sayJudgement(judgement, lot.style)
     return { title: verdict, reason: meaning }
   },
@@ -45,9 +45,15 @@ export const MUST: WordsFor<MustSays> = {
     return { title: verdict, reason: meaning }
   },
   'ferments-by-itself': ({ fell }) => ({
-    title: 'Has it begun to ferment?',
-    reason: `The gravity fell by ${fell.toFixed(3)} and no yeast was logged. A must stirred better the second time reads lower too: look `
-      + 'for foam and warmth, then say where it stands.',
-    action: 'Say where it stands'
+    title: 'Has it started to ferment?',
+    reason: `The gravity fell by ${fell.toFixed(3)} and no yeast was logged. A must that was stirred better also reads lower. Look for foam `
+      + 'and warmth, then say whether it ferments.',
+    action: 'Say whether it ferments'
+  }),
+  'soak-warm': ({ what, celsius, max }, _lot, f) => ({
+    title: what === 'settle' ? 'Too warm to settle' : 'Too warm for a cold soak',
+    reason: `${f.words(f.temperature(celsius))}. Above ${f.words(f.temperature(max))} wild yeast and bacteria wake up. Cool it with frozen `
+      + 'bottles, or end this step and pitch your yeast.',
+    action: 'Plan the cooling'
   })
 }

@@ -24,4 +24,8 @@ export type WordsFor<Says extends { code: string }> = {
 
 export const days = (n: number): string => (Math.floor(n) <= 1 ? 'a day' : `${Math.floor(n)} days`)
 export const weeks = (n: number): string => (Math.floor(n) <= 1 ? 'a week' : `${Math.floor(n)} weeks`)
+export const months = (n: number): string => (n < 1.5 ? 'a month' : `${Math.round(n)} months`)
+export const hours = (n: number): string => (n < 1.5 ? 'an hour' : `${Math.round(n)} hours`)
 export const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1)
+/** An amount as it is weighed: more digits of less. */
+export const grams = (g: number): string => `${g < 10 ? g.toFixed(1) : g.toFixed(0)} g`

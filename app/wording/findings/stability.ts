@@ -9,13 +9,13 @@ export const STABILITY: WordsFor<StabilitySays> = {
     const words = TEST_STEP_WORDS[step]
     return {
       title: moved ? `${name}: ${words.move.toLowerCase()}` : `${name}: the sample is ${words.stands}`,
-      reason: moved ? `${words.does}.` : 'Its clock runs; the other glass stands beside it untouched.',
-      action: 'See its clock'
+      reason: moved ? `${words.does}.` : 'The test is running. Leave the other glass beside it untouched.',
+      action: 'See the timer'
     }
   },
   'read-test': ({ protocol }) => ({
     title: `${TEST_NAME[PROTOCOL[protocol].of]}: look at the sample`,
-    reason: 'Its time is over. Against a torch, beside the glass that was left alone.',
-    action: 'Say what fell'
+    reason: 'The time is up. Hold it against a torch beside the untouched glass.',
+    action: 'Enter the result'
   })
 }

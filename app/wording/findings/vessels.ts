@@ -8,16 +8,18 @@ export function sayVessel(finding: Finding<VesselSays>): FindingWords {
     case 'wash-vessel':
       return {
         title: `Wash ${finding.name}`,
-        reason: `${finding.held ? `${finding.held} came out of it` : 'It was emptied'}${finding.daysSince >= 1 ? ` ${days(finding.daysSince)} ago` : ''}. Dregs that dry on are hard to get off; sanitise it before it is filled.`
+        reason: `${finding.held ? `It held ${finding.held}` : 'It was emptied'}${
+          finding.daysSince >= 1 ? ` until ${days(finding.daysSince)} ago` : ''
+        }. Dried-on dregs are hard to remove. Sanitise it before you fill it again.`
       }
     case 'sulphur-barrel':
       return {
-        title: finding.urgency === 'wait' ? `${finding.name} keeps` : `Sulphur ${finding.name}`,
+        title: finding.urgency === 'wait' ? `${finding.name} is protected` : `Sulphur ${finding.name}`,
         reason:
           finding.daysSince === undefined
-            ? 'Empty wood turns sour. Rinsed and drained, burn a disc in it, or fill it with a holding solution of sulphite and citric '
-              + 'acid; bung it.'
-            : `Last sulphured ${days(finding.daysSince)} ago; every four to six weeks while it is empty.`
+            ? 'An empty barrel turns sour. Rinse and drain it, burn a sulphur disc in it or fill it with a holding solution of sulphite and '
+              + 'citric acid, and bung it.'
+            : `Last done ${days(finding.daysSince)} ago. Repeat it every four to six weeks while the barrel is empty.`
       }
   }
 }
@@ -25,5 +27,5 @@ export function sayVessel(finding: Finding<VesselSays>): FindingWords {
 /** Wood that has stood dry is swelled before a wine goes into it. */
 export const saySwelling = (isNew: boolean): string =>
   isNew
-    ? 'Swell it first: new wood is filled with clean water until nothing drips any more, one to three days, and drained.'
-    : 'Swell it first: it has stood empty. Clean water until nothing drips any more, a day or two, and drain it.'
+    ? 'Swell it first: fill new wood with clean water until nothing drips any more, one to three days, and drain it.'
+    : 'Swell it first, because it was empty: fill it with clean water until nothing drips any more, a day or two, and drain it.'

@@ -1,16 +1,16 @@
 import type { WoodSays } from '~~/core/stages'
-import { type WordsFor, weeks } from './say'
+import { type WordsFor, capital, weeks } from './say'
 
 export const WOOD: WordsFor<WoodSays> = {
   'taste-wood': ({ vessel, weeksIn, outInWeeks, urgency }) => ({
-    title: urgency === 'wait' ? `It takes up wood in ${vessel}` : `Taste it for wood: ${vessel}`,
-    reason: `${weeksIn < 1 ? 'Since this week' : `${weeks(weeksIn)} in it`}; by its size and its fills it should be out in about `
-      + `${weeks(Math.max(1, outInWeeks))}. Your tongue decides sooner. Common practice.`,
-    action: 'Say how it tastes'
+    title: urgency === 'wait' ? `Taking up wood in ${vessel}` : `Taste it for wood: ${vessel}`,
+    reason: `${weeksIn < 1 ? 'Since this week' : `${capital(weeks(weeksIn))} in it`}. Going by the barrel’s size and age, take it out in `
+      + `about ${weeks(Math.max(1, outInWeeks))}. Your tongue may decide sooner. Common practice.`,
+    action: 'Write how it tastes'
   }),
   'out-of-wood': ({ vessel, weeksIn, weeks: most }) => ({
     title: `Take it out of ${vessel}`,
-    reason: `${weeks(weeksIn)} in it, where such wood is usually enough after ${weeks(most)}. What is too much only a blend takes away.`,
+    reason: `${capital(weeks(weeksIn))} in it, where ${weeks(most)} is usually enough. Too much wood can only be blended away.`,
     action: 'Rack it'
   })
 }

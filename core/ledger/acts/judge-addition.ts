@@ -43,11 +43,14 @@ export function judgeAddition(before: LotState, after: LotState, added: EntryOf<
   const last = before.lastAdded
   const minutes = last === undefined ? Infinity : (Date.parse(at) - Date.parse(last.at)) / 60_000
   const same = last !== undefined && last.material === material && Math.abs(last.actual - actual) <= TWICE.within * actual
-  if (same && minutes <= TWICE.minutes && !added.stage) acts.push({ code: 'twice', material, amount: actual, unit, minutes: Math.round(minutes) })
+  if (same && minutes <= TWICE.minutes && !added.stage)
+    acts.push({ code: 'twice', material, amount: actual, unit, minutes: Math.round(minutes) })
   if (planned !== undefined && planned > 0 && (actual / planned < FAR.low || actual / planned > FAR.high) && !added.stage)
     acts.push({ code: 'far-from-plan', material, actual, planned, unit })
-  if (stepG !== undefined && unit === 'g' && actual < 10 * stepG && card?.kind === 'sulphite') acts.push({ code: 'below-scale', material, actual, stepG })
-  return [...acts, ...bySulphite(before, added), ...(card ? byCard(before, after, added, card) : []), ...bySugar(before, after, card, cards)]
+  if (stepG !== undefined && unit === 'g' && actual < 10 * stepG && card?.kind === 'sulphite')
+    acts.push({ code: 'below-scale', material, actual, stepG })
+  const ofCard = card ? byCard(before, after, added, card) : []
+  return [...acts, ...bySulphite(before, added), ...ofCard, ...bySugar(before, after, card, cards)]
 }
 
 function bySulphite(lot: LotState, { so2Share, actual, at }: EntryOf<'addition'>): Act[] {

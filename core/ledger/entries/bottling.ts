@@ -54,7 +54,8 @@ export const bottling: EntryKind<'bottling'> = {
       ...(free && { freeMgPerL: free.value }),
       ...(sugar && { sugarMid: sugar.mid, sugarHigh: sugar.high })
     }
-    const about = { at: bottled.at, ...filled, ...(bottled.closure && { closure: bottled.closure }), ...(bottled.place && { place: bottled.place }) }
+    const where = { ...(bottled.closure && { closure: bottled.closure }), ...(bottled.place && { place: bottled.place }) }
+    const about = { at: bottled.at, ...filled, ...where }
     lot.bottled = [
       ...lot.bottled,
       ...bottled.bottles.map((b) => ({ ...about, sizeMl: b.sizeMl, left: b.count, ...(b.material && { material: b.material }) }))

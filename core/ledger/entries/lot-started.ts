@@ -30,7 +30,7 @@ export const lotStarted: EntryKind<'lot-started'> = {
   }
 }
 
-/** What came with sulphite and nobody knows how much, mg/L total: 30 to 60 is usual in juice and frozen must. Common practice, no source. */
+/** What came with sulphite and nobody knows how much, mg/L total: 30 to 60 is usual. Common practice, no source. */
 const USUAL_ON_ARRIVAL = { value: 45, uncertainty: 25, freeShare: 1 / 3 } as const
 
 /** Must or juice that came with sulphite in it; where nobody knows, as if it had. */
@@ -45,7 +45,8 @@ export function cameSulphited(
   const { value, uncertainty, freeShare } = USUAL_ON_ARRIVAL
   const total = mgPerL ?? value
   const spread = mgPerL === undefined ? uncertainty : mgPerL * 0.2
-  const figure = (share: number): Figure => ({ value: total * share, uncertainty: spread * share, origin: 'estimated', at: by.at, from: [by.id] })
+  const about = { origin: 'estimated', at: by.at, from: [by.id] } as const
+  const figure = (share: number): Figure => ({ value: total * share, uncertainty: spread * share, ...about, from: [...about.from] })
   lot.totalSo2 ??= figure(1)
   lot.freeSo2 ??= figure(freeShare)
 }

@@ -61,7 +61,8 @@ export const transfer: EntryKind<'transfer'> = {
       if (move.purpose === 'press') lot.pressedAt ??= move.at
       if (takesOffLees(move, lot, wasEmpty)) {
         // Several moves of one afternoon are one racking.
-        if (lot.rackedAt === undefined || Date.parse(move.at) - Date.parse(lot.rackedAt) > ONE_RACKING_MS) lot.rackings = [...lot.rackings, move.at]
+        const again = lot.rackedAt === undefined || Date.parse(move.at) - Date.parse(lot.rackedAt) > ONE_RACKING_MS
+        if (again) lot.rackings = [...lot.rackings, move.at]
         lot.rackedAt = move.at
       }
       const value = [...lot.contents.values()].reduce((sum, litres) => sum + litres, 0)

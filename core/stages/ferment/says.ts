@@ -16,5 +16,6 @@ export type FermentSays =
   | { code: 'left-alone', days: number }
   /** The yeast shows nothing; it stands where no gravity tells whether it is dry; it stands with sugar left. */
   | { code: 'not-begun', hours: number }
-  | { code: 'tell-if-dry' | 'stuck', sg: number, hours: number, sugarLow: number, sugarHigh: number }
+  | { code: 'tell-if-dry', sg: number, hours: number, sugarLow: number, sugarHigh: number }
+  | { code: 'stuck', sg: number, hours: number, sugarLow: number, sugarHigh: number }
   | WrongSays

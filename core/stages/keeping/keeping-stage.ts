@@ -71,7 +71,8 @@ export const keepingStage: Stage<KeepingSays> = {
 function look(lot: LotView, now: string): Says {
   const { upkeep } = lot
   // The last look at it, or the last dose: by whichever its level is known.
-  const at = [lot.series.freeSo2?.at(-1)?.at, lot.lastSulphiteAt].filter((x) => x !== undefined).sort().at(-1) ?? lot.freeSo2?.at ?? lot.startedAt
+  const known = [lot.series.freeSo2?.at(-1)?.at, lot.lastSulphiteAt].filter((x) => x !== undefined)
+  const at = known.sort().at(-1) ?? lot.freeSo2?.at ?? lot.startedAt
   const low = upkeep?.belowAt?.low ?? later(at, LOOK_H.due)
   const due = [later(at, LOOK_H.soonest), [low, later(at, LOOK_H.due)].sort()[0]!].sort()[1]!
   return {

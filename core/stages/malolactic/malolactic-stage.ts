@@ -112,12 +112,13 @@ function sugarInTheWay(lot: LotView): boolean {
   return left !== undefined && left.mid > MOST_SUGAR && lot.saidDryAt === undefined
 }
 
+const benchOf = (lot: LotView) => ({ to: 'malolactic', lotId: lot.id }) as const
 const block = (lot: LotView) => ({ code: 'block-malolactic', drafts: [{ type: 'lot-planned', lotId: lot.id, malolactic: 'blocked' }] }) as const
 const warm = (lot: LotView) =>
   ({ code: 'warm-it', drafts: [{ type: 'operation', lotId: lot.id, what: 'warm' }], days: HELPED_DAYS }) as const
 const culture = (lot: LotView) => ({ code: 'another-culture', action: { to: 'malolactic', lotId: lot.id }, days: HELPED_DAYS }) as const
 
-/** Bacteria are asked for where they can work; where they cannot, or nobody came to it for weeks, it is asked whether it is still wanted. */
+/** Bacteria are asked for where they can work; where they cannot, or after weeks of silence, the question is whether they are wanted. */
 function begin(lot: LotView, cellar: CellarView, now: string): Says {
   const obstacle = hopeless(lot, cellar)
   if (!obstacle && sugarInTheWay(lot)) return tellSugar(lot)
@@ -137,7 +138,9 @@ function begin(lot: LotView, cellar: CellarView, now: string): Says {
     evidence: lot.ph?.from ?? [],
     action: { to: 'malolactic', lotId: lot.id },
     waysOut: [
-      ...(obstacle === 'sorbate' || obstacle === 'vinegar' ? [] : [{ code: 'begin-malolactic', action: { to: 'malolactic', lotId: lot.id }, days: HELPED_DAYS } as const]),
+      ...(obstacle === 'sorbate' || obstacle === 'vinegar'
+        ? []
+        : [{ code: 'begin-malolactic', action: benchOf(lot), days: HELPED_DAYS } as const]),
       ...(found?.limiting === 'celsius' ? [warm(lot)] : []),
       { code: 'no-malolactic', drafts: [{ type: 'lot-planned', lotId: lot.id, malolactic: 'none' }] },
       { code: 'wait', days: WAIT_DAYS }

@@ -36,7 +36,7 @@ export function airOver(lot: LotView, cellar: Pick<CellarView, 'vessels'>, now: 
 /** Gas over a wine in a closed vessel holds for so long, h: common practice, no source. */
 const GAS_HOLDS_H = 14 * 24
 
-/** Still too young to be topped up, h after it was found dry: gas keeps the air off, and foam would run over. Common practice, no source. */
+/** Too young to be topped up, h after it was found dry: gas keeps the air off, and foam would run over. Common practice. */
 const GASSY_H = 14 * 24
 /** What was asked of a vessel is asked again in its rhythm, h: a month's round, sooner where there is much air. Ours. */
 const AGAIN_H = { some: 5 * 7 * 24, high: 2 * 7 * 24 } as const

@@ -4,8 +4,11 @@ import { describe, expect, it } from 'vitest'
  * An example in a docstring is a promise: each that ends in a number is worked out with what its own file exports, and holds to the digits
  * that it shows ("about" allows one in the last of them more).
  */
-const sources = import.meta.glob<string>(['./**/*.ts', '!./**/*.test.ts', '!./**/*.fixture.ts'], { query: '?raw', import: 'default', eager: true })
-const modules = import.meta.glob<Record<string, unknown>>(['./**/*.ts', '!./**/*.test.ts', '!./**/*.fixture.ts'], { eager: true })
+const sources = import.meta.glob<string>(
+  ['../../core/**/*.ts', '!**/*.test.ts', '!**/*.fixture.ts'],
+  { query: '?raw', import: 'default', eager: true }
+)
+const modules = import.meta.glob<Record<string, unknown>>(['../../core/**/*.ts', '!**/*.test.ts', '!**/*.fixture.ts'], { eager: true })
 
 interface Example {
   file: string

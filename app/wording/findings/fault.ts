@@ -1,0 +1,19 @@
+import type { FaultSays } from '~~/core/stages'
+import type { WordsFor } from './say'
+
+const TITLE = { 'rotten-egg': 'Rotten egg smell', 'vinegar': 'Vinegar smell', 'nail-varnish': 'Nail varnish smell' } as const
+
+export const FAULT: WordsFor<FaultSays> = {
+  'wine-smells': ({ smell, full }) => ({
+    title: TITLE[smell],
+    reason: {
+      'rotten-egg': 'Rack it off its lees with a splash and smell it again in two days. Copper is toxic and limited by law: a last resort, '
+        + 'dosed by a laboratory, never by guesswork.',
+      'vinegar': `Acetic bacteria need air. ${full ? 'Keep the vessel full' : 'Fill the vessel to the neck, or move it to a smaller one'}, `
+        + 'bring the sulphite to its level and keep it cool. What is there stays. Keep its tools away from other wines.',
+      'nail-varnish': `Ethyl acetate, a spoilage product. ${full ? 'Keep the vessel full' : 'Fill the vessel to the neck'}, bring the `
+        + 'sulphite to its level and keep it cool. A trace may fade; if it is strong, do not blend it into another wine.'
+    }[smell],
+    action: smell === 'rotten-egg' ? 'Rack it' : full ? 'Work out the sulphite' : 'Move it'
+  })
+}
