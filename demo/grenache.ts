@@ -36,7 +36,8 @@ export function grenache(put: Put, vintage: number): void {
     [91, 1.034, 27],
     [90, 1.017, 26],
     [88, 1.001, 24],
-    [85, 0.995, 22]
+    [86, 0.994, 22],
+    [84, 0.993, 21]
   ] as const) {
     put(day, 18, {
       type: 'reading',
@@ -49,9 +50,10 @@ export function grenache(put: Put, vintage: number): void {
     })
     put(day, 18, { type: 'reading', lotId, quantity: 'temperature', typed: String(celsius), value: celsius })
   }
-  put(85, 19, { type: 'operation', lotId, what: 'punch-down', note: 'last one; the cap is sinking' })
-  put(84, 11, { type: 'transfer', purpose: 'fill', from: { lotId }, to: { lotId, vesselId: 'vessel-big-glass' }, outL: 34, inL: 33.4 })
-  put(84, 11, { type: 'transfer', purpose: 'fill', from: { lotId }, to: { lotId, vesselId: 'vessel-small-glass' }, outL: 5, inL: 4.8 })
+  put(88, 19, { type: 'operation', lotId, what: 'punch-down', note: 'last one; the cap is sinking' })
+  put(87, 11, { type: 'transfer', purpose: 'press', from: { lotId }, to: { lotId }, outL: 39, inL: 39 })
+  put(83, 11, { type: 'transfer', purpose: 'rack', from: { lotId }, to: { lotId, vesselId: 'vessel-big-glass' }, outL: 34, inL: 33.4 })
+  put(83, 11, { type: 'transfer', purpose: 'rack', from: { lotId }, to: { lotId, vesselId: 'vessel-small-glass' }, outL: 5, inL: 4.8 })
   put(83, 12, { type: 'reading', lotId, quantity: 'malic', typed: '1.9', value: 1.9 })
   put(83, 12, { type: 'reading', lotId, quantity: 'ph', typed: '3.52', value: 3.52, instrumentId: 'inst-ph-meter' })
   put(83, 12, { type: 'reading', lotId, quantity: 'ta', typed: '6.2', value: 6.2 })

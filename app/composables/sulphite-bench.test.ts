@@ -5,6 +5,7 @@ import { type Draft, type Entry, type Fact, type LotView, foldCellar, lotAt } fr
 import { NOW, daysAgo } from './fixtures/house'
 
 const { useSulphiteBench } = await import('./useSulphiteBench')
+const { doseFor } = await import('~~/core/stages')
 
 beforeEach(() => setActivePinia(createPinia()))
 
@@ -27,7 +28,7 @@ function wine(style: 'red' | 'white', ...more: Entry[]): LotView {
   ])
   return lotAt(cellar.lots.get(lotId)!, NOW)
 }
-const bench = (lot?: LotView) => useSulphiteBench(shallowRef(lot))
+const bench = (lot?: LotView, aim?: string) => useSulphiteBench(shallowRef(lot), () => aim)
 
 describe('the sulphite bench', () => {
   it('begins with what is known of the lot: its pH, volume, free SO₂ as it stands now, and what is usual of its style', () => {
@@ -51,7 +52,7 @@ describe('the sulphite bench', () => {
     expect(bench(wine('white', plan)).targetMolecular.value).toBe(0.35)
   })
   it('weighs by hand: 21 L at pH 3.3 from 18 to 25.5 mg/L, a third bound, is 0.41 g, and less than a scale of 0.1 g tells', () => {
-    const { fields, dose, usesStock, stockMl, working } = bench(wine('white'))
+    const { fields, dose, usesStock, stockMl, working } = bench(wine('white'), 'level')
     fields.free.text = '18'
     fields.bound.text = '33,3'
     // 0.8 × (1 + 10^(3.3 − 1.81)) = 25.52; (25.52 − 18) ÷ 0.667 = 11.28 mg/L; × 21 ÷ 1000 ÷ 0.576 = 0.411 g.
@@ -74,8 +75,19 @@ describe('the sulphite bench', () => {
     expect(fields[key].message).toMatch(message)
     expect(fields[key].text).toBe(text)
   })
+  it.each(['level', 'next-round', 'bottle', 'lock'] as const)('one question, one answer: %s is what every other page gives', (aim) => {
+    for (const style of ['white', 'red'] as const) {
+      const lot = wine(style, entry(0.5, { type: 'lot-planned', lotId, malolactic: 'none' } as Draft<Fact>))
+      const { dose, aims } = bench(lot, aim)
+      const elsewhere = doseFor(lot, aim)
+      // The fields round free SO₂ to whole mg/L and what binds to whole per cent.
+      expect(Math.abs(dose.value!.grams - elsewhere.grams)).toBeLessThan(0.04)
+      expect(dose.value!.targetFreeMgPerL).toBeCloseTo(elsewhere.aimMgPerL, 0)
+      expect(aims.value.find((a) => a.aim === aim)!.dose!.grams).toBe(dose.value!.grams)
+    }
+  })
   it('takes the plan in the unit it is measured out in', () => {
-    const { fields, takePlan } = bench(wine('white'))
+    const { fields, takePlan } = bench(wine('white'), 'level')
     fields.free.text = '18'
     takePlan()
     expect(fields.actual.text).toMatch(/^\d\.\d$/)

@@ -1,10 +1,12 @@
 import { fact } from '~~/core/drafts'
+import { WAY_OUT } from '~/wording/ways-out'
 import type { Said } from './useFloor'
 
 /** Ways to deal with a task or a finding without doing what it asks: not today, another day, done already, seen. */
 export function useEnding() {
   const cellar = useCellarStore()
   const logged = useLogged()
+  const { leadsTo, answer } = useAnswer()
   type Outcome = 'done' | 'skipped' | 'moved' | 'seen'
 
   async function end({ finding, words }: Said, outcome: Outcome, days?: number): Promise<void> {
@@ -24,8 +26,13 @@ export function useEnding() {
             : 'done'
     logged(`${words.title}: ${said}`)
   }
-  /** The menu behind a task's dots. */
+  /** The menu behind a task's dots: ways round it, and when to ask again. */
   const menu = (said: Said) => [
+    ...(said.finding.waysRound ?? []).map((way) => {
+      const to = leadsTo(way)
+      const does = to ? { to } : { onSelect: () => void answer(said.finding, way) }
+      return { label: WAY_OUT[way.code].label, icon: to ? 'i-lucide-arrow-right' : 'i-lucide-check', ...does }
+    }),
     { label: 'Done already', icon: 'i-lucide-check', onSelect: () => void end(said, 'done') },
     { label: 'In three days', icon: 'i-lucide-calendar-clock', onSelect: () => void end(said, 'moved', 3) },
     { label: 'In a week', icon: 'i-lucide-calendar-clock', onSelect: () => void end(said, 'moved', 7) },

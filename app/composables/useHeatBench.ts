@@ -1,8 +1,7 @@
 import { heatBalance, learnLoss } from '~~/core/fermentation'
 import { gravityOf } from '~~/core/hydrometry'
 import type { LotView } from '~~/core/ledger'
-import { airBeside, bandOfLot, believedTemperatures } from '~~/core/stages'
-import { expectedNow } from './expectedNow'
+import { airBeside, bandOfLot, believedTemperatures, expectedAt } from '~~/core/stages'
 
 const HOUR = 3_600_000
 /** A cellar of which nothing was read, °C. */
@@ -35,8 +34,8 @@ export function useHeatBench(lot: Ref<LotView | undefined>) {
   const known = computed(() => (lot.value ? forecasts.known.get(lot.value.id) : undefined))
   /** What the forecast expects it to take over the next day. */
   const forecastPace = computed(() => {
-    const a = expectedNow(known.value, now.value)
-    const b = expectedNow(known.value, new Date(Date.parse(now.value) + 24 * HOUR).toISOString())
+    const a = expectedAt(known.value, now.value)
+    const b = expectedAt(known.value, new Date(Date.parse(now.value) + 24 * HOUR).toISOString())
     return a && b ? Math.max(0, (a.mid - b.mid) / SG_PER_GRAM) : undefined
   })
   const fill = { volume: filler(volume), must: filler(must), target: filler(target), room: filler(room), pace: filler(pace) }
@@ -65,7 +64,7 @@ export function useHeatBench(lot: Ref<LotView | undefined>) {
     if (!l || !k) return undefined
     const looks = believedTemperatures(l).map((p) => ({ hours: (Date.parse(p.at) - Date.parse(k.startAt)) / HOUR, celsius: p.value }))
     if (looks.length < 3 || room.value === undefined) return undefined
-    const sgAt = (hours: number) => expectedNow(k, new Date(Date.parse(k.startAt) + hours * HOUR).toISOString())?.mid ?? 1
+    const sgAt = (hours: number) => expectedAt(k, new Date(Date.parse(k.startAt) + hours * HOUR).toISOString())?.mid ?? 1
     return withinLimits(() => learnLoss(looks, (h) => (sgAt(h) - 0.99) / SG_PER_GRAM, room.value!, l.volume.value))
   })
   const ok = computed(() => [volume, must, target, room, pace].every((x) => x.ok))

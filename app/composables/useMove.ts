@@ -1,3 +1,4 @@
+import { BRIM_BY_EYE } from '~~/core/cellar'
 import { addition, fact, transfer } from '~~/core/drafts'
 import { type Draft, type Fact, type LotView, isWine } from '~~/core/ledger'
 import { SO2_SHARE } from '~~/core/sulphite'
@@ -10,8 +11,6 @@ import { MOVE_AS, type MoveAs, PLACE_FIRST, TOPPING_DOUBT, sayLikeness } from '~
 const EXPECTED_SLACK = 1.3
 /** So many times the usual lees may still be lees: a loose cap of pulp. Common practice, no source. */
 const LEES_AT_MOST = 2.5
-/** By eye a vessel takes a little more than was noted of it, and a measured volume may be off by as much. */
-const BY_EYE = 1.02
 export interface MoveRow {
   vesselId: string
   litres: ReturnType<typeof useVolumeField>
@@ -178,7 +177,7 @@ export function useMove(lotId: string) {
     if (!l) return { field: 'from', reason: 'This lot is gone.' }
     if (as.value === 'top-up') {
       if (!topper.value) return { field: 'topper', reason: 'Say which wine it is topped up with.' }
-      const room = (vesselOf(ours.value)?.capacityL ?? 1e6) * BY_EYE - held.value
+      const room = (vesselOf(ours.value)?.capacityL ?? 1e6) * BRIM_BY_EYE - held.value
       if ((topL.value ?? 0) > room)
         return { field: 'topL', reason: `${nameOf(ours.value)} has room for ${f.words(f.volume(Math.max(0, room)))}.` }
       return tooMuch(topperLot.value, topper.value.split('/')[1] ?? '', topL.value ?? 0, 'topL')
@@ -189,7 +188,7 @@ export function useMove(lotId: string) {
     }
     const bad = rows.value.findIndex((r) => !r.vesselId)
     if (bad >= 0) return { field: `vessel${bad}`, reason: 'Say into which vessel.' }
-    const brim = rows.value.findIndex((r) => (r.litres.value ?? 0) > (vesselOf(r.vesselId)?.capacityL ?? 1e6) * BY_EYE)
+    const brim = rows.value.findIndex((r) => (r.litres.value ?? 0) > (vesselOf(r.vesselId)?.capacityL ?? 1e6) * BRIM_BY_EYE)
     if (brim >= 0) {
       const vessel = vesselOf(rows.value[brim]!.vesselId)!
       return { field: `litres${brim}`, reason: `${vessel.name} holds ${f.words(f.volume(vessel.capacityL))}: no more goes in.` }
@@ -199,7 +198,7 @@ export function useMove(lotId: string) {
   }
   function tooMuch(of: LotView | undefined, vesselId: string, litres: number, field: string) {
     const there = of?.contents.get(vesselId) ?? 0
-    const most = there * (of?.volume.origin === 'measured' ? BY_EYE : EXPECTED_SLACK) + 0.1
+    const most = there * (of?.volume.origin === 'measured' ? BRIM_BY_EYE : EXPECTED_SLACK) + 0.1
     if (litres <= most) return undefined
     return { field, reason: `${nameOf(vesselId)} holds ${f.words(f.volume(there))}. If there is more, log its volume first.` }
   }

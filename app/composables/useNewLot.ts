@@ -39,6 +39,9 @@ export function useNewLot() {
   /** Frozen must of a red has its skins in it, frozen juice none. */
   const onSkins = ref(true)
   watch(style, (is) => (onSkins.value = is === 'red'))
+  /** Juice, frozen must and kits often come with sulphite in them; what is not said is asked on crush day. */
+  const sulphited = ref<'later' | 'yes' | 'no' | 'unknown'>('later')
+  const mayBeSulphited = computed(() => ['juice', 'frozen', 'kit'].includes(stream.value))
 
   const inLitres = (most: number, words: string, required = true) =>
     useVolumeField({ required, limits: { min: 0.1, max: most, words } })
@@ -202,6 +205,7 @@ export function useNewLot() {
         arrivalId: arrival.value?.arrivalId,
         at: at.value,
         onSkins: stream.value === 'frozen' ? onSkins.value : undefined,
+        sulphited: mayBeSulphited.value && sulphited.value !== 'later' ? sulphited.value : undefined,
         kit:
           stream.value === 'kit' && kitTarget.value !== undefined
             ? { targetSg: kitTarget.value, packets: named, ...(kitLine.value !== undefined && { lineL: kitLine.value }) }
@@ -226,6 +230,8 @@ export function useNewLot() {
     saving,
     at,
     onSkins,
+    sulphited,
+    mayBeSulphited,
     reckoned,
     mass,
     volume,

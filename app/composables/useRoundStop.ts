@@ -1,6 +1,6 @@
 import { brixFromSg, correctRefractometer, sgFromBrix } from '~~/core/hydrometry'
 import { BELIEVED_C, type LotView, type Smell, gravityOf } from '~~/core/ledger'
-import { fermentStart } from '~~/core/stages'
+import { expectedAt, fermentStart } from '~~/core/stages'
 import { type KeptStop, type RoundWork, lookEntries } from './useRound'
 
 /** With what gravity was last read on a round: most people have one hydrometer. */
@@ -60,7 +60,7 @@ export function useRoundStop(lot: LotView, kept: KeptStop | undefined) {
     const at = sampleC.value ?? celsius.value
     return at !== undefined && at >= BELIEVED_C.min && at <= BELIEVED_C.max ? at : undefined
   })
-  const expected = computed(() => expectedNow(forecasts.known.get(lot.id), now.value))
+  const expected = computed(() => expectedAt(forecasts.known.get(lot.id), now.value))
   const unit = computed(() => (gravity.parsed.ok ? gravity.parsed.unit : undefined))
 
   /** What was typed, as the gravity it will count as; a refractometer's is corrected from this lot's own original °Brix. */

@@ -1,4 +1,5 @@
 import { counted } from '~/wording/count'
+import { SULPHITE_AIM, sayAim } from '~/wording/sulphite'
 import {
   type SulphiteSalt,
   type SulphiteSchool,
@@ -14,15 +15,21 @@ import {
   tabletsFor
 } from '~~/core/sulphite'
 import { type LotView, isMust, molecularKept } from '~~/core/ledger'
+import { SULPHITE_AIMS, type SulphiteAim } from '~~/core/findings'
 import { MATERIALS } from '~~/core/materials'
+import { doseFor, isKept } from '~~/core/stages'
 import { inSpoons } from '~~/core/units'
 
 /** Strength of the stock solution that is proposed: 10 g made up to 100 mL. */
 const STOCK_G_PER_L = MATERIALS['potassium-metabisulphite'].stockGPerL!
 const SCHOOLS: readonly SulphiteSchool[] = ['by-ph', 'tablets', 'double', 'minimal', 'none']
 
-/** The sulphite bench: fields filled from the lot, the dose that follows, and its working. */
-export function useSulphiteBench(lot: Ref<LotView | undefined>) {
+/**
+ * The sulphite bench: fields filled from the lot, the dose that follows, and its working. Of a wine it is the dose that the round, a
+ * racking and every task would give for the same aim.
+ * @param asked the aim that the address names
+ */
+export function useSulphiteBench(lot: Ref<LotView | undefined>, asked: () => unknown = () => undefined) {
   const settings = useSettingsStore()
   const f = useFormat()
   const fields = {
@@ -90,23 +97,43 @@ export function useSulphiteBench(lot: Ref<LotView | undefined>) {
     })
   })
 
-  const dose = computed(() => {
+  /** A wine is dosed for an aim; a must, or what is no lot, for a level alone. */
+  const wine = computed(() => (lot.value && !isMust(lot.value) && !byWine.value ? lot.value : undefined))
+  const aim = computed<SulphiteAim>(() => {
+    const named = asked()
+    return SULPHITE_AIMS.find((a) => a === named) ?? (wine.value && isKept(wine.value) ? 'next-round' : 'level')
+  })
+  const given = computed(() => {
     const { ph, volume, free, bound } = fields
     const [phNow, volumeL] = [ph.value, volume.value]
     if (phNow === undefined || volumeL === undefined || !free.ok || !bound.ok) return undefined
-    return withinLimits(() =>
+    const boundShare = (bound.value ?? 0) / 100
+    return { ph: phNow, volumeL, freeMgPerL: free.value ?? 0, boundShare, molecular: targetMolecular.value }
+  })
+  const doseOf = (is: SulphiteAim) =>
+    wine.value && given.value && withinLimits(() => doseFor(wine.value!, is, salt.value, given.value))
+  /** The same wine for each aim, side by side. */
+  const aims = computed(() => SULPHITE_AIMS.map((is) => ({ aim: is, dose: doseOf(is) })))
+  const ofLot = computed(() => doseOf(aim.value))
+
+  const dose = computed(() => {
+    const typed = given.value
+    if (!typed) return undefined
+    const { molecular, ...levels } = typed
+    const found = withinLimits(() =>
       sulphiteDose({
-        ph: phNow,
-        volumeL,
-        freeMgPerL: free.value ?? 0,
-        boundShare: (bound.value ?? 0) / 100,
-        targetMolecularMgPerL: targetMolecular.value,
+        ...levels,
+        ...(ofLot.value ? { targetFreeMgPerL: ofLot.value.aimMgPerL } : { targetMolecularMgPerL: molecular }),
         salt: salt.value,
         scaleStepG: settings.values.scaleStepG,
         ...(byWine.value && ofWine.value),
         ...(lot.value && { totalMgPerL: lot.value.totalSo2?.value ?? 0, limitTotalMgPerL: TOTAL_LIMIT[lot.value.style] })
       })
     )
+    if (!found || !ofLot.value) return found
+    // Where its limit leaves room for less, that is said in its place.
+    const findings = found.findings.filter((x) => x.code !== 'over-total-limit' || !ofLot.value!.cappedByLimit)
+    return { ...found, addMgPerL: ofLot.value.addMgPerL, grams: ofLot.value.grams, findings }
   })
   const usesStock = computed(() => dose.value?.findings.some((x) => x.code === 'below-scale') ?? false)
   const stockMl = computed(() => dose.value && stockSolutionMl(dose.value.grams, STOCK_G_PER_L))
@@ -124,12 +151,13 @@ export function useSulphiteBench(lot: Ref<LotView | undefined>) {
     const litres = fields.volume.value!
     const free = (fields.free.value ?? 0).toFixed(0)
     const share = (fields.bound.value ?? 0) / 100
+    const levelMgPerL = ofLot.value?.levelMgPerL ?? d.targetFreeMgPerL
+    const formula = `${targetMolecular.value} × (1 + 10^(${ph} − ${d.pka.toFixed(2)}))`
     return [
-      {
-        what: 'Free wanted',
-        formula: `${targetMolecular.value} × (1 + 10^(${ph} − ${d.pka.toFixed(2)}))`,
-        result: `${d.targetFreeMgPerL.toFixed(1)} mg/L`
-      },
+      { what: 'Level', formula, result: `${levelMgPerL.toFixed(1)} mg/L` },
+      ...(ofLot.value && aim.value !== 'level'
+        ? [{ what: SULPHITE_AIM[aim.value].label, formula: sayAim(aim.value, levelMgPerL, d.targetFreeMgPerL), result: `${d.targetFreeMgPerL.toFixed(1)} mg/L` }]
+        : []),
       {
         what: 'To add',
         formula: `(${d.targetFreeMgPerL.toFixed(1)} − ${free}) ÷ (1 − ${share.toFixed(2)})`,
@@ -180,6 +208,9 @@ export function useSulphiteBench(lot: Ref<LotView | undefined>) {
     salt,
     targetMolecular,
     freeHint,
+    aim,
+    aims,
+    ofLot,
     dose,
     usesStock,
     stockMl,

@@ -1,6 +1,7 @@
 import { isMust } from '~~/core/ledger'
 import { addition, fact, inoculation } from '~~/core/drafts'
 import { crushSteps } from '~~/core/stages'
+import { targetBand } from '~~/core/fermentation'
 import { brixFromSg, potentialAlcohol } from '~~/core/hydrometry'
 import { PITCH, YEASTS, chooseYeast, pitchPlan, starterPlan, yeastOf } from '~~/core/yeast'
 import { toCalendar } from '~/data/calendar'
@@ -74,7 +75,7 @@ export function useYeastBench() {
             {
               style: lot.value!.style,
               potentialAbv: Math.min(20, Math.max(5, potential.value!)),
-              temperatureC: lot.value!.style === 'red' ? { min: 20, max: 27 } : { min: 14, max: 18 },
+              temperatureC: targetBand(lot.value!.style),
               malolacticWanted: !['none', 'blocked'].includes(lot.value!.plan.malolactic),
               ...(lot.value!.others.yan && { yanMgPerL: lot.value!.others.yan.value })
             },

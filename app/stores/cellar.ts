@@ -236,8 +236,8 @@ export const useCellarStore = defineStore('cellar', () => {
   }
 
   /** Takes a correction back by correcting to what stood before it. */
-  const undoCorrection = async (before: Fact): Promise<boolean> =>
-    (await log([{ type: 'correction', targetId: before.id, reason: 'Correction taken back', replacement: before }])) !== undefined
+  const undoCorrection = async (...before: Fact[]): Promise<boolean> =>
+    (await log(before.map((b) => ({ type: 'correction', targetId: b.id, reason: 'Correction taken back', replacement: b })))) !== undefined
 
   /** Takes back what was done last, if it was anything. */
   async function undoLast(): Promise<boolean> {

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import type { LeesFinding } from '~~/core/yeast'
-import { expectedNow } from '~/composables/expectedNow'
+import { expectedAt } from '~~/core/stages'
 import { axisAround } from '~/composables/useChartClothes'
 import { sayIn } from './forecast'
 import { sayFollowed } from './followed'
@@ -46,11 +46,11 @@ describe('what is expected now', () => {
   it.each([
     ['2026-10-01T06:00:00.000Z', 1.08],
     ['2026-10-01T09:00:00.000Z', 1.075]
-  ])('%s lies between the points', (now, mid) => expect(expectedNow(known, now)!.mid).toBeCloseTo(mid, 9))
+  ])('%s lies between the points', (now, mid) => expect(expectedAt(known, now)!.mid).toBeCloseTo(mid, 9))
   it.each(['2026-09-30T00:00:00.000Z', '2026-10-02T00:00:00.000Z'])('%s is beyond what was forecast', (now) =>
-    expect(expectedNow(known, now)).toBeUndefined()
+    expect(expectedAt(known, now)).toBeUndefined()
   )
-  it('nothing forecast, nothing expected', () => expect(expectedNow(undefined, '2026-10-01T06:00:00.000Z')).toBeUndefined())
+  it('nothing forecast, nothing expected', () => expect(expectedAt(undefined, '2026-10-01T06:00:00.000Z')).toBeUndefined())
 })
 
 describe('an axis around its values', () => {

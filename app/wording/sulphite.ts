@@ -1,4 +1,28 @@
+import type { SulphiteAim } from '~~/core/findings'
 import type { SchoolAdvice, SulphiteFinding, SulphiteSchool } from '~~/core/sulphite'
+import { BOTTLING_RESERVE, NEXT_ROUND_DAYS } from '~~/core/stages'
+
+/** What a dose has to last for. */
+export const SULPHITE_AIM: Record<SulphiteAim, { label: string, purpose: string }> = {
+  'level': { label: 'Just to its level', purpose: 'to its level' },
+  'next-round': { label: 'Until the next round', purpose: 'to last until the next round' },
+  'bottle': { label: 'For bottling', purpose: 'for bottling' },
+  'lock': { label: 'To lock malic acid', purpose: 'to lock the malic acid' }
+}
+/** How an aim follows from the level, for the working. */
+export function sayAim(aim: SulphiteAim, levelMgPerL: number, aimMgPerL: number): string {
+  const level = levelMgPerL.toFixed(1)
+  switch (aim) {
+    case 'level':
+      return level
+    case 'next-round':
+      return `${level} × ${(aimMgPerL / levelMgPerL).toFixed(2)}: what it loses in ${NEXT_ROUND_DAYS} days`
+    case 'bottle':
+      return `${level} + ${BOTTLING_RESERVE}: what the air of bottling takes`
+    case 'lock':
+      return '0.8 mg/L molecular at this pH'
+  }
+}
 
 export const SCHOOL: Record<SulphiteSchool, string> = {
   'by-ph': 'By pH',

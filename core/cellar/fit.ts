@@ -6,6 +6,8 @@ import { within } from '../units'
  */
 export const ROOM = { cap: 0.2, foam: 0.1, none: 0 } as const
 export type RoomFor = keyof typeof ROOM
+/** So many times its capacity a vessel may hold by eye: it was measured so itself. Ours. */
+export const BRIM_BY_EYE = 1.02
 
 /** Under this share a vessel holds more air than a ferment's gas can keep off: common practice, no source. */
 const ROOMY = 0.45

@@ -1,6 +1,6 @@
 export { PROFILES, levelFor, drawnHeightDm, vesselHeightDm } from './vessel-profile'
 export type { VesselKind } from './vessel-profile'
-export { ROOM, vesselFit } from './fit'
+export { BRIM_BY_EYE, ROOM, vesselFit } from './fit'
 export type { RoomFor, VesselFit } from './fit'
 export { headspace } from './headspace'
 export { namesBy } from './names'

@@ -126,8 +126,10 @@ export type Finding<Says extends { code: string } = { code: string }> = Says & {
   action?: Action
   /** What is to be weighed or measured out for it. */
   amounts?: readonly Amount[]
-  /** What can be answered instead of doing it. Where there are some it is a decision, and one of them is the person's. */
+  /** It is a decision: the answers that there are, one of which is the person's. */
   waysOut?: readonly WayOut[]
+  /** Besides the one thing that is asked for: what can be done, or said, in its place. */
+  waysRound?: readonly WayOut[]
 }
 
 /** Most pressing first; of equal ones tasks before findings, then by when they are due. */

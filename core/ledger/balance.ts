@@ -9,8 +9,11 @@ import {
 import { findRoot } from '../units'
 import type { Balance } from './state'
 
-/** Balling: grams of extract for a gram of ethanol. */
+/** Balling: grams of extract for a gram of ethanol, and what of them leaves the must as gas and as yeast. */
 const EXTRACT_PER_ETHANOL = 2.0665
+const LEAVES = (EXTRACT_PER_ETHANOL - 1) / EXTRACT_PER_ETHANOL
+/** Density of water at 20 °C, g/L. */
+const WATER_G_PER_L = 998.2
 
 /** The balance of a must that has not fermented, from its gravity. */
 export function balanceOfMust(sg: number): Balance {
@@ -37,14 +40,16 @@ export function fermentedTo(before: Balance, sg: number): { balance: Balance, ri
   // The same reading again, as a float gives it through the night.
   if (Math.abs(riseSg) < SAME_SG) return { balance: before, riseSg: 0 }
   if (riseSg > 0) return { balance: { ...before, extractGPerL: Math.max(0, extractOf(sg, before.ethanolGPerL)) }, riseSg }
-  const consumed = consumedFor(before, sg, -riseSg)
+  return { balance: less(before, sg, consumedFor(before, sg, -riseSg)), riseSg: 0 }
+}
+
+/** What a litre is once so much of its extract went, g/L: gas and yeast leave it, and it shrinks to the volume of its new gravity. */
+function less(before: Balance, sg: number, consumed: number): Balance {
+  const litre = (sgOf(before) * WATER_G_PER_L - LEAVES * consumed) / (sg * WATER_G_PER_L)
   return {
-    balance: {
-      ...before,
-      extractGPerL: before.extractGPerL - consumed,
-      ethanolGPerL: before.ethanolGPerL + consumed / EXTRACT_PER_ETHANOL
-    },
-    riseSg: 0
+    extractGPerL: (before.extractGPerL - consumed) / litre,
+    ethanolGPerL: (before.ethanolGPerL + consumed / EXTRACT_PER_ETHANOL) / litre,
+    sugarFreeGPerL: before.sugarFreeGPerL / litre
   }
 }
 
@@ -55,7 +60,7 @@ const FALL_PER_GRAM = 4.8e-4
 
 /** Extract that went to alcohol on the way down to a gravity, g/L: nearly a straight line, so two points of it show the way. */
 function consumedFor(before: Balance, sg: number, fallSg: number): number {
-  const over = (x: number) => gravityOf(before.extractGPerL - x, before.ethanolGPerL + x / EXTRACT_PER_ETHANOL) - sg
+  const over = (x: number) => sgOf(less(before, sg, x)) - sg
   let [x, known, knownAt] = [fallSg / FALL_PER_GRAM, 0, fallSg]
   for (let i = 0; i < 8 && x >= 0 && x <= before.extractGPerL; i++) {
     const at = over(x)

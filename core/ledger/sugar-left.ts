@@ -1,5 +1,6 @@
 import { ETHANOL_DENSITY, extractOf } from '../hydrometry'
 import { isMust } from './facets'
+import { DRY_SUGAR_G_PER_L } from './gravity-read'
 import type { LotState } from './state'
 
 /** Sugar that yeast could still take, g/L, in a band of four in five, and what says so. */
@@ -94,5 +95,10 @@ export function fitsDry(lot: Pick<LotState, 'style' | 'stream' | 'abv'>, sg: num
 }
 /** Sugar by gravity that a finished ferment may show, g/L: what wines differ in extract, twice over (craft 3.7). Ours. */
 const ENDS_AT_G_PER_L = 8
+/** Whether it holds sugar for yeast or bacteria: by a test more than a dry wine has, by its gravity more than dry wines show. */
+export function holdsSugar(lot: Asked): boolean {
+  const left = sugarLeftOf(lot)
+  return left !== undefined && left.mid > (left.by === 'gravity' ? ENDS_AT_G_PER_L : DRY_SUGAR_G_PER_L)
+}
 /** Sugar that no gravity tells from none, g/L: craft 3.7. */
 const UNCLEAR_G_PER_L = 5

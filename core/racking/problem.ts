@@ -1,3 +1,4 @@
+import { BRIM_BY_EYE } from '../cellar'
 import { LimitError, within } from '../units'
 
 /** A wine that is to have a place: litres are what there will be, net of lees. */
@@ -46,8 +47,6 @@ export interface Problem {
 
 /** Most that is asked in one go: a home cellar on a long day. */
 const MOST = { wines: 40, vessels: 80 } as const
-/** Litres by which a level may stand above the brim of a vessel that was measured by eye. */
-const BRIM = 1.02
 
 /**
  * A racking day in numbers. What stands in the vessels is brought to what the wine will be net of its lees; litres that nobody said are
@@ -64,7 +63,7 @@ export function problemOf({ wines, vessels, mayMix = [] }: RackingAsked): Proble
   for (const w of wines) within('litres', w.litres, 0, 100_000)
   for (const v of vessels) {
     within('capacityL', v.capacityL, 0.1, 100_000)
-    if (v.litres !== undefined) within('litres', v.litres, 0, v.capacityL * BRIM)
+    if (v.litres !== undefined) within('litres', v.litres, 0, v.capacityL * BRIM_BY_EYE)
     if (v.wineId !== undefined && !place.has(v.wineId)) throw new LimitError('wineId', vessels.indexOf(v), 0, 0)
   }
   const sources = wines.flatMap((wine, i) => sourcesOf(wine, i, vessels))

@@ -33,6 +33,7 @@ export {
   doubtedReadings,
   doubtfulKey,
   endingOf,
+  expectedAt,
   fermentStart,
   goneShare,
   nextFeed,
@@ -45,6 +46,7 @@ export {
 } from './ferment'
 export type { Ending, Feed, Phase, SugarStep } from './ferment'
 export {
+  cameSulphited,
   correctionOf,
   courseOfLot,
   crushSteps,
@@ -74,8 +76,8 @@ export { vesselTasksOf, wantsSwelling, wantsWashing } from './vessels'
 export type { VesselSays } from './vessels'
 export { NET_SPREAD, askRacking, leesShareOf, lotOfWine } from './racking-day'
 export type { RackingDay } from './racking-day'
-export { BOTTLING_RESERVE, aimOf, doseFor, isKept, roundDose } from './sulphite-dose'
-export type { LotDose } from './sulphite-dose'
+export { BOTTLING_RESERVE, NEXT_ROUND_DAYS, aimOf, doseFor, isKept, roundDose } from './sulphite-dose'
+export type { GivenForDose, LotDose } from './sulphite-dose'
 export { winterOf } from './winter'
 export type { WinterRisk, WinterRow } from './winter'
 export { limitsNear } from './every'

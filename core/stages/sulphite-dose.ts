@@ -36,9 +36,20 @@ export interface LotDose {
 export const isKept = (lot: LotView): boolean =>
   isHeld(lot) && isWine(lot) && lot.plan.sulphite !== 'none' && (lot.malolactic === 'done' || lot.malolactic === 'not-wanted')
 
+/** What a person at the bench says in place of what the ledger says. */
+export interface GivenForDose {
+  ph?: number
+  freeMgPerL?: number
+  volumeL?: number
+  /** 0 to 0.8. */
+  boundShare?: number
+  /** Molecular SO₂ that it is to be kept at, mg/L. */
+  molecular?: number
+}
+
 /** Free SO₂ that an aim wants of a lot, mg/L. */
-export function aimOf(lot: LotView, aim: SulphiteAim): number {
-  const level = keptAt(lot)
+export function aimOf(lot: LotView, aim: SulphiteAim, given: GivenForDose = {}): number {
+  const level = keptAt(lot, given)
   switch (aim) {
     case 'level':
       return level
@@ -49,7 +60,7 @@ export function aimOf(lot: LotView, aim: SulphiteAim): number {
     case 'bottle':
       return level + BOTTLING_RESERVE
     case 'lock':
-      return Math.min(MOST_FREE_ASKED, Math.max(level, freeFor(LOCKING_MOLECULAR, usedPh(lot).value)))
+      return Math.min(MOST_FREE_ASKED, Math.max(level, freeFor(LOCKING_MOLECULAR, given.ph ?? usedPh(lot).value)))
   }
 }
 
@@ -57,14 +68,20 @@ export function aimOf(lot: LotView, aim: SulphiteAim): number {
  * How much sulphite a lot gets: one answer for the bench, the round, racking, the gate before the bottle and every task. What is not
  * known to be in it counts as none.
  * @param salt what is weighed
+ * @param given what is typed at the bench over what the ledger says
  */
-export function doseFor(lot: LotView, aim: SulphiteAim, salt: SulphiteSalt = 'potassium-metabisulphite'): LotDose {
-  const freeMgPerL = lot.freeSo2?.value ?? 0
-  const aimMgPerL = aimOf(lot, aim)
+export function doseFor(
+  lot: LotView,
+  aim: SulphiteAim,
+  salt: SulphiteSalt = 'potassium-metabisulphite',
+  given: GivenForDose = {}
+): LotDose {
+  const freeMgPerL = given.freeMgPerL ?? lot.freeSo2?.value ?? 0
+  const aimMgPerL = aimOf(lot, aim, given)
   const ph = usedPh(lot)
   const short = aimMgPerL - freeMgPerL
   // What no home reading tells from its aim is left alone; ahead of a round a small dose is no worth either.
-  const wanted = short <= TOLD_WITHIN ? 0 : short / (1 - lot.boundShare)
+  const wanted = short <= TOLD_WITHIN ? 0 : short / (1 - (given.boundShare ?? lot.boundShare))
   const room = Math.max(0, TOTAL_LIMIT[lot.style] * LIMIT_KEPT - (lot.totalSo2?.value ?? 0))
   const capped = Math.min(wanted, room)
   const addMgPerL = aim === 'next-round' && capped < LEAST_ADD ? 0 : capped
@@ -72,11 +89,11 @@ export function doseFor(lot: LotView, aim: SulphiteAim, salt: SulphiteSalt = 'po
     aim,
     freeMgPerL,
     aimMgPerL,
-    levelMgPerL: keptAt(lot),
+    levelMgPerL: keptAt(lot, given),
     addMgPerL,
-    grams: (addMgPerL * lot.volume.value) / 1000 / SO2_SHARE[salt],
+    grams: (addMgPerL * (given.volumeL ?? lot.volume.value)) / 1000 / SO2_SHARE[salt],
     cappedByLimit: wanted > room,
-    phTooHigh: freeFor(MOLECULAR_TARGET.red, ph.value) > MOST_FREE_ASKED,
+    phTooHigh: freeFor(MOLECULAR_TARGET.red, given.ph ?? ph.value) > MOST_FREE_ASKED,
     assumed: [...(ph.measured ? [] : (['ph'] as const)), ...(lot.freeSo2 ? [] : (['free'] as const))]
   }
 }

@@ -60,12 +60,12 @@ test('a wine in bottles shows how it was rated and what it cost; a sparkling one
   await page.getByRole('button', { name: 'Log', exact: true }).click()
   await expect(cost.getByText('3.00')).toBeVisible()
   await goWithin(page, '/lots/lot-macabeo')
-  await expect(page.getByRole('heading', { name: 'Chill one bottle well, and open it' })).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'Chill one bottle well and open it' })).toBeVisible()
   await expect(page.getByText(/Glass under pressure/).first()).toBeVisible()
   await goWithin(page, '/lots/lot-macabeo?log=tasting')
   await page.getByRole('textbox', { name: 'Palate' }).fill('fine bubbles')
   await page.getByRole('button', { name: 'Log', exact: true }).click()
-  await expect(page.getByRole('heading', { name: 'It ferments in its bottles' })).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'Fermenting in the bottle' })).toBeVisible()
 })
 
 test('two wines stand in glasses by letters, are scored, uncovered, logged and taken', async ({ page }) => {

@@ -113,6 +113,8 @@ test('a frozen white thaws, gets its sulphite, settles, and its enzyme waits for
   await link(page, /^Thaw: 12 h to go/).click()
   await expect(page.getByRole('img', { name: /gone of 12 to 48 hours/ })).toBeVisible()
   await page.clock.fastForward('13:00:00')
+  await link(page, /^Came with: now/).click()
+  await button(page, 'No, none in it').click()
   await link(page, /^Sulphite: now/).click()
   await button(page, '2.1 g went in').click()
   await page.clock.fastForward('00:20:00')

@@ -147,7 +147,7 @@ test('the four demo lots can each be measured, dosed, logged and found again', a
       })
     ).toBe(true)
     await log.click()
-    await expect(page.getByText(/went in.*for 0\.[58] mg\/L molecular/).first()).toBeVisible()
+    await expect(page.getByText(/went in.*(for 0\.[58] mg\/L molecular|to last until the next round|to its level)/).first()).toBeVisible()
   }
   await page.getByRole('link', { name: /^Tempranillo, 76\.7 L/ }).click()
   await expect(page.getByText('pH 3.66 (Pocket pH meter).', { exact: true })).toBeVisible()

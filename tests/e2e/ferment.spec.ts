@@ -156,9 +156,9 @@ test('a temperature that cannot be is asked about once, kept as it was typed, an
   await expect(page).not.toHaveURL(/lot-treixadura/)
   await page.goto('/lots/lot-treixadura')
   await expect(page.getByText('Temperature 200 °C.')).toBeVisible()
-  await expect(page.getByText('One temperature cannot be.')).toBeVisible()
-  await page.getByRole('button', { name: 'Seen, leave it: One temperature cannot be' }).click()
-  await expect(page.getByText('One temperature cannot be.')).toBeHidden()
+  await expect(page.getByText('One temperature is impossible.')).toBeVisible()
+  await page.getByRole('button', { name: 'Seen, leave it: One temperature is impossible' }).click()
+  await expect(page.getByText('One temperature is impossible.')).toBeHidden()
 })
 
 test('one dry reading is no proof; sugar is fed in parts, each in its time', async ({ page }) => {

@@ -2,14 +2,14 @@ import { expect, openDemo, test } from './fixtures'
 
 test('a kit’s packets: one goes in on its day, those that stabilise wait for two dry readings', async ({ page }) => {
   await openDemo(page, '/lots/lot-barbera-kit')
-  await expect(page.getByText('Then: Put in: Oak')).toBeVisible()
+  await expect(page.getByText('Then: Add packet: Oak')).toBeVisible()
   await page.goto('/crush/lot-barbera-kit?step=packets')
   const packets = page.getByRole('listitem').filter({ hasText: /Oak|Sulphite and sorbate/ })
   await page.getByRole('button', { name: 'Oak: it is in' }).click()
   await expect(packets.filter({ hasText: 'Oak' }).getByText('in', { exact: true })).toBeVisible()
   await expect(packets.filter({ hasText: 'Sulphite and sorbate' })).toContainText('after two dry readings')
   await page.goto('/lots/lot-barbera-kit')
-  await expect(page.getByText('Then: Put in: Oak')).toBeHidden()
+  await expect(page.getByText('Then: Add packet: Oak')).toBeHidden()
 })
 
 test('readings go out as a table and come back once; a name that no wine has is said with its row', async ({ page }) => {

@@ -98,7 +98,7 @@ test('topped up with the likest wine, no fuller than full; a part goes into new 
   await goWithin(page, '/lots')
   await page.getByRole('main').getByRole('link', { name: /^Grenache in oak/ }).first().click()
   await expect(page.getByText('19.5 L in Little oak of 20 L')).toBeVisible()
-  await expect(page.getByText('It takes up wood in Little oak').first()).toBeVisible()
+  await expect(page.getByText('Taking up wood in Little oak').first()).toBeVisible()
 })
 
 test('one lot into another: its figures before and after stand beside it, by the acid model', async ({ page }) => {

@@ -42,7 +42,7 @@ test('a red is fined by a trial, chilled, blended, bottled and tasted', async ({
   await box(page, 'Bottles of 750 mL').fill('37')
   await button(page, 'Log it').click()
   await expect(page.getByText(/^Bottled: 37 of 750 mL, cork/)).toBeVisible()
-  await expect(page.getByText('They stand upright for three days').first()).toBeVisible()
+  await expect(page.getByText('Keep the bottles upright for three days').first()).toBeVisible()
   // What the fining brought goes on the label.
   await goWithin(page, '/lots/lot-carignan/labels')
   await expect(page.getByText(/egg/).first()).toBeVisible()

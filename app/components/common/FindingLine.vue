@@ -26,6 +26,7 @@ const colour = computed(() => COLOUR[props.said.finding.urgency])
         <b>{{ lot ? `${lot}: ` : '' }}{{ said.words.title }}{{ /[?!]$/.test(said.words.title) ? '' : '.' }}</b>
         {{ ' ' }}<TermText :text="said.words.reason" />
       </p>
+      <WaysOut v-if="said.finding.waysOut?.length" class="my-2" :finding="said.finding" :of="lot" />
       <p class="flex flex-wrap gap-x-4">
         <UButton v-if="restsOn" variant="link" class="px-0" @click="emit('entry', restsOn)">What it rests on</UButton>
         <UButton v-else-if="said.to && said.words.action && !here" :to="said.to" variant="link" class="px-0">

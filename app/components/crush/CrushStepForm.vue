@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { CrushStep } from '~~/core/stages'
+import { type CrushStep, cameSulphited } from '~~/core/stages'
 import type { LotView } from '~~/core/ledger'
 import { CORRECT, STEP, hoursWords, sayStep } from '~/wording/crush'
 import { sayWhen } from '~/composables/useStory'
@@ -36,6 +36,10 @@ const f = useFormat()
       <StepClock v-if="clockStep" :lot="lot" :step="clockStep" />
       <StepSulphite v-else-if="step.code === 'first-sulphite' && !done" :lot="lot" />
       <template v-else-if="step.code === 'enzyme' && !done"><StepEnzyme :lot="lot" /><CautionNote code="enzymes" /></template>
+      <WaysOut v-else-if="step.code === 'came-sulphited'" :finding="cameSulphited(lot)" hints />
+      <div v-else-if="step.code === 'rack-solids' && !done">
+        <UButton :to="`/lots/${lot.id}/move?as=rack`" size="xl">Rack it off the solids</UButton>
+      </div>
       <StepVolume v-else-if="step.code === 'true-volume'" :lot="lot" />
       <StepKitWater v-else-if="step.code === 'water-kit'" :lot="lot" />
       <StepPackets v-else-if="step.code === 'packets'" :lot="lot" />

@@ -48,6 +48,7 @@ const used = (i: number, name: string) =>
         @click="used(p.i, p.name)"
       >{{ p.waits ? 'In already' : 'It is in' }}</UButton
       >
+      <PacketHolds v-if="p.step !== 'yeast' && !p.in" class="held" :lot="lot" :index="p.i" />
     </li>
   </ol>
 </template>
@@ -60,6 +61,9 @@ const used = (i: number, name: string) =>
   align-items: center;
   border-top: 1.5px solid var(--line);
   padding: 8px 0;
+}
+.held {
+  grid-column: 2 / -1;
 }
 .n {
   width: 30px;

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { inoculation } from '~~/core/drafts'
-import { type LotView, drynessOf, isFermenting, isMust } from '~~/core/ledger'
+import { type LotState, type LotView, drynessOf, isFermenting, isMust } from '~~/core/ledger'
 import { leesReuse } from '~~/core/yeast'
 import { sayLees } from '~/wording/yeast-sources'
 
@@ -27,6 +27,9 @@ watch(
   { immediate: true }
 )
 const source = computed(() => sources.value.find((l) => l.id === from.value))
+/** One that was read dry once and then left alone is dry for this question: its lees are old. */
+const endedAs = (lot: LotState, dry: boolean) =>
+  lot.alcoholic === 'stuck' || (lot.alcoholic === 'stopped' && !dry) ? 'stuck' : isFermenting(lot) ? 'fermenting' : 'dry'
 const daysSince = (at: string) => (Date.parse(now.value) - Date.parse(at)) / DAY
 const reuse = computed(() => {
   const s = source.value
@@ -35,7 +38,7 @@ const reuse = computed(() => {
   return withinLimits(() =>
     leesReuse(
       {
-        ended: s.alcoholic === 'stuck' || s.alcoholic === 'stopped' ? 'stuck' : isFermenting(s) ? 'fermenting' : 'dry',
+        ended: endedAs(s, dry !== undefined),
         style: s.style,
         bacteria: s.bacteriaAt !== undefined,
         ...(s.abv && { abv: s.abv.value }),

@@ -5,7 +5,7 @@ import { addressOf } from '~/wording/findings'
 import { sayCondition, settleLabel } from '~/wording/readiness'
 
 /** A condition: met, not met or not known, with what it rests on and the way to settle it. */
-const props = defineProps<{ condition: Condition, hard: boolean }>()
+const props = defineProps<{ condition: Condition, hard: boolean, lotId: string }>()
 const now = useNow()
 const f = useFormat()
 const STATE = {
@@ -14,6 +14,8 @@ const STATE = {
   'unknown': { icon: 'i-lucide-circle-help', word: 'Not known' }
 } as const
 const state = computed(() => STATE[props.condition.state])
+/** What else gets past it, beside the bench that settles it. */
+const ways = computed(() => (props.condition.state === 'met' ? [] : (props.condition.waysOut ?? [])))
 const way = computed(() => (props.condition.state !== 'met' && props.condition.settle ? addressOf(props.condition.settle) : undefined))
 </script>
 
@@ -24,6 +26,7 @@ const way = computed(() => (props.condition.state !== 'met' && props.condition.s
       {{ f.degrees(sayCondition(condition)) }}
       <b v-if="hard && condition.state !== 'met'" class="stop">It stops here.</b>
       <span v-if="condition.at" class="soft small block">seen {{ sayWhen(condition.at, now) }}</span>
+      <WaysOut v-if="ways.length" class="mt-2" :finding="{ key: `condition:${condition.code}`, lotId, waysOut: ways }" />
     </span>
     <UButton v-if="way" :to="way" variant="outline" size="lg">{{ settleLabel(condition) }}</UButton>
   </li>

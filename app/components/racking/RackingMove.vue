@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { BRIM_BY_EYE } from '~~/core/cellar'
 import { fromLitres } from '~~/core/units'
 import type { MoveLine } from '~/composables/useRackingDay'
 
@@ -7,12 +8,10 @@ const props = defineProps<{ line: MoveLine, number: number, turn: boolean, savin
 const emit = defineEmits<{ done: [litres: number], washed: [vesselId: string] }>()
 const cellar = useCellarStore()
 const f = useFormat()
-/** By eye a vessel takes a little more than was noted of it. */
-const BRIM = 1.02
 const holds = cellar.state.vessels.get(props.line.toVesselId)?.capacityL ?? 100_000
 const really = useVolumeField({
   required: true,
-  limits: { min: 0.05, max: holds * BRIM, words: `${props.line.to} holds ${f.words(f.volume(holds))}: no more goes in.` }
+  limits: { min: 0.05, max: holds * BRIM_BY_EYE, words: `${props.line.to} holds ${f.words(f.volume(holds))}: no more goes in.` }
 })
 watch(
   () => props.line.litres,

@@ -9,6 +9,8 @@ const { end } = useEnding()
 const asked = ref(false)
 const otherwise = computed(() => `Otherwise: ${props.said.words.title}, ${props.lot.name}`)
 const task = computed(() => (props.number !== undefined && 'finding' in props.said ? props.said : undefined))
+/** A decision is answered here. Where there is one thing to do, the ways round it are in the menu. */
+const decides = computed(() => (task.value?.finding.waysOut?.length ?? 0) > 0)
 </script>
 
 <template>
@@ -18,11 +20,13 @@ const task = computed(() => (props.number !== undefined && 'finding' in props.sa
       <NuxtLink :to="`/lots/${lot.id}`" class="lot">{{ lot.name }}</NuxtLink>
       <h2>{{ said.words.title }}</h2>
       <p class="soft">
-        <TermText :text="said.words.reason" /><template v-if="task?.finding.minutes"> About {{ task.finding.minutes }} minutes.</template>
+        <TermText :text="said.words.reason" /><template v-if="task?.finding.minutes && !decides">
+          About {{ task.finding.minutes }} minutes.</template>
       </p>
+      <WaysOut v-if="task && decides" class="mt-2" :finding="task.finding" :of="lot.name" />
     </div>
     <span v-if="task" class="acts">
-      <UButton v-if="task.to && task.words.action" :to="task.to" :aria-label="`${task.words.action}: ${lot.name}`" size="lg">{{
+      <UButton v-if="!decides && task.to && task.words.action" :to="task.to" :aria-label="`${task.words.action}: ${lot.name}`" size="lg">{{
         task.words.action
       }}</UButton>
       <span class="flex">

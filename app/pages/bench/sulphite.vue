@@ -1,15 +1,28 @@
 <script setup lang="ts">
 import { BASE_WINE_MOLECULAR, PKA_CONVENTION, SO2_SHARE, type SulphiteSalt } from '~~/core/sulphite'
 import { addition } from '~~/core/drafts'
-import { SCHOOL, saySchool, saySulphiteFinding } from '~/wording/sulphite'
+import { SCHOOL, SULPHITE_AIM, saySchool, saySulphiteFinding } from '~/wording/sulphite'
 import { materialName, materialTitle } from '~/wording/materials'
 
 const { lot } = useLotFromAddress()
 const cellar = useCellarStore()
 const f = useFormat()
 const logged = useLogged()
-const bench = useSulphiteBench(lot)
+const route = useRoute()
+const bench = useSulphiteBench(lot, () => route.query.aim)
 const { fields, salt, targetMolecular, dose, spoons, stockMl, working } = bench
+const aim = computed({
+  get: () => bench.aim.value,
+  set: (to) => void navigateTo({ query: { ...route.query, aim: to } }, { replace: true })
+})
+/** Each aim with what it would take, so that one is chosen by its amount. */
+const AIMS = computed(() =>
+  bench.aims.value.map(({ aim: value, dose: d }) => ({
+    value,
+    label: SULPHITE_AIM[value].label,
+    hint: d && (d.grams > 0 ? `${f.words(f.powder(d.grams))} to ${f.words(f.so2(d.aimMgPerL))}` : 'nothing to add')
+  }))
+)
 
 const SALTS = (Object.keys(SO2_SHARE) as SulphiteSalt[]).map((value) => ({
   value,
@@ -54,7 +67,7 @@ async function log() {
     planned: dose.value.grams,
     actual: fields.actual.value,
     byStock,
-    purpose: `for ${targetMolecular.value} mg/L molecular`
+    purpose: bench.ofLot.value ? SULPHITE_AIM[aim.value].purpose : `for ${targetMolecular.value} mg/L molecular`
   })
   const written = await cellar.log([draft])
   saving.value = false
@@ -95,6 +108,7 @@ useHead({ title: 'Sulphite · Presk' })
       />
       <QuantityField label="Free SO₂ already there" :field="fields.free" unit-label="mg/L" :hint="bench.freeHint.value" />
       <QuantityField label="Part that will bind" :field="fields.bound" unit-label="%" :hint="bench.boundHint.value" />
+      <ChoiceTiles v-if="bench.ofLot.value" v-model="aim" legend="What it has to last for" class="wide" :least="150" :items="AIMS" />
       <ChoiceTiles v-model="targetMolecular" legend="Molecular SO₂ to aim for, mg/L" class="wide" :least="110" :items="TARGETS" />
       <SelectField v-model="salt" label="Salt" class="wide" :items="SALTS" />
       <FoldOut label="Tablets, other schools, another pKa" class="wide">
@@ -142,6 +156,9 @@ useHead({ title: 'Sulphite · Presk' })
           <FigureNumber label="To add" :shown="f.so2(dose.addMgPerL)" size="small" />
           <FigureNumber label="Molecular now" :shown="{ text: dose.molecularNowMgPerL.toFixed(2), unit: 'mg/L' }" size="small" />
         </div>
+        <FindingNote v-if="bench.ofLot.value?.cappedByLimit" tone="stop">
+          The limit for such a wine leaves room for {{ f.words(f.so2(dose.addMgPerL)) }} more. Check the pH and the readings first.
+        </FindingNote>
         <FindingNote
           v-for="finding in remarks"
           :key="finding.code"

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { nutrientWorking } from '~/wording/workings'
+import { targetBand } from '~~/core/fermentation'
 import { potentialAlcohol } from '~~/core/hydrometry'
 import type { Style } from '~~/core/ledger'
 import { ASSUMED_YAN, type Need, chooseYeast, nutrientPlan, nutrientsLeft, pitchPlan, starterPlan } from '~~/core/yeast'
@@ -10,8 +11,6 @@ import { FIT, sayNutrientFinding, sayPitchFinding, sayPitchStep, sayYeastReason 
 const { lot } = useLotFromAddress()
 const settings = useSettingsStore()
 const f = useFormat()
-/** Where nobody has said otherwise, °C: common practice, no source. */
-const FERMENTS_AT = { red: [20, 26], other: [14, 18] } as const
 const inDegrees = (celsius: number) => String(Math.round(fromCelsius(celsius, settings.values.temperature)))
 const temperature = (celsius: number) =>
   useQuantityField({
@@ -24,8 +23,8 @@ const temperature = (celsius: number) =>
   })
 const sugar = useSugarField(settings.values.sugar, { required: true })
 const volume = useVolumeField()
-const coolest = temperature(FERMENTS_AT.red[0])
-const warmest = temperature(FERMENTS_AT.red[1])
+const coolest = temperature(targetBand('red').min)
+const warmest = temperature(targetBand('red').max)
 const yan = useQuantityField({ kind: 'plain', unit: '', limits: { min: 0, max: 1000, words: 'YAN lies between 0 and 1000 mg N/L.' } })
 const packet = useQuantityField({ kind: 'plain', unit: '', limits: { min: 0.5, max: 500, words: 'Between 0.5 and 500 g of yeast.' } })
 const style = ref<Style>('red')
@@ -42,9 +41,9 @@ watch(
     const sg = l.originalSg ?? l.sg
     sugar.fill(sg ? f.sugar(sg.value).text : '')
     yan.fill(l.others.yan?.value.toFixed(0) ?? '')
-    const [low, high] = FERMENTS_AT[l.style === 'red' ? 'red' : 'other']
-    coolest.fill(inDegrees(low))
-    warmest.fill(inDegrees(high))
+    const band = targetBand(l.style)
+    coolest.fill(inDegrees(band.min))
+    warmest.fill(inDegrees(band.max))
   },
   { immediate: true }
 )

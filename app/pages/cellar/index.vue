@@ -32,16 +32,18 @@ async function retire(vessel: VesselState, is: boolean) {
   if (await cellar.log([fact('vessel-amended', { vesselId: vessel.id, retired: is, note: undefined })]))
     logged(`${vessel.name} is ${is ? 'out of use' : 'in use again'}`)
 }
-/** Strikes the vessel's entry; refused while something in the ledger rests on it. */
+/** Strikes the vessel's entry and its washings; refused while a wine in the ledger rests on it. */
 async function remove(vessel: VesselState) {
   const standing = cellar.facts.find((f) => f.fact.type === 'vessel-added' && f.fact.vesselId === vessel.id)
   if (!standing) return
-  const done = await cellar.strike([standing.fact.id], 'No longer there')
+  const cares = cellar.facts.filter(({ fact: f }) => (f.type === 'vessel-cared' || f.type === 'vessel-amended') && f.vesselId === vessel.id)
+  const entries = [...cares, standing].map((f) => f.fact)
+  const done = await cellar.strike(entries.map((f) => f.id), 'No longer there')
   if (done)
     message({
       title: `${vessel.name} is off the shelf`,
       color: 'neutral',
-      actions: [{ label: 'Undo', onClick: () => void cellar.undoCorrection(standing.fact) }]
+      actions: [{ label: 'Undo', onClick: () => void cellar.undoCorrection(...entries.toReversed()) }]
     })
 }
 useHead({ title: 'Cellar · Presk' })

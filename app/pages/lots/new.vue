@@ -21,13 +21,21 @@ const {
   origin,
   saving,
   at,
-  onSkins
+  onSkins,
+  sulphited,
+  mayBeSulphited
 } = lot
 const STREAMS = (Object.entries(STREAM_HINT) as [NewStream, string][]).map(([value, hint]) => ({ value, label: STREAM[value], hint }))
 const SKINS = [
   { value: true, label: 'Must on its skins' },
   { value: false, label: 'Juice only' }
 ]
+const SULPHITED = [
+  { value: 'yes', label: 'Yes' },
+  { value: 'no', label: 'No' },
+  { value: 'unknown', label: 'Nobody knows', hint: 'Presk assumes some' },
+  { value: 'later', label: 'Ask me later' }
+] as const
 useHead({ title: 'Start a lot · Presk' })
 </script>
 
@@ -61,6 +69,7 @@ useHead({ title: 'Start a lot · Presk' })
     <LastTime :name="name" :stream="stream" :style="style" />
     <NewLotExpect :lot="lot" />
     <KitFields v-if="stream === 'kit'" v-model="packets" :target="kitTarget" :line="kitLine" />
+    <ChoiceTiles v-if="mayBeSulphited" v-model="sulphited" legend="Did it come with sulphite in it?" :items="SULPHITED" :least="130" />
     <NewLotVessel :lot="lot" />
     <FoldOut label="Vintage and origin">
       <div class="pair">

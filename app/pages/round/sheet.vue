@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { expectedNow } from '~/composables/expectedNow'
+import { expectedAt } from '~~/core/stages'
 import { sayWhen } from '~/composables/useStory'
 import { usualWork } from '~/composables/useRound'
 
@@ -15,7 +15,7 @@ const rows = computed(() =>
     lot,
     vessel: [...lot.contents.keys()].map((id) => cellar.state.vessels.get(id)?.name).filter(Boolean).join(', '),
     last: lot.series.sg?.at(-1),
-    expected: expectedNow(forecasts.known.get(lot.id), now.value),
+    expected: expectedAt(forecasts.known.get(lot.id), now.value),
     cap: usualWork(lot).includes('punch-down')
   }))
 )

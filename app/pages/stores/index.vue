@@ -10,6 +10,7 @@ useHead({ title: 'Stores · Presk' })
         <h1>Stores</h1>
         <DataInOut />
         <InstrumentShelf />
+        <EquipmentHeld />
       </section>
       <HouseSettings />
     </div>

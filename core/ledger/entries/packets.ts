@@ -42,6 +42,9 @@ const PER_L: Record<string, number> = {
   'complex-nutrient': 0.2
 }
 
+/** What kits are known to bring in their packets, by key of its card. */
+export const PACKET_MATERIALS: readonly string[] = [...new Set(NAMED.map(([, material]) => material))]
+
 /**
  * What a packet holds: what was said of it, what is named on it, or what such a packet usually holds.
  * @param litres of the kit when it is made up

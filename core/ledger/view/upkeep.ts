@@ -42,10 +42,13 @@ export function molecularKept(lot: LotState): number {
 /**
  * Free SO₂ that it is kept at, mg/L: by that and its pH, or the usual pH of its style; never less than a titration can tell, but for a
  * second ferment, and never more than is sensible.
+ * @param given another molecular level, mg/L, or another pH than the ledger says
  */
-export function keptAt(lot: LotState): number {
-  const free = freeFor(molecularKept(lot), usedPh(lot).value)
-  return Math.min(MOST_FREE_ASKED, planOf(lot).sparkling ? free : Math.max(LEAST_FREE, free))
+export function keptAt(lot: LotState, given: { molecular?: number, ph?: number } = {}): number {
+  const molecular = given.molecular ?? molecularKept(lot)
+  const free = freeFor(molecular, given.ph ?? usedPh(lot).value)
+  // A base wine is kept that low on purpose.
+  return Math.min(MOST_FREE_ASKED, molecular <= BASE_WINE_MOLECULAR ? free : Math.max(LEAST_FREE, free))
 }
 
 /**

@@ -1,3 +1,4 @@
+import { expectedAt } from './expected'
 import type { Finding } from '../../findings'
 import type { LotView } from '../../ledger'
 import { isOnSkins } from '../skins'
@@ -26,13 +27,13 @@ export function daily(lot: LotView, cellar: CellarView, now: string): Task[] {
   // Read today: it asks again tomorrow, and a reading in the evening does not push the next morning's away.
   const last = lot.sg?.at ?? lot.startedAt
   const hours = hoursSince(last, now)
-  const expected = known?.forecast.expected.find((e) => e.hours >= hoursSince(known.startAt, now))
+  const expected = expectedAt(known, now)
   const tasks: Task[] = [
     {
       code: 'read-ferment',
       key: 'read-ferment',
       daysSince: hours / 24,
-      ...(expected && { expectedSg: expected.sg.mid }),
+      ...(expected && { expectedSg: expected.mid }),
       urgency: hours >= READ_AGAIN_H ? 'now' : 'wait',
       window: { from: later(last, READ_AGAIN_H), due: later(last, 24), late: later(last, 48) },
       ...about,

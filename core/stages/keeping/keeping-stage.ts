@@ -39,7 +39,7 @@ export const keepingStage: Stage<KeepingSays> = {
         evidence: [],
         ...measure,
         urgency: 'now',
-        waysOut: [{ code: 'no-instrument', drafts: [{ type: 'equipment-said', has: { 'ph-meter': false } }] }]
+        waysRound: [{ code: 'no-instrument', drafts: [{ type: 'equipment-said', has: { 'ph-meter': false } }] }]
       })
     const level = keptAt(lot)
     const free = lot.freeSo2
@@ -88,7 +88,7 @@ function look(lot: LotView, now: string): Says {
     againH: LOOK_H.from,
     urgency: now >= due ? 'soon' : 'wait',
     window: { from: [later(at, LOOK_H.from), due].sort()[0]!, due, late: later(at, LOOK_H.late) },
-    waysOut: [{ code: 'no-instrument', drafts: [{ type: 'equipment-said', has: { 'so2-kit': false } }] }]
+    waysRound: [{ code: 'no-instrument', drafts: [{ type: 'equipment-said', has: { 'so2-kit': false } }] }]
   }
 }
 

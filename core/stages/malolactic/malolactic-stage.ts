@@ -246,7 +246,7 @@ function follow(lot: LotView, cellar: CellarView, now: string, bacteriaAt: strin
     window: { from: later(looked, every), due: later(looked, every), late: later(looked, every + 14 * 24) },
     againH: every,
     action: { to: 'malolactic', lotId: lot.id },
-    waysOut: [
+    waysRound: [
       ...(quiet ? [{ code: 'accept-malic', drafts: [{ type: 'operation', lotId: lot.id, what: 'malolactic-over' }] } as const] : []),
       { code: 'no-instrument', drafts: [{ type: 'equipment-said', has: { 'malic-test': false } }] }
     ]

@@ -1,8 +1,7 @@
-import { DRY_SUGAR_G_PER_L, type LotView, isFermenting, isHeld, isMust, sugarOf } from '../../ledger'
+import { DRY_SUGAR_G_PER_L, type LotView, holdsSugar, isFermenting, isHeld, isMust, sugarLeftOf } from '../../ledger'
 import { MALIC_END, USUAL_CONDITIONS } from '../../malolactic'
 import { hadBacteria, isSorbated } from '../finishing'
 import { faultOf } from '../smelt'
-import { SWEET_SG } from './topping-wines'
 
 /**
  * What one wine brings into another that harms it: bad smells that stay (sorbate and bacteria make geranium), sulphite on bacteria at
@@ -61,7 +60,7 @@ function troublesOf(from: LotView, into: LotView, share: number, now: string): M
   if (isSorbated(from) && hadBacteria(into)) found.push('geranium')
   if (WORKING.has(into.malolactic) && (from.freeSo2?.value ?? 0) * share > USUAL_CONDITIONS.freeMgPerL) found.push('bacteria-stopped')
   if (into.malolactic === 'done' && malicOf(from) * share > MALIC_END.nearly) found.push('malic-again')
-  if (!hasSugar(into) && hasSugar(from) && sugarIn(from) * share > DRY_SUGAR_G_PER_L) found.push('sugar-again')
+  if (!holdsSugar(into) && holdsSugar(from) && (sugarLeftOf(from)?.mid ?? 0) * share > DRY_SUGAR_G_PER_L) found.push('sugar-again')
   if (faultOf(from, now) && !faultOf(into, now)) found.push('fault')
   return found
 }
@@ -69,8 +68,3 @@ function troublesOf(from: LotView, into: LotView, share: number, now: string): M
 /** g/L: none in what went through it; what was read, else what is usual, in what never did. Bacteria at work take their own course. */
 const malicOf = (lot: LotView): number =>
   lot.malolactic === 'not-wanted' || lot.malolactic === 'to-come' ? (lot.others.malic?.value ?? USUAL_MALIC_G_PER_L) : 0
-
-/** By a test where there is one, else by the balance. */
-const sugarIn = (lot: LotView): number => lot.others.sugar?.value ?? (lot.balance ? sugarOf(lot.balance) : 0)
-const hasSugar = (lot: LotView): boolean =>
-  lot.others.sugar ? lot.others.sugar.value > DRY_SUGAR_G_PER_L : (lot.sg?.value ?? 0) > SWEET_SG

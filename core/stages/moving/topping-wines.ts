@@ -1,4 +1,4 @@
-import { type LotView, type VesselState, isHeld, isWine } from '../../ledger'
+import { type LotView, type VesselState, holdsSugar, isHeld, isWine } from '../../ledger'
 import { faultOf } from '../smelt'
 
 /** Why a wine had better not come into another, or what speaks for measuring first. */
@@ -17,8 +17,6 @@ export interface ToppingWine {
 
 /** What counts as much as a wine can differ without being tasted, common practice, no source. */
 const UNLIKE = { ph: 0.25, abv: 1.5 } as const
-/** Sugar that yeast could take, by gravity. */
-export const SWEET_SG = 1
 /** A vessel that holds less of what it could is broken already. */
 const LOOSE = 0.9
 /** What bars a wine: bacteria or sugar carried into a wine that is through, or a fault into a sound one. */
@@ -50,7 +48,7 @@ function doubtsOf(lot: LotView, other: LotView, now: string): ToppingDoubt[] {
   return [
     ...(lot.style !== other.style ? ['other-style' as const] : []),
     ...(through(lot) !== through(other) ? ['malolactic-unlike' as const] : []),
-    ...((other.sg?.value ?? 0) > SWEET_SG && (lot.sg?.value ?? 0) <= SWEET_SG ? ['sweet' as const] : []),
+    ...(holdsSugar(other) && !holdsSugar(lot) ? ['sweet' as const] : []),
     ...(faultOf(other, now) ? ['smells' as const] : []),
     ...((lot.vintage ?? 0) < (other.vintage ?? 0) && lot.vintage !== undefined ? ['younger' as const] : []),
     ...(far(lot.ph?.value, other.ph?.value, UNLIKE.ph) ? ['ph-unlike' as const] : []),

@@ -1,4 +1,4 @@
-export { mustStage } from './must-stage'
+export { cameSulphited, mustStage } from './must-stage'
 export type { MustSays } from './must-stage'
 export { correctionOf, courseOfLot, finderReadings, rememberCorrection } from './correction-of-lot'
 export { crushSteps, enzymeFor, leftOutTask } from './crush-steps'

@@ -1,5 +1,5 @@
 import { CLOCKS, clockAt } from '../../must'
-import type { Action, Finding, Urgency } from '../../findings'
+import type { Action, Finding, Urgency, WayOut } from '../../findings'
 import { type LotView, isHeld, isMust } from '../../ledger'
 import { HOUR, type Stage, hoursSince } from '../stage'
 import { type CorrectPhase, type CrushStep, type CrushStepCode, crushSteps } from './crush-steps'
@@ -162,22 +162,24 @@ function taskOf(step: CrushStep, lot: LotView, now: string): MustFinding {
       }
     case 'rack-solids':
       return { code: 'crush-step', key: 'crush-step:rack-solids', step: step.code, ...at({ to: 'move', lotId: lot.id, as: 'rack' }) }
-    case 'came-sulphited': {
-      const came = (sulphited: 'yes' | 'no' | 'unknown') => [{ type: 'lot-amended', lotId: lot.id, sulphited } as const]
-      return {
-        code: 'crush-step',
-        key: 'crush-step:came-sulphited',
-        step: step.code,
-        ...at(crush),
-        waysOut: [
-          { code: 'came-with', drafts: came('yes') },
-          { code: 'came-without', drafts: came('no') },
-          { code: 'not-known', drafts: came('unknown') }
-        ]
-      }
-    }
+    case 'came-sulphited':
+      return { code: 'crush-step', step: step.code, ...at(crush), ...cameSulphited(lot) }
     default:
       return { code: 'crush-step', key: `crush-step:${step.code}`, step: step.code, ...at(crush) }
+  }
+}
+
+/** What came from elsewhere may hold sulphite already: asked once. */
+export function cameSulphited(lot: Pick<LotView, 'id'>) {
+  const came = (sulphited: 'yes' | 'no' | 'unknown') => [{ type: 'lot-amended', lotId: lot.id, sulphited } as const]
+  return {
+    key: 'crush-step:came-sulphited',
+    lotId: lot.id,
+    waysOut: [
+      { code: 'came-with', drafts: came('yes') },
+      { code: 'came-without', drafts: came('no') },
+      { code: 'not-known', drafts: came('unknown') }
+    ] satisfies WayOut[]
   }
 }
 

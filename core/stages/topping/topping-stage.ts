@@ -86,7 +86,7 @@ const topUp = (lot: LotView, { vesselId, name, airL, days, risk }: AirOver): Fin
   urgency: risk === 'high' ? 'now' : 'soon',
   againH: AGAIN_H[risk as 'some' | 'high'],
   ...about(lot),
-  waysOut: [
+  waysRound: [
     { code: 'another-vessel', action: { to: 'move', lotId: lot.id, as: 'rack' } },
     { code: 'marbles', drafts: [{ type: 'operation', lotId: lot.id, what: 'marbles', vesselId, litres: Number(airL.toPrecision(3)) }] },
     { code: 'gas-cover', drafts: [{ type: 'operation', lotId: lot.id, what: 'gas-cover', vesselId }], days: AGAIN_H.high / 24 },
@@ -108,6 +108,9 @@ function topBarrel(lot: LotView, { vesselId, name, airL, risk }: AirOver, now: s
     window: { from: later(topped, BARREL_H.from), due: later(topped, BARREL_H.due) },
     againH: BARREL_H.due,
     ...about(lot),
-    waysOut: [{ code: 'gas-cover', drafts: [{ type: 'operation', lotId: lot.id, what: 'gas-cover', vesselId }], days: 14 }, { code: 'nothing-at-hand', days: NOTHING_DAYS }]
+    waysRound: [
+      { code: 'gas-cover', drafts: [{ type: 'operation', lotId: lot.id, what: 'gas-cover', vesselId }], days: AGAIN_H.high / 24 },
+      { code: 'nothing-at-hand', days: NOTHING_DAYS }
+    ]
   }
 }

@@ -13,6 +13,12 @@ const item = computed(() => lot.value && floor.of(lot.value.id))
 const must = computed(() => lot.value !== undefined && isMust(lot.value))
 /** Its sulphite is kept up: bacteria neither work in it nor are to. */
 const kept = computed(() => lot.value !== undefined && isKept(lot.value))
+/** The next move is a question, with its answers, or there are ways round it. */
+const answered = computed(() => {
+  const next = item.value?.next.finding ?? item.value?.tasks[0]?.finding
+  return next?.waysOut?.length || next?.waysRound?.length ? next : undefined
+})
+const decides = computed(() => (answered.value?.waysOut?.length ?? 0) > 0)
 /** What else is to be done, after the next move. */
 const others = computed(() => item.value?.tasks.slice(1) ?? [])
 const vesselsOf = computed(() => [...(lot.value?.contents ?? [])].map(([id, litres]) => ({ litres, vessel: cellar.state.vessels.get(id) })))
@@ -121,13 +127,15 @@ useHead({ title: () => `${lot.value?.name ?? 'Lot'} · Presk` })
       <section v-if="item" class="next sheet">
         <h2>{{ item.next.words.title }}</h2>
         <p class="soft"><TermText :text="item.next.words.reason" :most="4" /></p>
+        <WaysOut v-if="answered && decides" class="mt-1" :finding="answered" hints />
         <ul v-if="others.length" class="others soft small">
           <li v-for="o in others" :key="o.finding.key">Then: {{ o.words.title }}</li>
         </ul>
         <div class="benches">
-          <UButton v-if="item.next.to && item.next.words.action" :to="item.next.to" size="xl" class="basis-full">{{
+          <UButton v-if="!decides && item.next.to && item.next.words.action" :to="item.next.to" size="xl" class="basis-full">{{
             item.next.words.action
           }}</UButton>
+          <FoldOut v-if="answered && !decides" label="Other ways" class="basis-full"><WaysOut :finding="answered" hints /></FoldOut>
           <UButton v-for="b in benches" :key="b.to" :to="b.to" size="lg" variant="outline">{{ b.label }}</UButton>
         </div>
       </section>

@@ -45,7 +45,7 @@ useHead({ title: () => `Ready? ${lot.value?.name ?? ''} · Presk` })
     <template v-else>
       <ChoiceTiles v-model="gate" legend="For which step" :items="items" :least="150" />
       <ul aria-label="Conditions">
-        <ConditionLine v-for="c in conditions" :key="c.code" :condition="c" :hard="isHard(c.code)" />
+        <ConditionLine v-for="c in conditions" :key="c.code" :condition="c" :hard="isHard(c.code)" :lot-id="lot.id" />
       </ul>
       <p v-if="knowingly" class="soft">
         Gone on with knowingly {{ sayWhen(knowingly.at, now) }}; it stands in the ledger.

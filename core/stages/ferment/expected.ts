@@ -1,7 +1,11 @@
-import type { LotForecast } from '~~/core/stages'
+import type { LotForecast } from '../stage'
 
-/** The gravity that a forecast expects at an instant, between its points; undefined beyond them. */
-export function expectedNow(known: LotForecast | undefined, now: string) {
+/**
+ * The gravity that a forecast expects at an instant, between its points: one answer for the day's list, the round and its sheet.
+ * @param now ISO UTC
+ * @returns SG in its band of four in five; undefined without a forecast, and beyond its points
+ */
+export function expectedAt(known: LotForecast | undefined, now: string): { low: number, mid: number, high: number } | undefined {
   if (!known) return undefined
   const hours = (Date.parse(now) - Date.parse(known.startAt)) / 3_600_000
   const { expected } = known.forecast
