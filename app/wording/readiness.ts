@@ -2,11 +2,11 @@ import type { Condition, ConditionCode, Gate } from '~~/core/stages'
 import { CLARITY_SHORT } from './looks'
 
 export const GATE: Record<Gate, { label: string, hint: string }> = {
-  'fining': { label: 'Fining', hint: 'bentonite and the like' },
-  'cold': { label: 'Cold', hint: 'to shed its tartar' },
+  'fining': { label: 'Fining', hint: 'bentonite and others' },
+  'cold': { label: 'Cold', hint: 'to drop tartrate crystals' },
   'blending': { label: 'Blending', hint: 'with other lots' },
-  'sweetening': { label: 'Sweetening', hint: 'and holding it sweet' },
-  'bottling-still': { label: 'Bottling, still', hint: 'under cork or screw' },
+  'sweetening': { label: 'Sweetening', hint: 'and keeping it sweet' },
+  'bottling-still': { label: 'Bottling, still', hint: 'under cork or screw cap' },
   'bottling-sparkling': { label: 'Bottling, sparkling', hint: 'for a second ferment' }
 }
 
@@ -14,131 +14,141 @@ type Words = Partial<Record<string, string>> & { met: string, open: string, unkn
 /** What each condition says when it is met, when it is not, and when nobody knows; and the label of the way to settle it. */
 const SAYS: Record<ConditionCode, Words> = {
   'stable-gravity': {
-    met: 'Its gravity stands: two readings, two days apart, agree.',
-    open: 'Its gravity has moved since the reading before: what ferments in a bottle bursts it.',
-    ferments: 'It ferments, or was never read dry: what ferments in a bottle bursts it.',
+    met: 'The gravity is stable: two readings two days apart agree.',
+    open: 'The gravity has moved since the last reading. A wine that ferments in a bottle can burst it.',
+    ferments: 'It is fermenting, or has never been read dry. A wine that ferments in a bottle can burst it.',
     dry: 'Dry, by two readings that agree or by a sugar test.',
-    sweet: 'It stands with sugar left: two readings, two days apart, agree.',
-    unknown: 'No two readings say that it stands: read the gravity now, and again two days or more after.',
+    sweet: 'Stable with sugar left: two readings two days apart agree.',
+    unknown: 'No two readings show that the gravity is stable. Read it now, and again after two days or more.',
     settle: 'Read the gravity'
   },
   'malic-settled': {
-    met: 'Malolactic is through.',
-    done: 'Malolactic is through.',
-    kit: 'A kit has no malolactic.',
-    blocked: 'Malolactic is kept from it by sulphite at its level.',
-    open: 'Malic acid is left and nothing keeps bacteria from it: a bottle of it turns gassy.',
-    unknown: 'Malolactic is not wanted, and nobody knows whether its sulphite holds it off.',
-    settle: 'Settle it'
+    'met': 'Malolactic has finished.',
+    'proof': 'Malolactic has finished.',
+    'kit': 'Kits have no malolactic.',
+    'blocked': 'Sulphite at a blocking level keeps malolactic out.',
+    'filter': 'A sterile filter has taken the bacteria out.',
+    'low-ph': 'The pH is too low for bacteria.',
+    'beyond-sulphite': 'Malic acid is left, and at this pH no sensible amount of sulphite blocks malolactic.',
+    'open': 'Malic acid is left and nothing keeps bacteria out. The bottles could turn gassy.',
+    'unknown': 'Malolactic is not wanted, and nobody knows whether the sulphite blocks it.',
+    'settle': 'Open malolactic'
   },
   'off-lees': {
     met: 'Racked off its lees.',
-    open: 'It still lies on its lees.',
-    unknown: 'Nobody noted a racking.',
+    open: 'It is still on its lees.',
+    unknown: 'No racking has been logged.',
     settle: 'Rack it'
   },
   'clear': {
     met: 'Clear against a torch.',
+    accepted: 'The plan accepts a haze.',
     open: 'Not clear yet.',
-    unknown: 'Nobody has looked through it since it was racked.',
-    settle: 'Say how clear'
+    unknown: 'Nobody has checked its clarity since it was racked.',
+    settle: 'Say how clear it is'
   },
   'gas-out': {
-    met: 'No gas in it.',
-    time: 'Half a year since its ferment: its gas has gone by itself.',
-    open: 'There is gas in it: it holds haze up, falsifies readings, and powder makes it erupt.',
-    unknown: 'Nobody has shaken a sample for gas.',
-    settle: 'Say what it did'
+    met: 'No gas.',
+    time: 'Half a year since it fermented: the gas has left by itself.',
+    open: 'There is gas in it. Gas holds haze up, spoils readings and makes powder erupt.',
+    unknown: 'Nobody has shaken a sample to check for gas.',
+    settle: 'Check for gas'
   },
   'protein': {
-    met: 'It stayed clear in the heat test.',
-    red: 'A red: its tannin has taken the protein out.',
-    open: 'It clouded in the heat test: bentonite, by a bench trial.',
-    unknown: 'No heat test yet: 80 °C for two hours, cooled, against the torch.',
+    met: 'Stayed clear in the heat test.',
+    red: 'A red: its tannin has removed the protein.',
+    accepted: 'The plan accepts a haze.',
+    open: 'Turned cloudy in the heat test. Fine it with bentonite, by a bench trial.',
+    unknown: 'No heat test yet: two hours at 80 °C, cooled, checked with a torch.',
     settle: 'Heat test'
   },
   'cold': {
     met: 'No crystals in the cold test.',
     chilled: 'It stood in the cold for a week or more.',
-    accepted: 'By its plan it is not cold stabilised: crystals may come, and are harmless.',
-    open: 'Crystals in the cold test.',
+    accepted: 'The plan accepts crystals. They are harmless.',
+    open: 'Crystals formed in the cold test.',
     unknown: 'No cold test yet: a sample at −4 °C for three days.',
-    settle: 'Cold'
+    settle: 'Cold test'
   },
   'sulphite': {
-    'met': 'Its free SO₂ is at its level.',
+    'met': 'Free SO₂ is at its level.',
     'kept-without': 'It is kept without sulphite.',
-    'open': 'Its free SO₂ is below its level.',
-    'unknown': 'Its free SO₂ or its pH is not known.',
-    'settle': 'Sulphite'
+    'limit': 'Free SO₂ is below its level, and the limit for total SO₂ leaves no room for more.',
+    'open': 'Free SO₂ is below its level.',
+    'unknown': 'Its free SO₂ or pH is not known.',
+    'settle': 'Work out the dose'
   },
   'sulphite-for-bottle': {
-    'met': 'Its free SO₂ is at its level, with a reserve for the air of bottling.',
-    'kept-without': 'It is kept without sulphite: drink it young, or pasteurise.',
-    'open': 'Its free SO₂ is below its level with the reserve for the air of bottling.',
-    'unknown': 'Its free SO₂ or its pH is not known.',
-    'settle': 'Sulphite'
+    'met': 'Free SO₂ is at its level, with a reserve for the air that bottling adds.',
+    'kept-without': 'It is kept without sulphite: drink it young, or pasteurise the bottles.',
+    'limit': 'Free SO₂ is too low for bottling, and the limit for total SO₂ leaves no room for more.',
+    'open': 'Free SO₂ is too low for bottling: its level plus a reserve for the air.',
+    'unknown': 'Its free SO₂ or pH is not known.',
+    'settle': 'Work out the dose'
   },
   'sulphite-low-enough': {
-    met: 'Little enough sulphite for yeast to begin.',
-    open: 'So much sulphite that yeast may not begin.',
-    unknown: 'Its free SO₂ or its pH is not known.',
+    met: 'Little enough sulphite for yeast to start.',
+    open: 'So much sulphite that yeast may not start.',
+    unknown: 'Its free SO₂ or pH is not known.',
     settle: 'Measure'
   },
   'sweetness-held': {
-    met: 'Nothing to ferment in it.',
-    dry: 'Dry: nothing in it to ferment.',
-    sorbate: 'Its sweetness is held by sorbate with sulphite.',
-    heated: 'Its sweetness is held by pasteurising.',
-    open: 'It is sweet, and nothing keeps yeast from it: in still bottles it bursts them. Cold alone does not hold it.',
-    unknown: 'Whether it is sweet is not known.',
-    settle: 'Hold it sweet'
+    'met': 'No sugar left to ferment.',
+    'dry': 'Dry: no sugar left to ferment.',
+    'sorbate': 'Sorbate with sulphite keeps it from fermenting again.',
+    'heated': 'Pasteurised: it cannot ferment again.',
+    'heat-planned': 'The plan is to pasteurise the bottles: do it the day they are filled.',
+    'open': 'It is sweet, and nothing stops yeast. In still bottles it can burst them. Cold alone does not stop it.',
+    'unknown': 'Nobody knows how much sugar is left. Its gravity alone cannot tell.',
+    'settle': 'Sweetness'
   },
   'no-malolactic-with-sorbate': {
-    met: 'No sorbate beside malolactic bacteria.',
-    open: 'Sorbate and malolactic bacteria met in it: they make the smell of geraniums, and nothing takes it out.',
+    met: 'No sorbate together with malolactic bacteria.',
+    open: 'Sorbate and malolactic bacteria have met in it. They make a smell of geraniums that nothing removes.',
     unknown: '',
     settle: ''
   },
   'sorbate-may': {
-    met: 'No malolactic bacteria in it: sorbate may hold it sweet.',
-    open: 'Malolactic bacteria have been in it: no sorbate, which they turn into the smell of geraniums. Only heat holds it sweet.',
-    unknown: '',
-    settle: ''
+    'met': 'No malolactic bacteria in it, so sorbate can be used.',
+    'heat-planned': 'Malolactic bacteria have been in it. The plan keeps it sweet by heat, without sorbate.',
+    'open': 'Malolactic bacteria have been in it. With sorbate they make a smell of geraniums. Only heat can keep it sweet.',
+    'unknown': '',
+    'settle': ''
   },
   'no-sorbate': {
     met: 'No sorbate in it.',
-    open: 'There is sorbate in it: no second ferment will begin.',
+    open: 'There is sorbate in it: no second ferment will start.',
     unknown: '',
     settle: ''
   },
   'alcohol-for-yeast': {
-    met: 'Its alcohol leaves yeast room for a second ferment.',
-    open: 'So much alcohol that yeast may not begin under pressure.',
+    met: 'The alcohol leaves room for a second ferment.',
+    open: 'So much alcohol that yeast may not start under pressure.',
     unknown: 'Its alcohol is not known.',
     settle: 'Measure'
   },
   'acids-known': {
     met: 'pH and TA are known.',
     open: 'pH or TA is not known.',
-    unknown: 'pH or TA is not known: what follows goes by them.',
+    unknown: 'pH or TA is not known. The next steps depend on them.',
     settle: 'Measure'
   },
   'sound': {
-    'met': 'It smelt sound.',
+    'met': 'It smelt clean.',
     'rotten-egg': 'It smelt of rotten egg.',
     'vinegar': 'It smelt of vinegar.',
     'nail-varnish': 'It smelt of nail varnish.',
-    'open': 'It smelt of a fault.',
-    'unknown': 'Nobody has smelt it for a month.',
+    'open': 'It smelt faulty.',
+    'unknown': 'Nobody has smelt it in the last month.',
     'settle': 'Say how it smells'
   }
 }
 const OPEN_MALIC: Partial<Record<string, string>> = {
-  'to-come': 'Malolactic is planned and has not begun.',
+  'to-come': 'Malolactic is planned and has not started.',
   'under-way': 'Malolactic is under way.',
-  'nearly': 'Malolactic is not quite through.',
-  'blocked': 'Malolactic is not wanted, and its sulphite is too low to hold it off.'
+  'nearly': 'Malolactic has nearly finished.',
+  'blocked': 'Malolactic is not wanted, and its sulphite is too low to block it.',
+  'beyond-sulphite': SAYS['malic-settled']['beyond-sulphite']!
 }
 
 /** A condition as a sentence. */
@@ -149,7 +159,7 @@ export function sayCondition(c: Condition): string {
   if (c.state === 'not-met') {
     if (c.code === 'malic-settled') return (OPEN_MALIC[c.because ?? ''] ?? words.open) + figures
     if (c.code === 'clear' && c.because)
-      return `Not clear yet: ${CLARITY_SHORT[c.because as keyof typeof CLARITY_SHORT]} when it was last looked at.`
+      return `Not clear yet: ${CLARITY_SHORT[c.because as keyof typeof CLARITY_SHORT]} when you last looked.`
     return ((c.because && words[c.because]) || words.open) + figures
   }
   return ((c.because && words[c.because]) || words.met) + (c.code.startsWith('sulphite') ? figures : '')
@@ -158,26 +168,28 @@ export function sayCondition(c: Condition): string {
 function figure({ code, value, wanted }: Condition): string {
   if (code === 'alcohol-for-yeast') return `${value!.toFixed(1)} % vol; up to ${wanted!.toFixed(1)}.`
   if (code === 'sulphite-low-enough') return `${value!.toFixed(2)} mg/L molecular; up to ${wanted!.toFixed(1)}.`
-  return `${value!.toFixed(0)} mg/L; ${wanted!.toFixed(0)} wanted.`
+  return `${value!.toFixed(0)} mg/L; it needs ${wanted!.toFixed(0)}.`
 }
-export const settleLabel = (c: Condition): string => SAYS[c.code].settle
+/** The label of the way that settles it: what is done there. */
+export const settleLabel = (c: Condition): string =>
+  c.settle?.to === 'sulphite' ? 'Work out the dose' : c.settle?.to === 'measure' && c.code === 'sweetness-held' ? 'Test the sugar' : SAYS[c.code].settle
 /** In few words, for a list in a sentence or a ledger line. */
 export const CONDITION_SHORT: Record<ConditionCode, string> = {
-  'stable-gravity': 'gravity that stands',
-  'malic-settled': 'malic acid settled',
+  'stable-gravity': 'a stable gravity',
+  'malic-settled': 'malolactic settled',
   'off-lees': 'off its lees',
   'clear': 'clear',
-  'gas-out': 'gas out',
+  'gas-out': 'no gas',
   'protein': 'protein stable',
   'cold': 'cold stable',
   'sulphite': 'sulphite at its level',
-  'sulphite-for-bottle': 'sulphite for the bottle',
+  'sulphite-for-bottle': 'sulphite for bottling',
   'sulphite-low-enough': 'little enough sulphite',
   'sweetness-held': 'sweetness held',
-  'no-malolactic-with-sorbate': 'no sorbate beside bacteria',
-  'sorbate-may': 'room for sorbate',
+  'no-malolactic-with-sorbate': 'no sorbate with bacteria',
+  'sorbate-may': 'free of bacteria',
   'no-sorbate': 'no sorbate',
-  'alcohol-for-yeast': 'alcohol low enough',
+  'alcohol-for-yeast': 'low enough alcohol',
   'acids-known': 'pH and TA',
-  'sound': 'sound'
+  'sound': 'a clean smell'
 }

@@ -67,6 +67,7 @@ export const WAYS_OUT = [
   'cool-it',
   'repitch',
   'leave-sweet',
+  'keep-still',
   'hold-by-sorbate',
   'hold-by-heat',
   'begin-malolactic',

@@ -35,7 +35,7 @@ test('a white is tested, settled and bottled once all of its conditions are met'
   await expect(page.getByText(/Free SO₂ 36 mg\/L/i).first()).toBeVisible()
   // Its gravity alone could hide more sugar than a still bottle bears: a test says that it does not.
   await goWithin(page, '/lots/lot-godello/ready')
-  await expect(page.getByText('Whether it is sweet is not known', { exact: false })).toBeVisible()
+  await expect(page.getByText('Nobody knows how much sugar is left', { exact: false })).toBeVisible()
   await goWithin(page, '/lots/lot-godello?log=reading')
   await choose(page, 'What', 'Residual sugar')
   await box(page, 'It read').fill('1.5')
@@ -189,7 +189,7 @@ test('a heat test runs on its clock, is read by the meter, and opens its conditi
   await button(page, 'Log it').click()
   await expect(page.getByText(/^Stable by its last test/)).toBeVisible()
   await goWithin(page, '/lots/lot-godello/ready')
-  await expect(page.getByText('It stayed clear in the heat test.')).toBeVisible()
+  await expect(page.getByText('Stayed clear in the heat test.')).toBeVisible()
   await goWithin(page, '/lots/lot-godello')
   await expect(page.getByText(/^Heat test for protein: As clear as the other \(two hours at 80 °C, 1,2 to 2\.1 NTU\)/)).toBeVisible()
 })

@@ -42,6 +42,7 @@ test('frozen must on its skins and frozen juice are expected to give what they g
 test('the pKa of this wine is used when asked for, and says what it changes', async ({ page }) => {
   await openDemo(page, '/bench/sulphite?lot=lot-grenache')
   const wanted = page.getByText('Free SO₂ wanted').locator('..')
+  await page.getByText('Just to its level').click()
   await expect(wanted).toContainText('29')
   await page.getByRole('button', { name: /Tablets, other schools/ }).click()
   await expect(page.getByText('by the other the same target protects less', { exact: false })).toBeVisible()

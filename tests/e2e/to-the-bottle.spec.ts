@@ -71,5 +71,5 @@ test('a white is sweetened by its ladder and held by sorbate with sulphite, and 
   await button(page, 'Log it').click()
   await expect(page.getByText(/^4\.6 g of potassium sorbate went in/)).toBeVisible()
   await goWithin(page, '/lots/lot-godello/ready?for=bottling-still')
-  await expect(page.getByText('Its sweetness is held by sorbate with sulphite.')).toBeVisible()
+  await expect(page.getByText('Sorbate with sulphite keeps it from fermenting again.')).toBeVisible()
 })

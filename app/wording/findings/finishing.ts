@@ -38,6 +38,12 @@ export const FINISHING: WordsFor<FinishingSays> = {
     reason: `At ${celsius} °C the sugar in them can make ${bar.toFixed(1)} bar, and the bottles are rated for ${ratedBar} bar. ${CHILL} Keep `
       + 'them cold, and open them one by one if they gush.'
   }),
+  'pasteurise-bottles': ({ left, sugarHigh }) => ({
+    title: 'Pasteurise the bottles today',
+    reason: `${count(left)} with up to ${Math.round(sugarHigh)} g/L of sugar. Heat them in a water bath: the bench gives time and temperature. `
+      + 'Keep the closures loose until they are hot, and keep your face away from the bottles.',
+    action: 'Log it'
+  }),
   'sweet-bottles': ({ left, sugarHigh }) => ({
     title: `${count(left)} with sugar and nothing to stop yeast`,
     reason: `Up to ${Math.round(sugarHigh)} g/L of sugar. If it ferments, a still bottle bursts. ${CHILL} Open one: if it hisses, open all `

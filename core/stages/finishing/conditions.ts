@@ -68,6 +68,8 @@ const GAS_GONE_H = 26 * 168
 const YEAST_CAN = { abv: 12.5, molecular: 0.5 } as const
 /** So many days of real cold count as cold stabilised, craft 3.11. */
 const COLD_DAYS = 7
+/** Sulphite is lost so slowly that sooner there is nothing to see, days. Ours. */
+const WAIT_DAYS = 30
 /** Sorbic acid that still counts, mg/L: the least dose, less what scales and volumes are off. */
 const SORBIC_HOLDS = 0.8 * SORBIC_LEAST
 const CLEAR: readonly Clarity[] = ['clear', 'bright']
@@ -111,10 +113,10 @@ export const JUDGES: Record<ConditionCode, Judge> = {
       return { state: 'not-met', because: malolactic, evidence: from, settle: { to: 'malolactic', lotId: lot.id } }
     const about = { value: freeMgPerL ?? 0, wanted: wantedMgPerL, evidence: lot.freeSo2?.from ?? [], waysOut: pastMalic(lot) }
     const dose = doseFor(lot, 'lock')
-    // At its pH no sensible amount locks, or the limit leaves no room for it: another way is taken.
-    const beyond = wantedMgPerL > MOST_FREE_ASKED + TOLD_WITHIN || (dose.cappedByLimit && dose.addMgPerL < TOLD_WITHIN)
+    // At its pH no sensible amount locks, or the limit leaves no room for enough: another way is taken.
+    const beyond = wantedMgPerL > MOST_FREE_ASKED + TOLD_WITHIN || dose.cappedByLimit
     return beyond
-      ? { state: 'not-met', because: 'beyond-sulphite', ...about, settle: measure(lot) }
+      ? { state: 'not-met', because: 'beyond-sulphite', ...about, settle: { to: 'malolactic', lotId: lot.id } }
       : { state: 'not-met', because: 'blocked', ...about, settle: { to: 'sulphite', lotId: lot.id, aim: 'lock' } }
   },
   'off-lees': (lot) =>
@@ -159,13 +161,13 @@ export const JUDGES: Record<ConditionCode, Judge> = {
   },
   'cold': (lot, now) => {
     const test = lot.coldTest
+    if (!lot.plan.cold && !test?.stable) return met(test ? [test.entryId] : [], { because: 'accepted' })
     if (test)
       return test.stable
         ? met([test.entryId], { at: test.at })
         : chilledSince(lot, test.at, now)
           ? met([test.entryId], { because: 'chilled', at: lot.worked.get('chill')!.at })
           : { state: 'not-met', at: test.at, evidence: [test.entryId], settle: { to: 'cold', lotId: lot.id }, waysOut: pastCold(lot) }
-    if (!lot.plan.cold) return met([], { because: 'accepted' })
     const chilled = lot.worked.get('chill')?.at
     return chilled && hoursSince(chilled, now) >= COLD_DAYS * 24
       ? met([], { because: 'chilled', at: chilled })
@@ -178,7 +180,9 @@ export const JUDGES: Record<ConditionCode, Judge> = {
     if (!free || !lot.ph) return { state: 'unknown', evidence: [], settle: measure(lot) }
     const molecular = molecularOf(free.value, lot.ph.value)
     const about = { value: molecular, wanted: YEAST_CAN.molecular, at: free.at }
-    return molecular <= YEAST_CAN.molecular ? met(free.from, about) : { state: 'not-met', evidence: free.from, ...about }
+    return molecular <= YEAST_CAN.molecular
+      ? met(free.from, about)
+      : { state: 'not-met', evidence: free.from, ...about, waysOut: [...keepStill(lot), { code: 'wait', days: WAIT_DAYS }] }
   },
   'sweetness-held': (lot) => {
     const left = sugarLeftOf(lot)
@@ -188,6 +192,8 @@ export const JUDGES: Record<ConditionCode, Judge> = {
     const heated = heatedAt(lot)
     if (heated) return met(left.from, { because: 'heated', at: heated })
     if (isHeldBySorbate(lot)) return met(left.from, { because: 'sorbate' })
+    // It is done to the filled bottles; that they wait for it is asked for then.
+    if (lot.plan.hold === 'heat') return met(left.from, { because: 'heat-planned' })
     // Where only a gravity says so a test may find next to none; where it is sweet it has to be held.
     return left.by === 'gravity' && left.low <= MOST_SUGAR
       ? { state: 'unknown', because: 'untested', ...about, settle: measure(lot), waysOut: pastSugar(lot) }
@@ -195,12 +201,17 @@ export const JUDGES: Record<ConditionCode, Judge> = {
   },
   'no-malolactic-with-sorbate': (lot) =>
     isSorbated(lot) && hadBacteria(lot) ? { state: 'not-met', evidence: lot.others.malic?.from ?? [] } : met(),
-  'sorbate-may': (lot) => (hadBacteria(lot) ? { state: 'not-met', evidence: lot.others.malic?.from ?? [] } : met()),
-  'no-sorbate': (lot) => (isSorbated(lot) ? { state: 'not-met', evidence: [] } : met()),
+  'sorbate-may': (lot) => {
+    if (!hadBacteria(lot)) return met()
+    if (lot.plan.hold === 'heat') return met([], { because: 'heat-planned' })
+    const waysOut = [{ code: 'hold-by-heat', drafts: [{ type: 'lot-planned', lotId: lot.id, hold: 'heat' }] }] as const
+    return { state: 'not-met', evidence: lot.others.malic?.from ?? [], waysOut }
+  },
+  'no-sorbate': (lot) => (isSorbated(lot) ? { state: 'not-met', evidence: [], waysOut: keepStill(lot) } : met()),
   'alcohol-for-yeast': (lot) => {
     if (!lot.abv) return { state: 'unknown', evidence: [], settle: measure(lot) }
     const about = { value: lot.abv.value, wanted: YEAST_CAN.abv, evidence: lot.abv.from }
-    return { state: lot.abv.value <= YEAST_CAN.abv ? 'met' : 'not-met', ...about }
+    return lot.abv.value <= YEAST_CAN.abv ? { state: 'met', ...about } : { state: 'not-met', ...about, waysOut: keepStill(lot) }
   },
   'acids-known': (lot) =>
     lot.ph && lot.ta ? met([...lot.ph.from, ...lot.ta.from], { at: lot.ph.at }) : { state: 'unknown', evidence: [], settle: measure(lot) },
@@ -214,6 +225,8 @@ export const JUDGES: Record<ConditionCode, Judge> = {
   }
 }
 
+/** Where no second ferment will begin it is bottled as a still wine. */
+const keepStill = (lot: LotView): WayOut[] => [{ code: 'keep-still', drafts: [{ type: 'lot-planned', lotId: lot.id, sparkling: false }] }]
 /** What settles malic acid besides sulphite that locks it. */
 const pastMalic = (lot: LotView): WayOut[] => [
   { code: 'test-malic', action: { to: 'malolactic', lotId: lot.id } },

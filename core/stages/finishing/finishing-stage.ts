@@ -13,6 +13,8 @@ export type FinishingSays =
   | { code: 'sorbate-unprotected', freeMgPerL: number, neededMgPerL: number }
   /** A wine with sugar in it that nothing keeps yeast from; it lies in its vessel. */
   | { code: 'sweet-unheld', sugarLow: number, sugarHigh: number }
+  /** They were filled sweet to be held by heat, and have not had it. */
+  | { code: 'pasteurise-bottles', left: number, sugarHigh: number }
   /** Still bottles of a sweet wine that nothing keeps yeast from. */
   | { code: 'sweet-bottles', left: number, sugarHigh: number }
   /** Still bottles with malic acid that nothing keeps bacteria from. */
@@ -54,7 +56,7 @@ export const finishingStage: Stage<FinishingSays> = {
   code: 'finishing',
   beside: true,
   appliesTo: (lot) => lot.stream !== 'test' && (isSorbated(lot) || isWine(lot) || lot.bottled.some((b) => b.left > 0)),
-  tasks: () => [],
+  tasks: (lot, cellar, now) => toPasteurise(lot, cellar, now),
   findings: (lot, cellar, now) => [...sorbated(lot, now), ...unheld(lot, now), ...inBottles(lot, cellar, now)]
 }
 
@@ -113,6 +115,31 @@ function unheld(lot: LotView, now: string): Says[] {
   ]
 }
 
+/** A test or its gravity said so when the bottle was filled. */
+const isSweet = (b: Bottled): boolean => (b.sugarMid ?? 0) > MOST_SUGAR
+
+/** Bottles that were filled sweet by a plan to heat them: the same day, before yeast wakes. */
+function toPasteurise(lot: LotView, cellar: CellarView, now: string): Says[] {
+  if (lot.plan.sparkling || JUDGES['sweetness-held'](lot, now).because !== 'heat-planned') return []
+  const sweet = lot.bottled.filter((b) => b.left > 0 && isStill(b, cellar.cards) && isSweet(b))
+  return sweet.length === 0
+    ? []
+    : [
+        {
+          code: 'pasteurise-bottles',
+          key: `pasteurise-bottles:${sweet.at(-1)!.at}`,
+          left: countOf(sweet),
+          sugarHigh: Math.max(...sweet.map((b) => b.sugarHigh ?? 0)),
+          urgency: 'now',
+          task: true,
+          lotId: lot.id,
+          minutes: 90,
+          evidence: [],
+          action: { to: 'lot', lotId: lot.id, log: 'operation' }
+        }
+      ]
+}
+
 /** What was closed up with the wine: sugar, malic acid, and more pressure than the glass bears. */
 function inBottles(lot: LotView, cellar: CellarView, now: string): Says[] {
   const about = { urgency: 'stop', task: false, lotId: lot.id, evidence: [] } as const
@@ -123,7 +150,7 @@ function inBottles(lot: LotView, cellar: CellarView, now: string): Says[] {
   if (weak > 0) found.push({ code: 'weak-bottles', key: 'weak-bottles', left: weak, ...about })
   const still = lot.plan.sparkling ? [] : filled.filter((b) => isStill(b, cellar.cards))
   const held = JUDGES['sweetness-held'](lot, now)
-  const sweet = held.state === 'met' && held.because !== 'dry' ? [] : still.filter((b) => (b.sugarMid ?? 0) > MOST_SUGAR)
+  const sweet = held.state === 'met' && held.because !== 'dry' ? [] : still.filter(isSweet)
   if (sweet.length > 0)
     found.push({
       code: 'sweet-bottles',
