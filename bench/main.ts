@@ -1,6 +1,7 @@
 import { benchAcids } from './acids'
 import { benchBrowser } from './browser'
 import { benchFerments } from './ferments'
+import { benchLaws } from './laws'
 import { benchLedger } from './ledger'
 import { benchRacking } from './racking'
 
@@ -8,6 +9,7 @@ const PARTS: Record<string, () => object | Promise<object>> = {
   acids: benchAcids,
   ferments: benchFerments,
   ledger: benchLedger,
+  laws: benchLaws,
   racking: benchRacking,
   browser: benchBrowser
 }

@@ -24,6 +24,8 @@ function sayWindow(j: Judgement): string {
 
 /** All that is as it usually is, in one sentence. */
 export function sayAsUsual(judged: readonly Judgement[], style: Style): { verdict: string, meaning: string } {
+  const kit = judged.find((j) => j.kit)
+  if (kit) return { verdict: KIT_IS.within, meaning: `It is made for ${sayWindow(kit)}.` }
   const names = listed(judged.map((j) => NAME[j.quantity]))
   const windows = judged.map((j) => `${NAME[j.quantity]} ${sayWindow(j)}`).join(', ')
   return {
@@ -35,6 +37,11 @@ export function sayAsUsual(judged: readonly Judgement[], style: Style): { verdic
 /** A first judgement in words: where the figure stands and what that means. */
 export function sayJudgement(j: Judgement, style: Style): { verdict: string, meaning: string } {
   const window = sayWindow(j)
+  if (j.kit)
+    return {
+      verdict: KIT_IS[j.verdict],
+      meaning: `This kit is made for ${window}.${j.verdict === 'low' ? ' Water cannot be taken out: sugar brings it back up.' : ''}`
+    }
   if (j.verdict === 'within')
     return { verdict: `${NAME[j.quantity]} is where it usually is`, meaning: `${window} for ${STYLE_WORD[style]}.` }
   return {
@@ -42,3 +49,4 @@ export function sayJudgement(j: Judgement, style: Style): { verdict: string, mea
     meaning: `Usual for ${STYLE_WORD[style]}: ${window}. ${MEANS[j.quantity][j.verdict]}`
   }
 }
+const KIT_IS = { low: 'The kit has too much water in it', within: 'The kit is at its gravity', high: 'The kit can take more water' } as const

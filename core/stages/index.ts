@@ -19,6 +19,7 @@ import { type OakSays, oakStage } from './oak'
 import { type StabilitySays, stabilityStage } from './stability'
 import { type ToppingSays, toppingStage } from './topping'
 import { type WoodSays, woodStage } from './wood'
+import { withoutQuiet } from './quiet'
 import type { CellarView, Stage } from './stage'
 
 export { isOnSkins } from './skins'
@@ -149,7 +150,8 @@ export function tasksOf(lot: LotView, cellar: CellarView, now: string): StageFin
   for (const stage of STAGES) {
     if (own.length === 0 && !stage.beside) own = of(stage)
   }
-  return [...own, ...beside].filter((t) => !isEnded(t, lot.endedTasks, now)).sort(byUrgency)
+  const open = [...own, ...beside].filter((t) => !isEnded(t, lot.endedTasks, now)).sort(byUrgency)
+  return withoutQuiet(open, () => findingsOf(lot, cellar, now))
 }
 
 /** What is worth knowing of a lot, most pressing first; what was seen and left as it is does not come back. */

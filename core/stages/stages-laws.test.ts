@@ -1,8 +1,9 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { plausibleCellar } from '../../tests/cellars/plausible'
-import { type Entry, foldCellar, lotAt } from '../ledger'
+import { type Entry, lotAt } from '../ledger'
 import { entrySchema } from '../ledger/schema'
+import { LAWS, saidOfAll } from './laws.fixture'
 import { STAGES, findingsOf, tasksOf } from '.'
 
 const HOURS = 3_600_000
@@ -11,14 +12,7 @@ const lastOf = (entries: readonly Entry[]) => entries.map((e) => e.at).sort().at
 const hour = fc.constantFrom(0, 1, 13, 50, 24 * 9, 24 * 60, 24 * 400)
 
 /** Everything that is said of every lot of a plausible cellar, some hours after its last entry. */
-function said(entries: readonly Entry[], hours: number) {
-  const cellar = foldCellar(entries)
-  const now = later(lastOf(entries), hours)
-  return [...cellar.lots.values()].map((state) => {
-    const lot = lotAt(state, now)
-    return { lot, cellar, now, tasks: tasksOf(lot, cellar, now), findings: findingsOf(lot, cellar, now) }
-  })
-}
+const said = (entries: readonly Entry[], hours: number) => saidOfAll(entries, later(lastOf(entries), hours))
 const over = (law: (s: ReturnType<typeof said>[number], entries: Entry[]) => void, numRuns = 150) =>
   fc.assert(
     fc.property(plausibleCellar, hour, (entries, hours) => {
@@ -30,6 +24,9 @@ const over = (law: (s: ReturnType<typeof said>[number], entries: Entry[]) => voi
 describe('what every stage keeps to, over plausible cellars', () => {
   it('what is generated may stand in a ledger', () => {
     fc.assert(fc.property(plausibleCellar, (entries) => entries.every((e) => entrySchema.safeParse(e).success)), { numRuns: 100 })
+  })
+  it.each(Object.entries(LAWS))('%s', (_name, law) => {
+    over((s, entries) => expect(law(s, entries)).toBeUndefined(), 100)
   })
   it('one key for one thing; windows run forward; what it rests on stands in the ledger', () => {
     over(({ tasks, findings }, entries) => {

@@ -104,7 +104,7 @@ function bySugar(before: LotState, after: LotState, card: MaterialCard | undefin
   return potentialAbv > toleranceAbv ? [{ code: 'beyond-tolerance', potentialAbv, toleranceAbv }] : []
 }
 /** More than the hardiest wine yeasts bear, % vol: common practice, no source. */
-const ANY_YEAST = 17
+export const ANY_YEAST = 17
 
 /** % vol that the yeast of a lot bears; undefined where nobody said which it is. */
 export function toleranceOf(lot: Pick<LotState, 'yeast'>, cards: OwnCards): number | undefined {

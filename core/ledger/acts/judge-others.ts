@@ -6,7 +6,7 @@ import { freeSo2At } from '../free-so2'
 import { reckonedBrix } from '../reckoned'
 import type { LotState } from '../state'
 import type { Act } from './act'
-import { toleranceOf } from './judge-addition'
+import { ANY_YEAST, toleranceOf } from './judge-addition'
 
 const HOUR = 3_600_000
 const hours = (from: string, to: string) => (Date.parse(to) - Date.parse(from)) / HOUR
@@ -35,9 +35,9 @@ export function judgeInoculation(lot: LotState, pitched: EntryOf<'inoculation'>,
   if (celsius !== undefined && pitched.starterC !== undefined && Math.abs(pitched.starterC - celsius) > APART_C)
     acts.push({ code: 'yeast-shocked', apartC: Math.abs(pitched.starterC - celsius), limit: APART_C })
   const yeast = { name: pitched.culture, ...(pitched.cardKey && { cardKey: pitched.cardKey }) }
-  const toleranceAbv = toleranceOf({ yeast }, cards)
+  const toleranceAbv = toleranceOf({ yeast }, cards) ?? ANY_YEAST
   const potentialAbv = lot.originalSg && potentialAlcohol(reckonedBrix(lot.originalSg.value)).abv
-  if (isMust(lot) && toleranceAbv !== undefined && potentialAbv !== undefined && potentialAbv > toleranceAbv)
+  if (isMust(lot) && potentialAbv !== undefined && potentialAbv > toleranceAbv)
     acts.push({ code: 'beyond-tolerance', potentialAbv, toleranceAbv })
   return acts
 }

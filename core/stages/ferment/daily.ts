@@ -17,6 +17,8 @@ const READ_AGAIN_H = 14.4
 const CAP_H = { again: 8, due: 12, late: 24 } as const
 /** A white is stirred once a day, craft 3.7. */
 const STIR_H = { again: 20, late: 48 } as const
+/** Little gas is left to keep the air off after so much of the sugar is gone: the lid stays on. Ours. */
+const STIR_UNTIL = 0.9
 /** Until the yeast has raised a cap, h. */
 const CAP_RISES_H = 20
 
@@ -95,7 +97,7 @@ export function daily(lot: LotView, cellar: CellarView, now: string): Task[] {
 /** Without skins and without a leaflet that says otherwise: stirred once a day while it works. */
 function stirring(lot: LotView, now: string, gone: number): Task[] {
   const startAt = fermentStart(lot)
-  if (isOnSkins(lot) || ['kit', 'test'].includes(lot.stream) || !startAt || gone >= 0.98) return []
+  if (isOnSkins(lot) || ['kit', 'test'].includes(lot.stream) || !startAt || gone >= STIR_UNTIL) return []
   const stirred = [lot.worked.get('stir')?.at, later(startAt, CAP_RISES_H - STIR_H.again)].filter((at) => at !== undefined).sort().at(-1)!
   const since = hoursSince(stirred, now)
   return [

@@ -40,9 +40,11 @@ export const leesStage: Stage<LeesSays> = {
         }
       ]
     }
-    const onLees = hoursSince(lot.rackedAt!, now)
+    // A wine that came from elsewhere was never racked here: it is stirred from when it came.
+    const rackedAt = lot.rackedAt ?? lot.startedAt
+    const onLees = hoursSince(rackedAt, now)
     if (lot.plan.lees !== 'fine' || onLees > STIRRED.forH || smellsOfLees(lot, now)) return []
-    const stirred = [lot.worked.get('stir')?.at, lot.rackedAt].filter((at) => at !== undefined).sort().at(-1)!
+    const stirred = [lot.worked.get('stir')?.at, rackedAt].filter((at) => at !== undefined).sort().at(-1)!
     const since = hoursSince(stirred, now)
     return [
       {

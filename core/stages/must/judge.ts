@@ -6,6 +6,8 @@ export interface Judgement {
   value: number
   window: Range
   verdict: 'low' | 'within' | 'high'
+  /** Held against the gravity that a kit is made for. */
+  kit?: true
 }
 
 /** Where a figure of a must stands against the usual window of its style. */
@@ -23,11 +25,19 @@ export function judgeMust(quantity: MustQuantity, value: number, style: Style): 
 export function judgeLot(lot: LotState): Judgement[] {
   if (!isMust(lot)) return []
   const judged: Judgement[] = []
-  if (lot.sg) judged.push(judgeMust('brix', reckonedBrix(lot.sg.value), lot.style))
+  if (lot.sg) judged.push(lot.kit ? judgeKit(reckonedBrix(lot.sg.value), lot.kit.targetSg) : judgeMust('brix', reckonedBrix(lot.sg.value), lot.style))
   if (setByMaker(lot.stream)) return judged
   if (lot.ph) judged.push(judgeMust('ph', lot.ph.value, lot.style))
   if (lot.ta) judged.push(judgeMust('ta', lot.ta.value, lot.style))
   return judged
 }
+
+/** A kit is thinned to its own gravity; a hydrometer and a stirred pail are good for half a degree (common practice, no source). */
+function judgeKit(brix: number, targetSg: number): Judgement {
+  const target = reckonedBrix(targetSg)
+  const window = { min: target - KIT_BRIX, max: target + KIT_BRIX }
+  return { quantity: 'brix', value: brix, window, verdict: brix < window.min ? 'low' : brix > window.max ? 'high' : 'within', kit: true }
+}
+const KIT_BRIX = 0.5
 
 const setByMaker = (stream: Stream): boolean => stream === 'kit'
