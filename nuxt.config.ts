@@ -1,5 +1,5 @@
 export default defineNuxtConfig({
-  modules: ['@nuxt/ui', '@pinia/nuxt', '@vite-pwa/nuxt', '@nuxt/eslint', './modules/content-security', './modules/licences'],
+  modules: ['@nuxt/ui', '@pinia/nuxt', '@vite-pwa/nuxt', '@nuxt/eslint', './modules/content-security', './modules/licences', './modules/calc-worker'],
 
   ssr: false,
 
@@ -86,7 +86,8 @@ export default defineNuxtConfig({
       globIgnores: ['**/200.html', '**/404.html'],
       navigateFallback: '/',
       navigateFallbackDenylist: [/^\/api\//, /^\/licences\.txt/],
-      cleanupOutdatedCaches: true
+      cleanupOutdatedCaches: true,
+      sourcemap: false
     },
     client: { installPrompt: false },
     devOptions: { enabled: false }

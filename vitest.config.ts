@@ -9,7 +9,7 @@ export default defineConfig({
     // What only computes keeps nothing between files, and is loaded once for all; what has stores and stand-ins, for each file anew.
     projects: [
       { extends: true, test: { name: 'core', include: ['core/**/*.test.ts'], isolate: false, pool: 'threads' } },
-      { extends: true, test: { name: 'app', include: ['{app,server,demo,tests/fuzz,tests/docs}/**/*.test.ts'] } }
+      { extends: true, test: { name: 'app', include: ['{app,server,demo,tests/fuzz,tests/docs,tests/house}/**/*.test.ts'] } }
     ],
     environment: 'node',
     // Its own default leaves one core to whoever watches; here nobody does.

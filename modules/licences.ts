@@ -5,6 +5,14 @@ import { addVitePlugin, defineNuxtModule } from 'nuxt/kit'
 /** Fonts and icons come in as files, not as modules; their texts go out all the same. */
 const AS_FILES = ['@fontsource-variable/atkinson-hyperlegible-next', '@fontsource-variable/besley', '@iconify-json/lucide']
 
+/** What the server ships beside the page; a test holds this list against what lies beside the built server. */
+const BY_SERVER = [
+  ...['nitropack', 'h3', 'ofetch', 'destr', 'defu', 'ufo', 'hookable', 'unstorage', 'unctx', 'radix3', 'cookie-es', 'scule', 'ohash', 'klona'],
+  ...['tinypool', 'highs', 'zod', 'ml-matrix', '@iconify/utils', 'consola', 'devalue', 'entities', 'estree-walker', 'source-map-js'],
+  ...['vue-bundle-renderer', 'unhead', 'vue', '@vue/server-renderer', '@vue/compiler-dom', '@vue/compiler-core', '@vue/compiler-ssr'],
+  ...['@vue/shared', '@vue/reactivity', '@vue/runtime-core', '@vue/runtime-dom', '@babel/parser', '@unhead/vue']
+]
+
 interface Shipped {
   name: string
   version: string
@@ -45,7 +53,10 @@ export default defineNuxtModule({
       }
     }
     addVitePlugin(take, { server: false })
+    // Workers are bundled apart, with plugins of their own.
+    nuxt.options.vite.worker = { ...nuxt.options.vite.worker, plugins: () => [take] }
     nuxt.hook('nitro:init', (nitro) => {
+      for (const name of BY_SERVER) dirs.add(join(nuxt.options.rootDir, 'node_modules', name))
       // Before the server is bundled: it serves only what lies in the folder then.
       nitro.hooks.hook('rollup:before', () => {
         const shipped = new Map([...dirs].flatMap((dir) => shippedFrom(dir) ?? []).map((s) => [`${s.name} ${s.version}`, s]))

@@ -18,9 +18,12 @@ export interface Merge {
 
 /**
  * Reads a cellar file. It is taken whole or refused whole, with the place and the reason.
- * @param text the file's contents
+ * @param text the file's contents, @param now ms, for what cannot have happened yet
  */
-export function parseCellarFile(text: string): { ok: true, file: CellarFile } | { ok: false, problem: FileProblem } {
+export function parseCellarFile(
+  text: string,
+  now: number = Date.now()
+): { ok: true, file: CellarFile } | { ok: false, problem: FileProblem } {
   if (text.length > LARGEST_FILE_BYTES)
     return { ok: false, problem: { code: 'too-large', bytes: text.length, limitBytes: LARGEST_FILE_BYTES } }
   let raw: unknown
@@ -35,12 +38,30 @@ export function parseCellarFile(text: string): { ok: true, file: CellarFile } | 
   if (typeof head.version === 'number' && head.version > CELLAR_VERSION)
     return { ok: false, problem: { code: 'newer', version: head.version } }
   const parsed = cellarFileSchema.safeParse(typeof head.version === 'number' ? upcast(raw as RawCellar) : raw)
-  if (parsed.success) return { ok: true, file: parsed.data }
+  if (parsed.success) {
+    const odd = parsed.data.entries.flatMap((entry, i) => {
+      const reason = outOfTime(entry.at, now)
+      return reason ? [{ place: `entries › ${i} › at`, reason }] : []
+    })
+    if (odd.length === 0) return { ok: true, file: parsed.data }
+    return { ok: false, problem: { code: 'damaged', ...odd[0]!, count: odd.length } }
+  }
   const first = parsed.error.issues[0]!
   return {
     ok: false,
     problem: { code: 'damaged', place: first.path.join(' › ') || 'the document', reason: first.message, count: parsed.error.issues.length }
   }
+}
+
+/** Nobody here made wine before, and no clock is more than a day ahead of another. */
+const FIRST_YEAR = 1900
+const AHEAD_MS = 86_400_000
+
+/** Why an instant cannot be when something happened; undefined where it can. @param now ms */
+export function outOfTime(at: string, now: number): string | undefined {
+  const time = Date.parse(at)
+  if (time < Date.UTC(FIRST_YEAR)) return `must be from ${FIRST_YEAR} on`
+  return time > now + AHEAD_MS ? 'lies in the future: check the clock of this device, or of the one that wrote it' : undefined
 }
 
 /** What a file would bring: the union of the entries, by id. */

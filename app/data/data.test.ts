@@ -68,6 +68,8 @@ describe('the cellar file', () => {
     ['a list', '[1,2]', 'foreign'],
     ['newer', JSON.stringify({ ...demo, version: 9 }), 'newer'],
     ['damaged', JSON.stringify({ ...demo, entries: [{ ...demo.entries[0], capacityL: -1 }] }), 'damaged'],
+    ['of a clock far ahead', JSON.stringify({ ...demo, entries: [{ ...demo.entries[0], at: '2340-01-01T00:00:00Z' }] }), 'damaged'],
+    ['of a clock far back', JSON.stringify({ ...demo, entries: [{ ...demo.entries[0], at: '1599-01-01T00:00:00Z' }] }), 'damaged'],
     ['with a stranger’s field', JSON.stringify({ ...demo, entries: [{ ...demo.entries[0], extra: 1 }] }), 'damaged']
   ])('a file that is %s is refused whole', (_name, text, code) => {
     const parsed = parseCellarFile(text)

@@ -5,6 +5,8 @@ import { type Look, standsSince } from './looks'
 const DOUBTED = 5
 /** So many of those that lie furthest off are tried without. */
 const SUSPECTS = 3
+/** So many go at the most: where more are wild it fits no ferment, and the work stays in proportion to the readings. Ours. */
+const MOST_DROPPED = 12
 
 export interface Peaks { used: Look[], doubted: (Look & { expectedSg: number })[], peaks: Peak[] }
 
@@ -17,7 +19,7 @@ export function peaksFor(problem: Problem): Peaks {
   const doubtful = (m: Miss) => !m.look.trusted && Math.abs(m.miss) > limit
   let used = [...problem.looks]
   let peaks = peaksThrough(problem, used)
-  for (let left = Math.floor(used.length / 4) + 2; left > 0; left--) {
+  for (let left = Math.min(MOST_DROPPED, Math.floor(used.length / 4) + 2); left > 0; left--) {
     const worst = missesOf(problem, peaks, used, used).sort((a, b) => Math.abs(b.miss) - Math.abs(a.miss))
     if (!worst.some(doubtful)) break
     const tried = worst

@@ -1,3 +1,4 @@
+import { connect } from 'node:net'
 import { expect, test } from './fixtures'
 
 test('the calculations answer over HTTP, and refuse plainly', async ({ request, baseURL }) => {
@@ -31,4 +32,32 @@ test('the calculations answer over HTTP, and refuse plainly', async ({ request, 
   const unknown = await request.post('/api/calc/alchemy', { data: {} })
   expect(unknown.status()).toBe(404)
   expect((await unknown.json()).calculations).toContain('alcohol')
+})
+
+test('the server turns away what cannot be meant, and says nothing of what it is made with', async ({ request, baseURL }) => {
+  const { hostname, port } = new URL(baseURL!)
+  const withHost = (host: string) =>
+    new Promise<number>((done, fail) => {
+      const socket = connect(Number(port), hostname, () => socket.write(`GET /api/health HTTP/1.1\r\nHost: ${host}\r\nConnection: close\r\n\r\n`))
+      let answer = ''
+      socket.on('data', (data) => (answer += data)).on('error', fail).on('end', () => done(Number(answer.split(' ')[1])))
+    })
+  expect([await withHost('no host'), await withHost('<x>'), await withHost('localhost:4173')]).toEqual([400, 400, 200])
+  const posted = await request.post('/lots')
+  expect([posted.status(), posted.headers()['allow']]).toEqual([405, 'GET, HEAD'])
+  expect((await request.get('/lots/none')).headers()['x-powered-by']).toBeUndefined()
+  expect((await request.get('/sw.js.map')).headers()['content-type']).not.toContain('json')
+})
+
+test('a calculation of any size leaves the server answering', async ({ request }) => {
+  const scattered = Array.from({ length: 900 }, (_, i) => ({ hours: (i * 37) % 400, sg: 0.99 + ((i * 61) % 100) / 1000 }))
+  let answered = false
+  const heavy = request.post('/api/calc/ferment-forecast', { data: { originalSg: 1.09, readings: scattered } }).then((response) => {
+    answered = true
+    return response.status()
+  })
+  expect((await request.get('/api/health')).status()).toBe(200)
+  // By order, not by a clock: health was answered while it was at work.
+  expect(answered).toBe(false)
+  expect([200, 503]).toContain(await heavy)
 })

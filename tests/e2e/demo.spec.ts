@@ -1,3 +1,4 @@
+import { readdirSync } from 'node:fs'
 import { createServer } from 'node:http'
 import type { AddressInfo } from 'node:net'
 import type { Page } from '@playwright/test'
@@ -220,6 +221,11 @@ test('the licences of what Presk ships go out with it, fonts and icons too, and 
     expect(text).toContain(name)
   expect(text).toContain('SIL OPEN FONT LICENSE')
   expect(text).not.toContain('states no licence')
+  // What lies beside the built server goes out as well.
+  const beside = readdirSync('.output/server/node_modules').flatMap((name) =>
+    name.startsWith('@') ? readdirSync(`.output/server/node_modules/${name}`).map((of) => `${name}/${of}`) : [name]
+  )
+  expect(beside.filter((name) => !name.startsWith('.') && !text.includes(`\n${name} `))).toEqual([])
 })
 
 test('every answer of the server carries a strict content policy', async ({ request }) => {

@@ -5,7 +5,6 @@ import type { drinkWindowOf } from '~~/core/stages'
 
 /** How a wine was rated, by its months in the bottle, against the time in which such a wine is likely good. */
 const props = defineProps<{ lot: LotView, window: NonNullable<ReturnType<typeof drinkWindowOf>> }>()
-const ApexChart = defineAsyncComponent(() => import('vue3-apexcharts'))
 const { base, colours } = useChartClothes()
 const MONTH_MS = 30.4 * 86_400_000
 const points = computed(() =>
@@ -50,7 +49,7 @@ const options = computed<ApexOptions>(() => {
 <template>
   <figure>
     <div role="img" :aria-label="`Rating by months in the bottle: ${said}`">
-      <ApexChart type="line" height="120" :options="options" :series="series" aria-hidden="true" />
+      <AppChart :height="120" :options="options" :series="series" />
     </div>
     <figcaption class="soft small">Of ten, by months in the bottle; green: likely good.</figcaption>
   </figure>

@@ -6,7 +6,6 @@ import { RIPE } from '~/wording/harvest'
 
 /** One measure of a block: its samples, the straight line on from them, and the band that holds four of five new samples. */
 const props = defineProps<{ trend: Trend, block: BlockState, window: { min: number, max: number } }>()
-const ApexChart = defineAsyncComponent(() => import('vue3-apexcharts'))
 const now = useNow()
 const DAY = 86_400_000
 const AHEAD = 10
@@ -103,7 +102,7 @@ const said = computed(
       }}{{ Math.abs(trend.perDay).toFixed(words.decimals + (trend.quantity === 'ph' ? 1 : 1)) }} a day</span
       >
     </figcaption>
-    <div role="img" :aria-label="said"><ApexChart type="line" height="190" :options="options" :series="series" aria-hidden="true" /></div>
+    <div role="img" :aria-label="said"><AppChart :height="190" :options="options" :series="series" /></div>
   </figure>
 </template>
 

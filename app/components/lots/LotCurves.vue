@@ -4,6 +4,7 @@ import type { LotView } from '~~/core/ledger'
 import { fromCelsius } from '~~/core/units'
 import { axisAround } from '~/composables/useChartClothes'
 import { counted } from '~/wording/count'
+import { escaped } from '~/wording/escaped'
 
 /** Gravity with its forecast above, temperature with its band below; what was done is marked along the foot. */
 const props = defineProps<{ lot: LotView }>()
@@ -11,12 +12,6 @@ const emit = defineEmits<{ entry: [id: string] }>()
 
 /** The first chart stands: the second comes in a task of its own. */
 const firstStands = ref(false)
-// The charts are large: they come only where a curve is shown.
-const Chart = defineAsyncComponent(async () => {
-  const chart = await import('vue3-apexcharts')
-  setTimeout(() => (firstStands.value = true))
-  return chart
-})
 const settings = useSettingsStore()
 const f = useFormat()
 const scale = ref<'SG' | '°Brix'>('SG')
@@ -56,7 +51,6 @@ const open = (seriesIndex: number, index: number) => {
 }
 interface At { seriesIndex: number, dataPointIndex: number }
 const ROW_TIME = { weekday: 'short', day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' } as const
-const escaped = (text: string) => text.replace(/[&<>"]/g, (c) => `&#${c.charCodeAt(0)};`)
 const tip = (seriesIndex: number, index: number): string => {
   const { gravity, marks, ahead } = curves
   const at = (x: number) => new Date(x).toLocaleString('en-GB', { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' })
@@ -169,20 +163,18 @@ const rows = computed(() => {
       <li v-if="curves.marks.value.length"><i class="tri" /> added or done</li>
     </ul>
     <div role="img" :aria-label="`${scale === 'SG' ? 'Gravity' : '°Brix'}: ${words}`">
-      <component :is="Chart" :key="`g${mode.value}${scale}`" type="line" height="260" :options="gravityOptions" :series="gravitySeries" />
+      <AppChart
+        :key="`g${mode.value}${scale}`"
+        :height="260"
+        :options="gravityOptions"
+        :series="gravitySeries"
+        @loaded="firstStands = true"
+      />
     </div>
     <template v-if="warm.length">
       <p class="small soft mt-1">Temperature, {{ settings.values.temperature }}, with the band to hold it in</p>
       <div role="img" :aria-label="`Temperature, ${warm.length} readings`" class="roomy">
-        <component
-          :is="Chart"
-          v-if="firstStands"
-          :key="`w${mode.value}`"
-          type="line"
-          height="140"
-          :options="warmOptions"
-          :series="warmSeries"
-        />
+        <AppChart v-if="firstStands" :key="`w${mode.value}`" :height="140" :options="warmOptions" :series="warmSeries" />
       </div>
     </template>
     <FoldOut label="The same as a table">

@@ -6,7 +6,6 @@ import { sayFarDay } from '~/wording/days'
 
 /** How a wine keeps its sulphite: molecular level over time by its own readings, the level wanted, and when it falls below. */
 const props = defineProps<{ lot: LotView }>()
-const ApexChart = defineAsyncComponent(() => import('vue3-apexcharts'))
 const { base, colours } = useChartClothes()
 const now = useNow()
 const DAY = 86_400_000
@@ -72,7 +71,7 @@ const perMonth = (k: number) => percent(1 - Math.exp(-k * 30))
     <h2 class="mb-1">How it keeps</h2>
     <p>{{ said }}</p>
     <div role="img" :aria-label="`Molecular SO₂ over time, mg/L: ${upkeep.readings.length} readings; ${said}`">
-      <ApexChart type="line" height="190" :options="options" :series="series" aria-hidden="true" />
+      <AppChart :height="190" :options="options" :series="series" />
     </div>
     <p class="soft small">
       Molecular SO₂, mg/L; the green is at and above what it is kept at. It loses {{ perMonth(upkeep.decayPerDay.mid) }} in a month

@@ -4,7 +4,6 @@ import type { LotCourse } from '~~/core/stages'
 
 /** Malic acid since the bacteria: what was read, and the course that is expected, with its band. */
 const props = defineProps<{ course: LotCourse, bacteriaAt: string }>()
-const ApexChart = defineAsyncComponent(() => import('vue3-apexcharts'))
 const { base, colours } = useChartClothes()
 const DAY = 86_400_000
 const at = (days: number) => Date.parse(props.bacteriaAt) + days * DAY
@@ -57,6 +56,6 @@ const said = computed(
 
 <template>
   <div role="img" :aria-label="said">
-    <ApexChart type="line" height="230" :options="options" :series="series" aria-hidden="true" />
+    <AppChart :height="230" :options="options" :series="series" />
   </div>
 </template>

@@ -4,7 +4,6 @@ import { fermentStart } from '~~/core/stages'
 import { axisAround } from '~/composables/useChartClothes'
 
 /** Ferments laid over each other by their day, to compare this one with that. */
-const Chart = defineAsyncComponent(() => import('vue3-apexcharts'))
 const cellar = useCellarStore()
 const route = useRoute()
 const router = useRouter()
@@ -83,7 +82,7 @@ useHead({ title: 'Curves · Presk' })
     <template v-else>
       <TapMany v-model="chosen" legend="Lots" :items="items" />
       <div role="img" :aria-label="`Gravity by day after the yeast: ${shown.map((s) => s.lot.name).join(', ')}`">
-        <component :is="Chart" :key="mode.value + chosen.join()" type="line" height="420" :options="options" :series="series" />
+        <AppChart :key="mode.value + chosen.join()" :height="420" :options="options" :series="series" />
       </div>
       <FoldOut label="The same as a table">
         <table class="columns">

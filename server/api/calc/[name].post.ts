@@ -1,5 +1,6 @@
 import { readLimited } from '../../body/read-limited'
-import { CALCULATIONS, runCalculation } from '../../calc'
+import { CALCULATIONS } from '../../calc'
+import { runBeside } from '../../calc/pool'
 
 /** Largest body that is read, bytes. */
 const LARGEST = 64 * 1024
@@ -26,6 +27,16 @@ export default defineEventHandler(async (event) => {
   catch {
     return refuse(400, { error: 'bad body', field: 'body', reason: 'it is not JSON' })
   }
-  const result = runCalculation(calc, body)
-  return result.ok ? result.answer : refuse(400, { error: 'bad body', ...result.refusal })
+  const result = await runBeside(calc.name, body)
+  switch (result.is) {
+    case 'answer':
+      return result.answer
+    case 'refused':
+      return refuse(400, { error: 'bad body', ...result.refusal })
+    case 'too-long':
+      return refuse(503, { error: `it was given up after ${result.seconds} s: ask for less at once`, seconds: result.seconds })
+    case 'busy':
+      setResponseHeader(event, 'retry-after', 5)
+      return refuse(429, { error: 'too many calculations are waiting: try again in a few seconds' })
+  }
 })
