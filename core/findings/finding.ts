@@ -29,11 +29,15 @@ export type Action =
         | 'sweeten'
         | 'stability'
         | 'cold'
+        | 'bottle'
     lotId: string
     log?: string
     /** Of sulphite: what it is to be enough for. */
     aim?: SulphiteAim
-    /** How it is moved. */ as?: 'rack' | 'top-up'
+    /** How it is moved. */
+    as?: 'rack' | 'top-up'
+    /** Of bottling: with a second ferment in the bottle. */
+    sparkling?: true
   }
   | { to: 'supplies' | 'cellar' }
 

@@ -7,7 +7,7 @@ import { type EverySays, everyStage, partBroken } from './every'
 import { type FaultSays, faultStage } from './fault'
 import { type FermentSays, fermentStage } from './ferment'
 import { type FiningSays, finingStage } from './fining'
-import { type FinishingSays, finishingStage } from './finishing'
+import { type BottlingSays, type FinishingSays, bottlingStage, finishingStage } from './finishing'
 import { type GasSays, gasStage } from './gas'
 import { type KeepingSays, keepingStage } from './keeping'
 import { type KitSays, kitStage } from './kit'
@@ -63,7 +63,7 @@ export { conditionsOf, malolacticCourseOf, malolacticEndedAt } from './malolacti
 export type { LotConditions, LotCourse } from './malolactic'
 export { airAdvice, isAskedFor, meetings, placesFor, toppingWines } from './moving'
 export type { AirAdvice, Meeting, MeetingTrouble, Place, ToppingDoubt, ToppingWine } from './moving'
-export { CONDITIONS, GATES, HARD, gateTask, readinessOf } from './finishing'
+export { CONDITIONS, GATES, HARD, bottlingWindow, gateTask, readinessOf } from './finishing'
 export type { Condition, ConditionCode, Gate, Readiness } from './finishing'
 export { bottlesLeft, drinkWindowOf } from './bottled'
 export { airOver } from './topping'
@@ -86,7 +86,8 @@ export type { LimitNear } from './every'
 export { reasonsForBlock } from './harvest'
 export type { HarvestReason } from './harvest'
 
-export type { BottledSays, ClearingSays, EverySays, FaultSays, FermentSays, FiningSays, FinishingSays, GasSays, KeepingSays, KitSays }
+export type { BottledSays, BottlingSays, ClearingSays }
+export type { EverySays, FaultSays, FermentSays, FiningSays, FinishingSays, GasSays, KeepingSays, KitSays }
 export type { BlendedSays, LeesSays, MalolacticSays, MousseSays, MustSays, OakSays }
 export type { StabilitySays, ToppingSays, WoodSays }
 
@@ -109,6 +110,7 @@ export type StageSays =
   | MousseSays
   | FinishingSays
   | BottledSays
+  | BottlingSays
   | ClearingSays
   | EverySays
 export type StageFinding = Finding<StageSays>
@@ -133,6 +135,7 @@ export const STAGES: readonly Stage<StageSays>[] = [
   faultStage,
   finishingStage,
   mousseStage,
+  bottlingStage,
   bottledStage,
   everyStage
 ] as unknown as readonly Stage<StageSays>[]

@@ -2,6 +2,7 @@ import type { Action } from '~~/core/findings'
 import type { LotView } from '~~/core/ledger'
 import type { StageFinding, StageSays } from '~~/core/stages'
 import { BLENDED } from './blended'
+import { BOTTLING } from './bottling'
 import { BOTTLED } from './bottled'
 import { CLEARING } from './clearing'
 import { EVERY } from './every'
@@ -44,6 +45,7 @@ const WORDS: WordsFor<StageSays> = {
   ...BLENDED,
   ...STABILITY,
   ...MOUSSE,
+  ...BOTTLING,
   ...BOTTLED,
   ...EVERY
 }
@@ -70,6 +72,8 @@ export function addressOf(action: Action): string {
     case 'stability':
     case 'cold':
       return `/bench/${action.to}?lot=${action.lotId}`
+    case 'bottle':
+      return `/bench/${action.sparkling ? 'sparkling' : 'bottles'}?lot=${action.lotId}`
     case 'sweeten':
       return `/bench/sweet?lot=${action.lotId}`
     case 'crush':

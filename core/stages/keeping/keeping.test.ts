@@ -25,7 +25,7 @@ function seen(entries: readonly Entry[], when = now) {
     lot,
     cellar,
     upkeep: lot.upkeep,
-    task: tasksOf(lot, cellar, when).find((t) => !t.code.includes('lees')),
+    task: tasksOf(lot, cellar, when).find((t) => !/lees|settle|bottle/.test(t.code)),
     found: findingsOf(lot, cellar, when)
   }
 }

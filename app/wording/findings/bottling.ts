@@ -1,0 +1,49 @@
+import type { BottlingSays, Condition, ConditionCode } from '~~/core/stages'
+import { counted } from '~/wording/count'
+import { GATE, sayCondition, settleLabel } from '~/wording/readiness'
+import type { WordsFor } from './say'
+
+/** What settles a condition, as something to do; where it matters whether it is unknown or bad, both. */
+const SETTLE: Record<ConditionCode, string | { unknown: string, bad: string }> = {
+  'stable-gravity': 'Read the gravity again',
+  'malic-settled': 'Settle the malic acid',
+  'off-lees': 'Rack it off its lees',
+  'clear': { unknown: 'Check how clear it is', bad: 'Get it clear' },
+  'gas-out': { unknown: 'Check for gas', bad: 'Stir the gas out' },
+  'protein': { unknown: 'Do a heat test', bad: 'Fine it with bentonite' },
+  'cold': { unknown: 'Do a cold test', bad: 'Chill it' },
+  'sulphite': 'Add sulphite',
+  'sulphite-for-bottle': 'Sulphite it for bottling',
+  'sulphite-low-enough': 'Too much sulphite for a second ferment',
+  'sweetness-held': { unknown: 'Find out how much sugar is left', bad: 'Keep it from fermenting again' },
+  'no-malolactic-with-sorbate': 'Sorbate and bacteria have met',
+  'sorbate-may': 'Decide how it is kept sweet',
+  'no-sorbate': 'Sorbate stops a second ferment',
+  'alcohol-for-yeast': { unknown: 'Find out its alcohol', bad: 'Too much alcohol for a second ferment' },
+  'acids-known': 'Measure pH and TA',
+  'sound': { unknown: 'Smell it', bad: 'Something smells wrong' }
+}
+const settleTitle = ({ code, state }: Condition): string => {
+  const words = SETTLE[code]
+  return typeof words === 'string' ? words : state === 'unknown' ? words.unknown : words.bad
+}
+
+export const BOTTLING: WordsFor<BottlingSays> = {
+  'settle': ({ gate, condition, left }) => ({
+    title: settleTitle(condition),
+    reason: `${sayCondition(condition)} ${GATE[gate].label} needs it${left > 1 ? ` and ${counted(left - 1, 'more thing')}` : ''}.`,
+    action: settleLabel(condition)
+  }),
+  'bottle': ({ open, monthsIn }) => ({
+    title: 'Bottle it',
+    reason: open > 0
+      ? `Not yet: ${counted(open, 'condition')} still open, and each is asked for in time.`
+      : `Everything it needs is met, and it has rested for ${counted(Math.max(1, Math.round(monthsIn)), 'month')}.`,
+    action: 'Plan the bottling'
+  }),
+  'remnant': ({ litres }, _lot, f) => ({
+    title: 'What becomes of the rest?',
+    reason: `${f.words(f.volume(litres))} is left, less than a bottle. It spoils under so much air, so do something with it this week.`,
+    action: 'Choose'
+  })
+}
