@@ -14,7 +14,7 @@ const outside = [
  * stage knows another.
  */
 const ROOMS = [
-  ['units', 'labels'],
+  ['units'],
   ['quantities'],
   ['materials'],
   ['hydrometry', 'acids', 'sulphite', 'yeast', 'malolactic', 'cellar', 'racking'],
@@ -22,15 +22,15 @@ const ROOMS = [
   ['ledger'],
   ['findings'],
   ['stages'],
-  ['supplies'],
+  ['supplies', 'labels', 'way'],
   ['drafts'],
   ['quick']
 ]
-const ORDER = 'Imports in core/ run one way: units ← quantities ← materials ← chemistry ← ledger ← findings ← stages ← supplies; drafts stand on the ledger, the quick line on drafts.'
+const ORDER = 'Imports in core/ run one way: units ← quantities ← materials ← chemistry ← ledger ← findings ← stages ← supplies, labels and way; drafts stand on the ledger, the quick line on drafts.'
 const above = folders => ({ regex: `^(\\.\\./)+(${folders.join('|')})($|/)`, message: ORDER })
 const roomRules = ROOMS.map((rooms, i) => ({
   name: `presk/room-${rooms.join('-')}`,
-  files: [`core/{${rooms.join(',')},}/**/*.ts`],
+  files: rooms.map(room => `core/${room}/**/*.ts`),
   ignores: ['**/*.test.ts', '**/*.fixture.ts'],
   rules: { 'no-restricted-imports': [
     'error',
@@ -49,7 +49,7 @@ const stageRules = STAGES.filter(s => s !== ON_STAGES).map(stage => ({
     'no-restricted-imports': ['error', {
       patterns: [
         ...outside,
-        above(['supplies', 'drafts']),
+        above(['supplies', 'labels', 'drafts']),
         { regex: `^\\.\\./(${STAGES.filter(s => s !== stage).join('|')})($|/)`, message: 'No stage knows another.' }
       ]
     }]
@@ -84,6 +84,16 @@ export default withNuxt(
       'no-restricted-imports': ['error', { patterns: outside }],
       'no-restricted-globals': ['error', 'window', 'document', 'localStorage', 'indexedDB', 'fetch', 'navigator', 'process']
     }
+  },
+  {
+    name: 'presk/simulator',
+    files: ['simulator/**/*.ts'],
+    ignores: ['**/*.test.ts'],
+    // What judges the advice shares nothing with it.
+    rules: { 'no-restricted-imports': ['error', { patterns: [
+      { regex: '^(\\.\\./)+(?!core/units$)', message: 'simulator/ knows nothing of Presk but its units and random numbers.' },
+      { regex: '^[^.]', message: 'simulator/ needs no package.' }
+    ] }] }
   },
   ...roomRules,
   ...stageRules,

@@ -3,6 +3,7 @@ import { benchBrowser } from './browser'
 import { benchFerments } from './ferments'
 import { benchLaws } from './laws'
 import { benchLedger } from './ledger'
+import { benchLoop } from './loop'
 import { benchRacking } from './racking'
 
 const PARTS: Record<string, () => object | Promise<object>> = {
@@ -10,6 +11,7 @@ const PARTS: Record<string, () => object | Promise<object>> = {
   ferments: benchFerments,
   ledger: benchLedger,
   laws: benchLaws,
+  loop: benchLoop,
   racking: benchRacking,
   browser: benchBrowser
 }

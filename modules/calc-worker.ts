@@ -17,6 +17,7 @@ export default defineNuxtModule({
           platform: 'node',
           target: 'node20',
           external: ['highs'],
+          alias: { '~~': nuxt.options.rootDir, '~': join(nuxt.options.rootDir, 'app') },
           logLevel: 'error'
         })
       })

@@ -313,7 +313,8 @@ function whatCan<T>(work: () => T): T | undefined {
 
 function issuesOf(entry: Entry, draft: number): Issue[] {
   const parsed = entrySchema.safeParse(entry)
-  const odd = parsed.success ? outOfTime(entry.at, Date.now()) : undefined
+  // A clock that was set back still writes after what it wrote before.
+  const odd = parsed.success ? outOfTime(entry.at, Math.max(Date.now(), Date.parse(entry.written))) : undefined
   if (odd) return [{ draft, field: 'at', reason: odd }]
   return parsed.success
     ? []

@@ -33,7 +33,7 @@ const PLACES = [
 ] as const
 
 /** Crush day and the harvest stand under Today. */
-const isOn = (to: string) => (to === '/' ? route.path === '/' || /^\/(crush|harvest)/.test(route.path) : route.path.startsWith(to))
+const isOn = (to: string) => (to === '/' ? route.path === '/' || /^\/(crush|harvest|season)/.test(route.path) : route.path.startsWith(to))
 
 defineShortcuts({
   '/': () => {

@@ -80,7 +80,7 @@ describe('the ledger as a page sees it', () => {
     expect([...cellar.state.lots.values()].map(plain)).toEqual([...foldCellar(await cellar.allEntries()).lots.values()].map(plain))
   })
   it('actions of one instant stand in the order they were done', async () => {
-    vi.spyOn(Date, 'now').mockReturnValue(Date.UTC(2026, 9, 1))
+    vi.spyOn(Date, 'now').mockReturnValue(Date.UTC(2027, 0, 1))
     const cellar = await opened()
     await cellar.log([start])
     for (let n = 0; n < 12; n++) await cellar.log([note(String(n)), note(`${n}b`)])

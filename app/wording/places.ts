@@ -18,6 +18,7 @@ export const PLACES: readonly Place[] = [
   { words: ['new lot', 'start a lot'], label: 'Start a lot', to: '/lots/new' },
   { words: ['lots', 'ledger'], label: 'Lots', to: '/lots' },
   { words: ['harvest', 'blocks'], label: 'Before harvest', to: '/harvest' },
+  { words: ['season', 'year', 'timeline', 'going away'], label: 'Season', to: '/season' },
   { words: ['winter', 'wines'], label: 'Winter', to: '/winter' },
   { words: ['sulphite round'], label: 'Sulphite round', to: '/winter/sulphite' },
   { words: ['crush', 'crush floor', 'floor'], label: 'Crush floor', to: '/crush' },

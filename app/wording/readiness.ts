@@ -28,6 +28,7 @@ const SAYS: Record<ConditionCode, Words> = {
     'kit': 'Kits have no malolactic.',
     'blocked': 'Sulphite at a blocking level keeps malolactic out.',
     'filter': 'A sterile filter has taken the bacteria out.',
+    'heat-planned': 'Pasteurising the bottles will kill the bacteria.',
     'low-ph': 'The pH is too low for bacteria.',
     'beyond-sulphite': 'Malic acid is left, and at this pH no sensible amount of sulphite blocks malolactic.',
     'open': 'Malic acid is left and nothing keeps bacteria out. The bottles could turn gassy.',
@@ -66,6 +67,7 @@ const SAYS: Record<ConditionCode, Words> = {
     met: 'No crystals in the cold test.',
     chilled: 'It stood in the cold for a week or more.',
     accepted: 'The plan accepts crystals. They are harmless.',
+    chilling: 'It is in the cold. Give it a week.',
     open: 'Crystals formed in the cold test.',
     unknown: 'No cold test yet: a sample at −4 °C for three days.',
     settle: 'Cold test'

@@ -13,6 +13,7 @@ export const WAY_OUT: Record<WayOutCode, { label: string, hint: string }> = {
   'cool-it': { label: 'I have cooled it', hint: 'Presk asks again in some days' },
   'repitch': { label: 'Pitch again', hint: 'fresh yeast, rehydrated' },
   'leave-sweet': { label: 'Leave it sweet', hint: 'it must then be held by sorbate and sulphite, or by heat' },
+  'keep-dry': { label: 'Keep it dry', hint: 'the plan changes to dry' },
   'keep-still': { label: 'Bottle it still', hint: 'no second ferment' },
   'hold-by-sorbate': { label: 'Sorbate and sulphite', hint: 'never after malolactic' },
   'hold-by-heat': { label: 'Pasteurise the bottles', hint: 'a water bath, bottle by bottle' },

@@ -71,6 +71,7 @@ export const WAYS_OUT = [
   'cool-it',
   'repitch',
   'leave-sweet',
+  'keep-dry',
   'keep-still',
   'hold-by-sorbate',
   'hold-by-heat',

@@ -1,4 +1,5 @@
-import type { Closure, Style } from '../ledger'
+import type { ClosureKind as Closure } from '../materials'
+import type { WineStyle as Style } from '../acids'
 import { within } from '../units'
 
 /** Months in which such a wine is usually at its best: from, and until. Common practice, no source. */

@@ -40,6 +40,14 @@ export const planOf = (lot: Pick<LotState, 'style' | 'stream' | 'planned'>): Lot
 
 export type Malolactic = 'not-wanted' | 'to-come' | 'under-way' | 'nearly' | 'done'
 
+/** Bacteria were given, and after that somebody said that they are not wanted any more. */
+function isGivenUp(lot: LotState): boolean {
+  const given = lot.bacteriaAgainAt ?? lot.bacteriaAt
+  const { malolactic } = planOf(lot)
+  const without = malolactic === 'none' || malolactic === 'blocked'
+  return without && given !== undefined && lot.malolacticSaidAt !== undefined && lot.malolacticSaidAt > given
+}
+
 /** Where a wine's malolactic stands, by what was read and what is planned. */
 export function malolacticOf(lot: LotState): Malolactic {
   const malic = lot.others.malic
@@ -51,6 +59,7 @@ export function malolacticOf(lot: LotState): Malolactic {
   // Paper speaks for a wine until a test that is later says otherwise; it tells nothing of what never fermented.
   const paper = lot.paper && fermented && !(malic && malic.at > lot.paper.at) ? readPaper(lot.paper.malic, lot.paper.lactic) : undefined
   if (paper === 'complete') return 'done'
+  if (isGivenUp(lot)) return 'not-wanted'
   if (paper === 'nearly' && lot.bacteriaAt !== undefined) return 'nearly'
   if (lot.bacteriaAt !== undefined) return malic && malic.at > lot.bacteriaAt && malic.value <= MALIC_END.nearly ? 'nearly' : 'under-way'
   const { malolactic } = planOf(lot)

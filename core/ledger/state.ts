@@ -121,6 +121,8 @@ export interface LotState {
   bacteriaAt?: string
   /** When another culture, or the same again, last went in after the first. */
   bacteriaAgainAt?: string
+  /** When somebody last said whether malolactic is wanted. */
+  malolacticSaidAt?: string
   /** The culture as it was called, and its card where it has one. */
   bacteria?: { name: string, cardKey?: string }
   /** How each task was last ended, by its code. */

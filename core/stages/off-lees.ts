@@ -1,4 +1,5 @@
 import { type LotView, drynessOf } from '../ledger'
+import { goneOnSince } from './gone-on'
 import { isOnSkins } from './skins'
 
 /** When its ferment was over, as far as that is known: found dry, or a wine from when it was said to be one. */
@@ -10,10 +11,12 @@ export const wineFrom = (lot: LotView): string | undefined => drynessOf(lot)?.fi
  */
 export function leesSince(lot: LotView): string | undefined {
   const dryness = drynessOf(lot)
-  const over = dryness?.first ?? (lot.alcoholic === 'stopped' ? (lot.wineSince ?? lot.series.sg?.at(-1)?.at) : undefined)
+  // Sulphited or given its bacteria since it was last read: it is a wine to those who make it.
+  const goneOn = lot.alcoholic === 'dry' && goneOnSince(lot, lot.series.sg?.at(-1)?.at ?? lot.startedAt)
+  const over = dryness?.first ?? (lot.alcoholic === 'stopped' || goneOn ? (lot.wineSince ?? lot.series.sg?.at(-1)?.at) : undefined)
   if (over === undefined) return undefined
   if (lot.pressedAt !== undefined && lot.pressedAt > over) return lot.pressedAt
-  return lot.alcoholic === 'stopped' || dryness?.proven ? over : undefined
+  return lot.alcoholic === 'stopped' || dryness?.proven || goneOn ? over : undefined
 }
 
 /** Racked since it was a wine: what was done to the must took no lees of the ferment away. */

@@ -15,7 +15,8 @@ export const QUIETS: readonly (readonly [loud: readonly string[], quiet: readonl
     ['settle:malic-settled', 'settle:cold', 'settle:protein', 'settle:sulphite-for-bottle']
   ],
   [['confirm-dryness', 'measure-blend', 'left-alone'], ['settle:stable-gravity']],
-  [['wine-smells'], ['settle:sound']],
+  [['wine-smells', 'smell-again'], ['settle:sound']],
+  [['free-before-bottle'], ['check-sulphite', 'measure-free']],
   [
     ['remnant'],
     [

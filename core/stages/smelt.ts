@@ -13,3 +13,10 @@ export function faultOf(lot: Pick<LotView, 'smelt'>, now: string): Faulty | unde
   const { smelt } = lot
   return smelt && hoursSince(smelt.at, now) <= SMELT_STANDS_H ? FAULTY.find((fault) => smelt.smells.includes(fault)) : undefined
 }
+
+/** What its fault asks for was done since it was smelt: whether it helped is known when somebody smells it again. */
+export function isHelped(lot: Pick<LotView, 'smelt' | 'rackedAt' | 'lastSulphiteAt' | 'toppedAt'>, fault: Faulty): boolean {
+  const { smelt } = lot
+  const since = (at: string | undefined) => smelt !== undefined && at !== undefined && at > smelt.at
+  return fault === 'rotten-egg' ? since(lot.rackedAt) : since(lot.lastSulphiteAt) || since(lot.toppedAt)
+}

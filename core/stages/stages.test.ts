@@ -114,9 +114,9 @@ describe('what comes next', () => {
       'soon'
     ],
     [
-      'dry, free SO₂ good: looked at in a month',
+      'dry, free SO₂ good: off its lees, and looked at in a month',
       [...measured, none, read(20, 'sg', 0.995), read(5, 'freeSo2', 34)],
-      'check-sulphite',
+      'rack-gross-lees',
       'wait'
     ],
     [
@@ -133,7 +133,7 @@ describe('what comes next', () => {
     ],
     [
       'dry, free SO₂ long ago',
-      [...measured, none, read(1900, 'sg', 1.1), read(1200, 'sg', 0.995), read(1000, 'freeSo2', 40)],
+      [...grown, none, read(1900, 'sg', 1.1), read(1200, 'sg', 0.995), read(1000, 'freeSo2', 40), racked(900)],
       'check-sulphite',
       'soon'
     ]

@@ -1,7 +1,4 @@
-import { runCalculation } from './calculation'
-import { CALCULATIONS } from '.'
+import { runByName } from './run'
 
 /** What the pool hands to a worker: a calculation by name and its body as it came. */
-export default function calc({ name, body }: { name: string, body: unknown }): ReturnType<typeof runCalculation> {
-  return runCalculation(CALCULATIONS.get(name)!, body)
-}
+export default ({ name, body }: { name: string, body: unknown }) => runByName(name, body)

@@ -35,6 +35,7 @@ const PAGES = [
   '/cellar',
   '/cellar/bottles',
   '/winter',
+  '/season',
   '/crush',
   '/harvest',
   '/stores',

@@ -11,6 +11,7 @@ const PAGES = [
   '/lots/lot-grenache?log=transfer',
   '/lots/new',
   '/winter',
+  '/season',
   '/winter/sulphite',
   '/lots/lot-bobal/malolactic',
   '/lots/lot-godello',

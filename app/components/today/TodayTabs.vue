@@ -9,6 +9,7 @@ const tabs = computed(() => [
   { to: '/', name: 'Now' },
   { to: '/round', name: 'Round', count: ferments.value },
   { to: '/crush', name: 'Crush day', count: crush.lots.value.filter((c) => !c.lot.inoculatedAt).length },
+  { to: '/season', name: 'Season' },
   { to: '/winter', name: 'Winter', count: winter.atRisk.value },
   { to: '/harvest', name: 'Before harvest', count: cellar.state.blocks.size }
 ])

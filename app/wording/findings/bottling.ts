@@ -34,6 +34,18 @@ export const BOTTLING: WordsFor<BottlingSays> = {
     reason: `${sayCondition(condition)} ${GATE[gate].label} needs it${left > 1 ? ` and ${counted(left - 1, 'more thing')}` : ''}.`,
     action: settleLabel(condition)
   }),
+  'free-before-bottle': ({ freeMgPerL }) => ({
+    title: 'Measure free SO₂ before the last dose',
+    reason: `It is estimated at ${Math.round(freeMgPerL)} mg/L, and how much of a dose stays free differs from wine to wine. Measure first, then dose.`,
+    action: 'Measure'
+  }),
+  'sweeten': ({ hold }) => ({
+    title: 'Sweeten it',
+    reason: `It is planned sweet, and it is dry, clear and still. Choose the sweetness by taste, and ${
+      hold === 'heat' ? 'pasteurise the bottles' : hold === 'sorbate' ? 'add sorbate with sulphite' : 'decide what keeps it from fermenting again'
+    }.`,
+    action: 'Choose the sweetness'
+  }),
   'bottle': ({ open, monthsIn }) => ({
     title: 'Bottle it',
     reason: open > 0

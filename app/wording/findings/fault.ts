@@ -1,5 +1,5 @@
 import type { FaultSays } from '~~/core/stages'
-import type { WordsFor } from './say'
+import { type WordsFor, days } from './say'
 
 const TITLE = { 'rotten-egg': 'Rotten egg smell', 'vinegar': 'Vinegar smell', 'nail-varnish': 'Nail varnish smell' } as const
 
@@ -15,5 +15,10 @@ export const FAULT: WordsFor<FaultSays> = {
         + 'sulphite to its level and keep it cool. A trace may fade; if it is strong, do not blend it into another wine.'
     }[smell],
     action: smell === 'rotten-egg' ? 'Rack it' : full ? 'Work out the sulphite' : 'Move it'
+  }),
+  'smell-again': ({ smell, daysSince }) => ({
+    title: 'Smell it again',
+    reason: `${TITLE[smell]} last time, and you have acted on it since${daysSince >= 1 ? `, ${days(daysSince)} ago` : ''}. Has it helped?`,
+    action: 'Log the smell'
   })
 }

@@ -10,6 +10,7 @@ export const lotPlanned: EntryKind<'lot-planned'> = {
     const lot = lotOf(folding, planned)
     if (!lot) return
     lot.planned = { ...lot.planned, ...saidOf(planned) }
+    if (planned.malolactic !== undefined) lot.malolacticSaidAt = planned.at
     // What went in before the plan is none of its parts.
     if (planned.sugarSteps) lot.sugarSteps = { ...planned.sugarSteps, givenBefore: lot.added.get(planned.sugarSteps.material)?.actual ?? 0 }
   }

@@ -1,6 +1,6 @@
 import { pressDay } from '../../fermentation'
 import type { Finding } from '../../findings'
-import { DRY_PROOF_H, type LotView, drynessOf, fitsDry, isFermenting, isHeld, isWine } from '../../ledger'
+import { DRY_PROOF_H, type LotView, drynessOf, fitsDry, isFermenting, isHeld, isWine, standsOf } from '../../ledger'
 import { goneOnSince } from '../gone-on'
 import { isOnSkins } from '../skins'
 import { type Stage, hoursSince, later } from '../stage'
@@ -25,9 +25,10 @@ export const fermentStage: Stage<FermentSays> = {
       const days = hoursSince(lot.series.sg?.at(-1)?.at ?? lot.startedAt, now) / 24
       return [{ code: 'left-alone', key: 'left-alone', days, urgency: 'soon', ...measure }]
     }
-    const proof = proofOf(lot, now).map((task): Task => ({ ...task, ...measure }))
     const press = isFermenting(lot) || waitsForPress(lot) ? pressing(lot, now) : []
-    const decision = isFermenting(lot) ? standstill(lot, cellar, now) : []
+    const unclear = lot.alcoholic === 'dry' && !drynessOf(lot) && needsProof(lot) !== undefined
+    const decision = isFermenting(lot) || unclear ? standstill(lot, cellar, now) : []
+    const proof = decision.length > 0 ? [] : proofOf(lot, now).map((task): Task => ({ ...task, ...measure }))
     // A ferment that has come to a stand is not read every day while it is decided what to do.
     const day = isFermenting(lot) ? daily(lot, cellar, now).filter((t) => decision.length === 0 || t.code !== 'read-ferment') : []
     return [...decision, ...proof, ...day, ...press]
@@ -100,6 +101,13 @@ const leftAlone = (lot: LotView): boolean =>
 function needsProof(lot: LotView): string | undefined {
   if (lot.alcoholic !== 'dry') return undefined
   const dryness = drynessOf(lot)
-  if (!dryness || dryness.proven) return undefined
-  return goneOnSince(lot, dryness.first) ? undefined : dryness.since
+  if (dryness) return dryness.proven || goneOnSince(lot, dryness.first) ? undefined : dryness.since
+  return readHigherSince(lot)
+}
+
+/** Dry by one look, and higher by a later one: it is neither, until its gravity stands or somebody has gone on. */
+function readHigherSince(lot: LotView): string | undefined {
+  const last = lot.series.sg?.at(-1)
+  if (!last || fermentStart(lot) === undefined || goneOnSince(lot, last.at)) return undefined
+  return standsOf(lot)?.since ?? last.at
 }

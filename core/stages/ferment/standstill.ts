@@ -1,5 +1,5 @@
 import type { Finding, WayOut } from '../../findings'
-import { type LotView, standsOf, sugarLeftOf } from '../../ledger'
+import { type LotView, isFermenting, standsOf, sugarLeftOf } from '../../ledger'
 import { type CellarView, hoursSince } from '../stage'
 import { bandOfLot, fermentStart } from './ask'
 import { believedTemperatures } from './doubted'
@@ -26,7 +26,7 @@ export function standstill(lot: LotView, cellar: CellarView, now: string): Task[
   const original = lot.originalSg?.value
   const idle = since?.at(-1)
   if (
-    startAt !== undefined && idle && original !== undefined && lot.repitchedAt === undefined
+    isFermenting(lot) && startAt !== undefined && idle && original !== undefined && lot.repitchedAt === undefined
     && hoursSince(startAt, now) >= NOT_BEGUN.hours && original - idle.value < NOT_BEGUN.fallSg
   )
     return [

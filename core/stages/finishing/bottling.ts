@@ -1,5 +1,5 @@
 import type { Finding, WayOut } from '../../findings'
-import { type LotView, isHeld, isWine } from '../../ledger'
+import { type LotView, isHeld, isWine, sugarLeftOf } from '../../ledger'
 import { leesSince, wineFrom } from '../off-lees'
 import { isOnSkins } from '../skins'
 import { type Stage, hoursSince, later } from '../stage'
@@ -9,6 +9,10 @@ import { type Gate, readinessOf } from './readiness'
 export type BottlingSays =
   /** One thing is still wanted before the wine can be bottled. */
   | { code: 'settle', gate: Gate, condition: Condition, left: number }
+  /** Its free SO₂ was last reckoned, not read: it is read before the last dose. */
+  | { code: 'free-before-bottle', freeMgPerL: number }
+  /** It is to be sweet, and is dry: now it may be sweetened. */
+  | { code: 'sweeten', hold: 'sorbate' | 'heat' | 'none' }
   /** Everything is as it should be, or will be: fill the bottles. */
   | { code: 'bottle', gate: Gate, open: number, monthsIn: number }
   /** Less than a bottle is left. */
@@ -26,10 +30,10 @@ const MONTHS = {
 } as const
 /** What is wanted before bottling is asked for so long before its day, h: a cold test and a fining take weeks. Ours. */
 const LEAD_H = 8 * 168
-/** Sulphite for the bottle goes in last, and not weeks before. Ours. */
-const LAST: ReadonlySet<ConditionCode> = new Set(['sulphite-for-bottle'])
-/** Nothing settles it: it is told elsewhere. */
-const PAST_HELP: ReadonlySet<ConditionCode> = new Set(['no-malolactic-with-sorbate'])
+/** It is smelt, and gets its sulphite for the bottle, last and not weeks before. Ours. */
+const LAST: ReadonlySet<ConditionCode> = new Set(['sound', 'sulphite-for-bottle'])
+/** Nothing settles it, or no more sulphite may go in: it is told elsewhere, and bottled knowingly. */
+const pastHelp = (c: Condition): boolean => c.code === 'no-malolactic-with-sorbate' || c.because === 'limit'
 /** Less than one bottle: a wine of its own no more, L. */
 const BOTTLE_L = 0.75
 
@@ -53,7 +57,7 @@ export const bottlingStage: Stage<BottlingSays> = {
   code: 'bottling',
   beside: true,
   appliesTo: (lot) => isHeld(lot) && isWine(lot) && lot.stream !== 'test' && !isOnSkins(lot),
-  tasks(lot, _cellar, now): Says[] {
+  tasks(lot, cellar, now): Says[] {
     if (lot.volume.value < BOTTLE_L) return [remnant(lot)]
     const window = bottlingWindow(lot)
     if (!window) return []
@@ -61,11 +65,20 @@ export const bottlingStage: Stage<BottlingSays> = {
     const { open } = readinessOf(lot, gate, now)
     const about = { task: true, lotId: lot.id } as const
     const near = hoursSince(window.from, now) >= -LEAD_H
-    const first = open.filter((c) => !LAST.has(c.code) && !PAST_HELP.has(c.code))
-    const asked = !near ? [] : first.length > 0 ? first : now >= window.from ? open.filter((c) => LAST.has(c.code)) : []
-    const ready = open.every((c) => PAST_HELP.has(c.code))
+    const wantsSugar = near && gate === 'bottling-still' && isToBeSweetened(lot)
+    const helped = open.filter((c) => !pastHelp(c))
+    const first = helped.filter((c) => !LAST.has(c.code))
+    const asked = !near ? [] : first.length > 0 ? first : now >= window.from ? helped : []
+    const ready = helped.length === 0 && !wantsSugar
+    // Sugar goes into a wine that is ready but for its smell and its last sulphite.
+    const sweeten = wantsSugar && first.every((c) => c.code === 'sweetness-held') && readinessOf(lot, 'sweetening', now).ready
+    const dosing = asked.some((c) => c.code === 'sulphite-for-bottle') && !wantsSugar
+    const unread = dosing && cellar.equipment?.['so2-kit'] !== false && !wasRead(lot, now)
     return [
-      ...asked.map((condition): Says => ({
+      ...(unread ? [readFree(lot, window)] : []),
+      ...(sweeten ? [sweetening(lot, window)] : []),
+      // What stands in the cold needs nothing but its week.
+      ...asked.filter((c) => c.because !== 'chilling' && !(unread && c.code === 'sulphite-for-bottle')).map((condition): Says => ({
         code: 'settle',
         gate,
         condition,
@@ -82,7 +95,7 @@ export const bottlingStage: Stage<BottlingSays> = {
       {
         code: 'bottle',
         gate,
-        open: open.length,
+        open: helped.length,
         monthsIn: hoursSince(restsSince(lot)!, now) / MONTH_H,
         key: 'bottle',
         urgency: ready && now >= window.from ? 'soon' : 'wait',
@@ -96,6 +109,51 @@ export const bottlingStage: Stage<BottlingSays> = {
   },
   findings: () => []
 }
+
+/** Free SO₂ was titrated of late, and nothing went in since: the last dose goes by that. */
+function wasRead(lot: LotView, now: string): boolean {
+  const last = lot.series.freeSo2?.at(-1)
+  return last !== undefined && hoursSince(last.at, now) <= READ_H && !(lot.lastSulphiteAt !== undefined && lot.lastSulphiteAt > last.at)
+}
+/** A titration speaks for a wine at rest for so long, h. Ours. */
+const READ_H = 14 * 24
+
+const readFree = (lot: LotView, { from, due }: { from: string, due: string }): Says => ({
+  code: 'free-before-bottle',
+  freeMgPerL: lot.freeSo2?.value ?? 0,
+  key: 'free-before-bottle',
+  urgency: 'soon',
+  task: true,
+  lotId: lot.id,
+  minutes: 15,
+  window: { from, due },
+  evidence: lot.freeSo2?.from ?? [],
+  action: { to: 'measure', lotId: lot.id },
+  waysRound: [{ code: 'no-instrument', drafts: [{ type: 'equipment-said', has: { 'so2-kit': false } }] }]
+})
+
+/** Planned sweet; no sugar went in since it was a wine, and it holds next to none. */
+function isToBeSweetened(lot: LotView): boolean {
+  if (lot.plan.finish !== 'sweet') return false
+  const sweetened = lot.changedSugarAt !== undefined && lot.wineSince !== undefined && lot.changedSugarAt >= lot.wineSince
+  return !sweetened && (sugarLeftOf(lot)?.low ?? 0) < DRY_UNTIL
+}
+/** Less sugar than this nobody tastes as sweet, g/L: common practice, no source. */
+const DRY_UNTIL = 6
+
+const sweetening = (lot: LotView, { from, due }: { from: string, due: string }): Says => ({
+  code: 'sweeten',
+  hold: lot.plan.hold,
+  key: 'sweeten',
+  urgency: 'soon',
+  task: true,
+  lotId: lot.id,
+  minutes: 45,
+  window: { from: later(from, -LEAD_H), due },
+  evidence: [],
+  action: { to: 'sweeten', lotId: lot.id },
+  waysRound: [{ code: 'keep-dry', drafts: [{ type: 'lot-planned', lotId: lot.id, finish: 'dry' }] }]
+})
 
 /** What is left in a bottling, a racking or a jug: no lot to be kept, topped up and measured. */
 function remnant(lot: LotView): Says {

@@ -15,7 +15,7 @@ import { SORBIC_LEAST, SORBIC_SHARE } from '../../finishing'
 import { TOLD_WITHIN } from '../../sulphite'
 import type { Action, WayOut } from '../../findings'
 import { isOffLees } from '../off-lees'
-import { SMELT_STANDS_H, faultOf } from '../smelt'
+import { SMELT_STANDS_H, faultOf, isHelped } from '../smelt'
 import { hoursSince } from '../stage'
 import { doseFor } from '../sulphite-dose'
 
@@ -109,6 +109,7 @@ export const JUDGES: Record<ConditionCode, Judge> = {
     const from = [...(lot.others.malic?.from ?? []), ...(lot.paper ? [lot.paper.entryId] : [])]
     const { settled, by, freeMgPerL, wantedMgPerL } = malicSettledOf(lot)
     if (settled) return met(by === 'sulphite' ? (lot.freeSo2?.from ?? []) : from, { because: by === 'sulphite' ? 'blocked' : by })
+    if (malolactic === 'not-wanted' && (heatedAt(lot) || lot.plan.hold === 'heat')) return met([], { because: 'heat-planned' })
     if (malolactic !== 'not-wanted')
       return { state: 'not-met', because: malolactic, evidence: from, settle: { to: 'malolactic', lotId: lot.id } }
     const about = { value: freeMgPerL ?? 0, wanted: wantedMgPerL, evidence: lot.freeSo2?.from ?? [], waysOut: pastMalic(lot) }
@@ -161,6 +162,9 @@ export const JUDGES: Record<ConditionCode, Judge> = {
   },
   'cold': (lot, now) => {
     const test = lot.coldTest
+    const inCold = lot.worked.get('chill')?.at
+    const chilling = inCold !== undefined && hoursSince(inCold, now) < COLD_DAYS * 24 && !(test?.stable && test.at > inCold)
+    if (lot.plan.cold && chilling) return { state: 'unknown', because: 'chilling', at: inCold, evidence: [] }
     if (!lot.plan.cold && !test?.stable) return met(test ? [test.entryId] : [], { because: 'accepted' })
     if (test)
       return test.stable
@@ -218,6 +222,7 @@ export const JUDGES: Record<ConditionCode, Judge> = {
   'sound': (lot, now) => {
     const { smelt } = lot
     const fault = faultOf(lot, now)
+    if (smelt && fault && isHelped(lot, fault)) return { state: 'unknown', because: 'helped', at: smelt.at, evidence: [smelt.entryId], settle: look(lot) }
     if (smelt && fault) return { state: 'not-met', because: fault, at: smelt.at, evidence: [smelt.entryId], settle: look(lot) }
     return smelt && hoursSince(smelt.at, now) <= SMELT_STANDS_H
       ? met([smelt.entryId], { at: smelt.at })
@@ -232,6 +237,7 @@ const pastMalic = (lot: LotView): WayOut[] => [
   { code: 'test-malic', action: { to: 'malolactic', lotId: lot.id } },
   ...(isSorbated(lot) ? [] : [{ code: 'begin-malolactic', drafts: [{ type: 'lot-planned', lotId: lot.id, malolactic: 'after-pressing' }] } as const]),
   { code: 'filter', action: { to: 'lot', lotId: lot.id, log: 'operation' } },
+  { code: 'hold-by-heat', drafts: [{ type: 'lot-planned', lotId: lot.id, hold: 'heat' }] },
   { code: 'lower-ph', action: { to: 'correct', lotId: lot.id } }
 ]
 /** What settles sugar that may be left: a test, a glass with fresh yeast, or something that holds it. */

@@ -120,8 +120,12 @@ const isSweet = (b: Bottled): boolean => (b.sugarMid ?? 0) > MOST_SUGAR
 
 /** Bottles that were filled sweet by a plan to heat them: the same day, before yeast wakes. */
 function toPasteurise(lot: LotView, cellar: CellarView, now: string): Says[] {
-  if (lot.plan.sparkling || JUDGES['sweetness-held'](lot, now).because !== 'heat-planned') return []
-  const sweet = lot.bottled.filter((b) => b.left > 0 && isStill(b, cellar.cards) && isSweet(b))
+  if (lot.plan.sparkling || lot.plan.hold !== 'heat') return []
+  const sugar = JUDGES['sweetness-held'](lot, now).because === 'heat-planned'
+  // Malic acid that nothing else settles waits for the same heat, until it has had it.
+  const heated = lot.worked.get('pasteurise')?.at ?? ''
+  const malic = (b: Bottled) => heated < b.at && JUDGES['malic-settled'](lot, now).because === 'heat-planned'
+  const sweet = lot.bottled.filter((b) => b.left > 0 && isStill(b, cellar.cards) && ((sugar && isSweet(b)) || malic(b)))
   return sweet.length === 0
     ? []
     : [

@@ -41,7 +41,7 @@ export const malolacticStage: Stage<MalolacticSays> = {
   tasks(lot, cellar, now): Says[] {
     if (lot.malolactic === 'done') return unprotected(lot) ? [sulphiteAfter(lot, cellar, now)] : []
     if (lot.malolactic === 'to-come') return [begin(lot, cellar, now)]
-    return lot.bacteriaAt === undefined ? [] : [goesOn(lot, cellar, now, lot.bacteriaAt)]
+    return lot.bacteriaAt === undefined || lot.malolactic === 'not-wanted' ? [] : [goesOn(lot, cellar, now, lot.bacteriaAt)]
   },
   findings(lot, cellar): Says[] {
     if (isBlocked(lot)) return [blocked(lot)]
@@ -196,7 +196,7 @@ function goesOn(lot: LotView, cellar: CellarView, now: string, firstAt: string):
   if (!because) return follow(lot, cellar, now, bacteriaAt)
   return {
     code: 'malolactic-stands',
-    key: `malolactic-stands:${because}`,
+    key: 'malolactic-stands',
     because,
     weeksIn: hours / 168,
     ...(malic.at(-1) && { malicGPerL: malic.at(-1)!.value }),
@@ -276,7 +276,7 @@ function sulphiteAfter(lot: LotView, cellar: CellarView, now: string): Says {
   }
 }
 
-const isBlocked = (lot: LotView): boolean => lot.plan.malolactic === 'blocked' && lot.bacteriaAt === undefined && lot.malolactic !== 'done'
+const isBlocked = (lot: LotView): boolean => lot.plan.malolactic === 'blocked' && lot.malolactic === 'not-wanted'
 
 function blocked(lot: LotView): Says {
   const { settled, by, wantedMgPerL, freeMgPerL = 0 } = malicSettledOf(lot)

@@ -1,0 +1,124 @@
+<script setup lang="ts">
+import type { SeasonRow } from '~/composables/useSeason'
+import { sayDayOf } from '~/wording/days'
+import { STEP } from '~/wording/way'
+
+/** One lot's line: dots for what was done, bars for the window of what comes, today across all. */
+const props = defineProps<{ row: SeasonRow, placeOf: (at: string | number) => number, months: readonly { at: number }[] }>()
+const now = useNow()
+const clamp = (x: number) => Math.min(100, Math.max(0, x))
+const colour = computed(() => wineColour(props.row.lot))
+const done = computed(() =>
+  props.row.steps.flatMap((s) => {
+    const at = s.doneAt ? props.placeOf(s.doneAt) : -1
+    return at >= 0 && at <= 100 ? [{ code: s.code, at, title: `${STEP[s.code].done}, ${sayDayOf(s.doneAt!)}` }] : []
+  })
+)
+const ahead = computed(() =>
+  props.row.steps.flatMap((s) => {
+    const [from, to, likely] = [props.placeOf(s.earliest), props.placeOf(s.latest), props.placeOf(s.likely)]
+    return s.doneAt || from > 100
+      ? []
+      : [{
+          code: s.code,
+          from: clamp(from),
+          width: Math.max(0.8, clamp(to) - clamp(from)),
+          likely,
+          title: `${STEP[s.code].label}: ${sayDayOf(s.earliest)} to ${sayDayOf(s.latest)}`
+        }]
+  })
+)
+/** From where it began to the end of its way. */
+const life = computed(() => {
+  const from = clamp(props.placeOf(props.row.lot.startedAt))
+  return { left: `${from}%`, width: `${clamp(props.placeOf(props.row.steps.at(-1)?.latest ?? now.value)) - from}%` }
+})
+</script>
+
+<template>
+  <div class="track" aria-hidden="true">
+    <i v-for="m in months" :key="m.at" class="month" :style="{ left: `${m.at}%` }" />
+    <span class="life" :style="{ ...life, background: colour }" />
+    <span
+      v-for="s in ahead"
+      :key="s.code"
+      class="window"
+      :class="{ next: s.code === row.next?.code, bottle: s.code === 'bottled' }"
+      :style="{ left: `${s.from}%`, width: `${s.width}%` }"
+      :title="s.title"
+    />
+    <span
+      v-for="s in ahead.filter((a) => a.likely <= 100)"
+      :key="`l${s.code}`"
+      class="likely"
+      :style="{ left: `${s.likely}%` }"
+      :title="s.title"
+    />
+    <span v-for="d in done" :key="d.code" class="done" :style="{ left: `${d.at}%`, background: colour }" :title="d.title" />
+    <i class="today" :style="{ left: `${placeOf(now)}%` }" />
+  </div>
+</template>
+
+<style scoped>
+.track {
+  position: relative;
+  height: 36px;
+  min-width: 0;
+  border-radius: var(--radius-control);
+  background: var(--sheet);
+  overflow: hidden;
+}
+.track > * {
+  position: absolute;
+}
+.month {
+  top: 0;
+  bottom: 0;
+  width: 1px;
+  background: var(--line);
+}
+.life {
+  top: 16px;
+  height: 4px;
+  opacity: 0.55;
+  border-radius: 2px;
+}
+.window {
+  top: 9px;
+  height: 18px;
+  border-radius: 6px;
+  background: color-mix(in srgb, var(--skin) 12%, transparent);
+}
+.window.next {
+  background: color-mix(in srgb, var(--skin) 38%, transparent);
+}
+.window.bottle {
+  top: 5px;
+  height: 26px;
+  background: color-mix(in srgb, var(--good) 22%, transparent);
+  border: 1.5px solid var(--good);
+}
+.likely {
+  top: 9px;
+  width: 2px;
+  height: 18px;
+  margin-left: -1px;
+  background: var(--skin);
+  opacity: 0.75;
+}
+.done {
+  top: 12px;
+  width: 12px;
+  height: 12px;
+  margin-left: -6px;
+  border-radius: 50%;
+  border: 2px solid var(--sheet);
+}
+.today {
+  top: 0;
+  bottom: 0;
+  width: 2px;
+  margin-left: -1px;
+  background: var(--ink);
+}
+</style>

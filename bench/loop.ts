@@ -1,0 +1,30 @@
+import { judge } from '../tests/loop/judge'
+import { SCENARIOS } from '../tests/loop/scenarios'
+import { season } from '../tests/loop/season'
+
+/** Seasons of each scenario. */
+const SEEDS = 5
+
+const median = (xs: readonly number[]): number => [...xs].sort((a, b) => a - b)[Math.floor(xs.length / 2)] ?? 0
+
+/** The closed loop over all scenarios: what came of the wines, and what it took. */
+export function benchLoop() {
+  const rows = SCENARIOS.map((scenario) => {
+    const all = Array.from({ length: SEEDS }, (_, i) => {
+      const one = season(scenario, i + 1)
+      return { ...judge(one), seed: i + 1, day: one.bottledDay }
+    })
+    return {
+      scenario: scenario.name,
+      sound: all.filter((v) => v.sound).length,
+      bottled: all.filter((v) => v.bottled).length,
+      tasks: median(all.map((v) => v.taskCount)),
+      topUps: median(all.map((v) => v.topUps)),
+      day: median(all.flatMap((v) => v.day ?? [])),
+      ...(all.some((v) => !v.sound) && { faults: all.filter((v) => !v.sound).map((v) => `${v.seed}: ${v.faults.join(', ')}`) })
+    }
+  })
+  const sum = (of: 'sound' | 'bottled') => rows.reduce((s, r) => s + r[of], 0)
+  const seasons = rows.length * SEEDS
+  return { seasons, soundPercent: (sum('sound') / seasons) * 100, bottledPercent: (sum('bottled') / seasons) * 100, rows }
+}

@@ -1,0 +1,6 @@
+export { WAY_STEPS, wayOf } from './way'
+export type { WayStep, WayStepCode } from './way'
+export { SITTINGS, sittingOf, sittingsOf } from './sittings'
+export type { Sitting, SittingCode } from './sittings'
+export { duringAbsence } from './away'
+export type { Absence } from './away'

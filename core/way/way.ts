@@ -1,0 +1,138 @@
+import { type LotView, drynessOf } from '../ledger'
+import { type Condition, type LotForecast, bottlingWindow, isOnSkins, readinessOf } from '../stages'
+import { EARLIER, SPANS, type Span } from './durations'
+
+export const WAY_STEPS = [
+  'pitched',
+  'dry',
+  'pressed',
+  'off-lees',
+  'malolactic',
+  'sulphited',
+  'clear',
+  'stable',
+  'sweetened',
+  'bottled',
+  'laid-down',
+  'tasted'
+] as const
+export type WayStepCode = (typeof WAY_STEPS)[number]
+
+/** A step between here and the glass: when it was done, or when it may come. Instants, ISO UTC. */
+export interface WayStep {
+  code: WayStepCode
+  doneAt?: string
+  earliest: string
+  likely: string
+  latest: string
+  /** What is still wanted before it, as far as that can be said by now. */
+  open: readonly Condition['code'][]
+}
+
+const DAY = 86_400_000
+/** Nobody is asked about older corks: as in the stage that asks for it. */
+const FORGOTTEN = 45 * DAY
+type Window = readonly [earliest: number, likely: number, latest: number]
+const plus = (window: Window, span: Span, by = 1): Window =>
+  [window[0] + span[0] * by * DAY, window[1] + span[1] * by * DAY, window[2] + span[2] * by * DAY]
+const at = (instant: string): Window => [Date.parse(instant), Date.parse(instant), Date.parse(instant)]
+const later = (a: Window, b: Window): Window => [Math.max(a[0], b[0]), Math.max(a[1], b[1]), Math.max(a[2], b[2])]
+
+/** What was done, and when. */
+function doneAt(lot: LotView): Partial<Record<WayStepCode, string>> {
+  const dry = drynessOf(lot)
+  const racked = dry && lot.rackings.find((when) => when > (lot.pressedAt ?? dry.first))
+  const clear = lot.clarity && ['clear', 'bright'].includes(lot.clarity.is) ? lot.clarity.at : undefined
+  const tests = [lot.style === 'red' ? undefined : lot.heatTest?.at, lot.coldTest?.at ?? lot.worked.get('chill')?.at]
+  const sugared = lot.changedSugarAt !== undefined && lot.wineSince !== undefined && lot.changedSugarAt > lot.wineSince
+  const filled = lot.bottled.at(-1)?.at
+  const over = lot.volume.value < 0.75 ? filled : undefined
+  return {
+    ...(lot.inoculatedAt && { pitched: lot.inoculatedAt }),
+    ...(dry?.proven && { dry: dry.since }),
+    ...(lot.pressedAt && { pressed: lot.pressedAt }),
+    ...(racked && { 'off-lees': racked }),
+    ...(lot.malolactic === 'done' && { malolactic: lot.others.malic?.at ?? lot.paper?.at ?? lot.worked.get('malolactic-over')?.at ?? lot.asOf }),
+    ...(lot.lastSulphiteAt && dry && lot.lastSulphiteAt > dry.first && { sulphited: lot.lastSulphiteAt }),
+    ...(clear && { clear }),
+    ...(tests.every((t) => t !== undefined || lot.style === 'red') && tests[1] && { stable: [...tests].filter((t) => t !== undefined).sort().at(-1)! }),
+    ...(sugared && { sweetened: lot.changedSugarAt! }),
+    ...(over && { bottled: over }),
+    ...(over && lot.endedTasks.get('lay-down')?.outcome === 'done' && { 'laid-down': lot.endedTasks.get('lay-down')!.at }),
+    ...(over && lot.tastings.some((t) => t.at > over) && { tasted: lot.tastings.at(-1)!.at })
+  }
+}
+
+/** The steps that this lot has to take at all. */
+function stepsOf(lot: LotView): WayStepCode[] {
+  const { malolactic, sulphite, finish, sparkling } = lot.plan
+  const bacteria = malolactic !== 'none' && malolactic !== 'blocked' && lot.stream !== 'kit'
+  const skins = isOnSkins(lot) || lot.pressedAt !== undefined
+  const corked = lot.bottled.length === 0 || lot.bottled.some((b) => b.closure === 'cork')
+  const left: Partial<Record<WayStepCode, boolean>> = {
+    pressed: skins,
+    malolactic: bacteria,
+    sulphited: sulphite !== 'none' && !sparkling,
+    stable: lot.stream !== 'kit',
+    sweetened: finish === 'sweet',
+    'laid-down': corked && !sparkling
+  }
+  return WAY_STEPS.filter((code) => left[code] !== false)
+}
+
+/**
+ * The way of a lot from where it is to the glass: each step with the window in which it comes. What was done stands with its day; what a
+ * forecast or a reading says goes before what is usual; the rest follows from the step before.
+ * @param now ISO UTC: nothing that is still to come lies before it
+ */
+export function wayOf(lot: LotView, now: string, known?: LotForecast): WayStep[] {
+  const done = doneAt(lot)
+  // What was not done before the bottle is done no more; nor are corks turned that have long been in.
+  const corkedLong = done.bottled !== undefined && (done.tasted !== undefined || Date.parse(now) - Date.parse(done.bottled) > FORGOTTEN)
+  const past = (code: WayStepCode) =>
+    done.bottled !== undefined && !done[code] && (code === 'laid-down' ? corkedLong : WAY_STEPS.indexOf(code) < WAY_STEPS.indexOf('bottled'))
+  const codes = stepsOf(lot).filter((code) => !past(code))
+  const windows = new Map<WayStepCode, Window>()
+  const of = (code: WayStepCode): Window | undefined => windows.get(code)
+  const start = at(lot.startedAt)
+  const foretold = known?.forecast.dry
+  const usual: Record<WayStepCode, () => Window> = {
+    pitched: () => plus(start, SPANS.pitched[lot.stream]),
+    dry: () => {
+      if (!foretold || !known) return plus(of('pitched') ?? start, SPANS.dry[lot.style])
+      const hours = (h: number) => Date.parse(known.startAt) + (h + 48) * 3_600_000
+      return [hours(foretold.lowHours), hours(foretold.midHours), hours(foretold.highHours)]
+    },
+    pressed: () => plus(of('dry') ?? start, SPANS.pressed[lot.plan.press]),
+    'off-lees': () => plus(later(of('dry') ?? start, of('pressed') ?? start), SPANS['off-lees']),
+    malolactic: () => {
+      const from = lot.bacteriaAt ? at(lot.bacteriaAgainAt ?? lot.bacteriaAt) : later(of('dry') ?? start, of('pressed') ?? start)
+      return plus(from, SPANS.malolactic, EARLIER[lot.plan.malolactic])
+    },
+    sulphited: () => plus(of('malolactic') ?? of('off-lees') ?? start, SPANS.sulphited),
+    clear: () => later(plus(of('off-lees') ?? start, SPANS.clear), of('malolactic') ?? start),
+    stable: () => plus(of('clear') ?? start, SPANS.stable),
+    sweetened: () => plus(of('stable') ?? of('clear') ?? start, [0, 14, 60]),
+    bottled: () => {
+      const ripe = bottlingWindow(lot)
+      const ready = of('sweetened') ?? of('stable') ?? of('clear') ?? start
+      if (ripe) return later([Date.parse(ripe.from), Date.parse(ripe.from) + 21 * DAY, Date.parse(ripe.due)], ready)
+      const months = lot.stream === 'kit' ? [46, 70, 120] : lot.style === 'red' ? [185, 215, 320] : lot.style === 'rose' ? [92, 120, 170] : [122, 150, 210]
+      return later(plus(of('off-lees') ?? start, months as unknown as Span), ready)
+    },
+    'laid-down': () => plus(of('bottled') ?? start, SPANS['laid-down']),
+    tasted: () => plus(of('bottled') ?? start, SPANS.tasted)
+  }
+  const present = Date.parse(now)
+  const gate = lot.plan.sparkling ? 'bottling-sparkling' : 'bottling-still'
+  return codes.map((code): WayStep => {
+    const did = done[code]
+    const raw = did ? at(did) : usual[code]()
+    // What has not come by now comes from now on; it is as late as it is.
+    const window: Window = did ? raw : [Math.max(present, raw[0]), Math.max(present, raw[1]), Math.max(present + DAY, raw[2])]
+    windows.set(code, window)
+    const [earliest, likely, latest] = window.map((t) => new Date(t).toISOString()) as [string, string, string]
+    const open = code === 'bottled' && !did && done.dry ? readinessOf(lot, gate, now).open.map((c) => c.code) : []
+    return { code, ...(did && { doneAt: did }), earliest, likely, latest, open }
+  })
+}

@@ -1,0 +1,8 @@
+export { natureOf, roomAt } from './nature'
+export type { Colour, MustTruth, Nature } from './nature'
+export { DO, abvOf, addSulphite, gravityOf, hour, molecularOf, wineAcids, wineFrom } from './wine'
+export type { Wine } from './wine'
+export { SEE, instrumentsOf } from './instruments'
+export type { Instruments } from './instruments'
+export { phOf, potassiumFor, taOf } from './acids'
+export type { Acids } from './acids'

@@ -1,0 +1,34 @@
+import { describe, expect, it } from 'vitest'
+import { judge } from './judge'
+import { SCENARIOS } from './scenarios'
+import { season } from './season'
+
+/**
+ * The closed loop: a person does what Presk asks and nothing else, and what is judged is the wine as it truly is. A sample here; all of
+ * them over many seeds in `npm run bench -- loop`.
+ */
+const SAMPLE = [
+  ['red, usual', 1], ['red, ripe', 2], ['red, cold cellar', 3], ['red, nothing to test with', 3], ['red, kept without sulphite', 1],
+  ['white, usual', 1], ['white, sweet with sorbate', 2], ['white, sweet, pasteurised', 1], ['white, sparkling', 1],
+  ['rosé, usual', 2], ['kit, red', 1], ['juice, white', 3]
+] as const
+const MOST_TASKS = 95
+const MOST_TOP_UPS = 15
+
+describe('a season by nothing but what Presk asks', () => {
+  it.each(SAMPLE)('%s, seed %d: bottled, sound, and not asked to death', (name, seed) => {
+    const one = season(SCENARIOS.find((s) => s.name === name)!, seed)
+    const verdict = judge(one)
+    expect(verdict.faults).toEqual([])
+    expect(verdict.bottled).toBe(true)
+    expect(verdict.taskCount).toBeLessThanOrEqual(MOST_TASKS)
+    expect(verdict.topUps).toBeLessThanOrEqual(MOST_TOP_UPS)
+    // Whatever is asked, somebody who follows knows what it means; and nothing that Presk planned is refused by its ledger.
+    expect([...one.unknown]).toEqual([])
+    expect(one.refused).toEqual([])
+  })
+  it('the same scenario and seed give the same season', () => {
+    const of = () => season(SCENARIOS.find((s) => s.name === 'kit, white')!, 4).history.entries.map((e) => ({ ...e }))
+    expect(of()).toEqual(of())
+  })
+})
