@@ -1,3 +1,4 @@
+import { windowsHeld } from '../tests/loop/foretold'
 import { judge } from '../tests/loop/judge'
 import { SCENARIOS } from '../tests/loop/scenarios'
 import { season } from '../tests/loop/season'
@@ -9,9 +10,14 @@ const median = (xs: readonly number[]): number => [...xs].sort((a, b) => a - b)[
 
 /** The closed loop over all scenarios: what came of the wines, and what it took. */
 export function benchLoop() {
+  const windows = new Map<string, { held: number, of: number }>()
   const rows = SCENARIOS.map((scenario) => {
     const all = Array.from({ length: SEEDS }, (_, i) => {
       const one = season(scenario, i + 1)
+      for (const { code, held } of windowsHeld(one)) {
+        const known = windows.get(code) ?? { held: 0, of: 0 }
+        windows.set(code, { held: known.held + Number(held), of: known.of + 1 })
+      }
       return { ...judge(one), seed: i + 1, day: one.bottledDay }
     })
     return {
@@ -26,5 +32,6 @@ export function benchLoop() {
   })
   const sum = (of: 'sound' | 'bottled') => rows.reduce((s, r) => s + r[of], 0)
   const seasons = rows.length * SEEDS
-  return { seasons, soundPercent: (sum('sound') / seasons) * 100, bottledPercent: (sum('bottled') / seasons) * 100, rows }
+  const wayHeld = Object.fromEntries([...windows].map(([code, { held, of }]) => [code, { share: Number((held / of).toFixed(2)), of }]))
+  return { seasons, wayHeld, soundPercent: (sum('sound') / seasons) * 100, bottledPercent: (sum('bottled') / seasons) * 100, rows }
 }

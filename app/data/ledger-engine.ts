@@ -20,7 +20,7 @@ import { entrySchema } from '~~/core/ledger/schema'
 import { correctionOf } from '~~/core/stages'
 import type { TargetResult } from '~~/core/must'
 import { CellarDb } from './cellar-db'
-import { type FileProblem, outOfTime, parseCellarFile } from './cellar-file'
+import { type FileProblem, parseCellarFile } from './cellar-file'
 import { type CellarName, type CellarStorage, StorageError, type StorageProblem } from './cellar-storage'
 import { newId } from './ids'
 import { MemoryCellar } from './memory-cellar'
@@ -313,9 +313,6 @@ function whatCan<T>(work: () => T): T | undefined {
 
 function issuesOf(entry: Entry, draft: number): Issue[] {
   const parsed = entrySchema.safeParse(entry)
-  // A clock that was set back still writes after what it wrote before.
-  const odd = parsed.success ? outOfTime(entry.at, Math.max(Date.now(), Date.parse(entry.written))) : undefined
-  if (odd) return [{ draft, field: 'at', reason: odd }]
   return parsed.success
     ? []
     : parsed.error.issues.map((issue) => ({

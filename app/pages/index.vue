@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { SITTINGS, type SittingCode, sittingOf } from '~~/core/way'
 import { counted } from '~/wording/count'
 
 const cellar = useCellarStore()
@@ -34,6 +35,18 @@ const COUNT = [
   'Nine things'
 ]
 const heading = computed(() => `${COUNT[numbered.value.length] ?? `${numbered.value.length} things`} on the floor`)
+/** One sitting of the day, in the address: its tasks of every lot, not only the first of each. */
+const route = useRoute()
+const router = useRouter()
+const sitting = computed<SittingCode | undefined>({
+  get: () => SITTINGS.find((s) => s === route.query.sitting),
+  set: (code) => void router.replace({ query: { ...route.query, sitting: code } })
+})
+const ofSitting = computed(() =>
+  floor.items.value.flatMap(({ lot, tasks }) =>
+    tasks.filter(({ finding }) => finding.urgency !== 'wait' && sittingOf(finding) === sitting.value).map((said) => ({ lot, said }))
+  )
+)
 const recent = computed(() => story.latest(5))
 /** What waits or rests is said in words, as a task without a number. */
 const restOf = (item: (typeof waiting.value)[number]) => item.tasks[0] ?? { words: item.next.words }
@@ -60,7 +73,11 @@ useHead({ title: 'Today · Presk' })
             {{ allPressing ? 'Show the first few' : `Show what is wrong with ${counted(pressing.length - FEW, 'more lot')}` }}
           </UButton>
         </div>
-        <ol class="mt-4">
+        <TodaySittings v-model="sitting" />
+        <ol v-if="sitting" class="mt-4" aria-label="Tasks of this sitting">
+          <TaskLine v-for="(t, i) in ofSitting" :key="t.lot.id + t.said.finding.key" :lot="t.lot" :said="t.said" :number="i + 1" />
+        </ol>
+        <ol v-else class="mt-4">
           <TaskLine
             v-for="item in numbered.slice(0, drawn)"
             :key="item.lot.id"
@@ -69,7 +86,7 @@ useHead({ title: 'Today · Presk' })
             :number="item.number"
           />
         </ol>
-        <ul v-if="waitingDrawn.length">
+        <ul v-if="waitingDrawn.length && !sitting">
           <TaskLine v-for="item in waitingDrawn" :key="item.lot.id" :lot="item.lot" :said="restOf(item)" />
         </ul>
         <HouseTasks />

@@ -124,6 +124,8 @@ describe('wines that were once spoken of wrongly', () => {
       ['rack-gross-lees'], ['read-ferment']],
     ['racked for its smell: smelt again, and not racked for ever', racked(saw(30, 'smell', { smells: ['rotten-egg'] }), rack(31, 18, 18)), 34,
       ['smell-again'], ['wine-smells']],
+    ['a ferment that stands is neither fed nor given more sugar', [lot(), plan(0.01, { sugarSteps: { material: 'sugar', totalG: 1500, parts: 3 } }),
+      ...begun(1.09, yeast(0.5), read(6, 'sg', 1.03), read(9, 'sg', 1.03), read(12, 'sg', 1.03)).slice(1)], 12.1, ['stuck'], ['feed', 'sugar-step', 'stir-must']],
     ['its nutrient is long past', begun(1.09, read(0.1, 'yan', 100), yeast(0.5), read(1, 'sg', 1.088)), 35, ['read-ferment'], ['feed']],
     ['sorbate in it: no bacteria', [...forBacteria, add(20, S, 3)], 50, [], ['start-malolactic']],
     ['vinegar: protected, not infected', [...forBacteria, saw(59, 'smell', { smells: ['vinegar'] })], 60, ['wine-smells'], ['start-malolactic']],

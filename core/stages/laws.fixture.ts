@@ -117,6 +117,10 @@ export const LAWS: Readonly<Record<string, (said: Said, entries: readonly Entry[
     return stands?.key
   },
   'a task leads somewhere': ({ tasks }) => tasks.find((t) => t.action === undefined && !t.waysOut?.length && !t.waysRound?.length && !PLAIN.has(t.code))?.key,
+  'a wine has a next move, or a date': ({ lot, tasks }) =>
+    lot.standing === 'wine' && lot.stream !== 'test' && lot.volume.value > 0.05 && tasks.length === 0 && lot.endedTasks.size === 0
+      ? 'nothing is asked, and nothing is to come'
+      : undefined,
   'nothing is fed late': ({ lot, tasks, now }) => {
     const since = lot.inoculatedAt === undefined ? 0 : (Date.parse(now) - Date.parse(lot.inoculatedAt)) / 86_400_000
     return since > 21 ? tasks.find((t) => t.code === 'feed')?.key : undefined

@@ -5,7 +5,7 @@
  */
 export const QUIETS: readonly (readonly [loud: readonly string[], quiet: readonly string[]])[] = [
   [['weak-bottles', 'over-pressure', 'sweet-bottles'], ['lay-down', 'taste-bottle', 'drink-up']],
-  [['stuck', 'tell-if-dry', 'not-begun'], ['stir-must']],
+  [['stuck', 'tell-if-dry', 'not-begun'], ['stir-must', 'feed', 'sugar-step']],
   [['look-at-clarity', 'rack-again', 'haze-stays', 'rack-off-fining'], ['settle:clear']],
   [['rack-gross-lees'], ['settle:off-lees', 'settle:clear', 'settle:gas-out', 'settle:protein', 'settle:cold', 'settle:sound']],
   [['shake-for-gas', 'degas'], ['settle:gas-out']],

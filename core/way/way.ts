@@ -1,4 +1,4 @@
-import { type LotView, drynessOf } from '../ledger'
+import { type LotView, drynessOf, isWine } from '../ledger'
 import { type Condition, type LotForecast, bottlingWindow, isOnSkins, readinessOf } from '../stages'
 import { EARLIER, SPANS, type Span } from './durations'
 
@@ -114,7 +114,7 @@ export function wayOf(lot: LotView, now: string, known?: LotForecast): WayStep[]
     stable: () => plus(of('clear') ?? start, SPANS.stable),
     sweetened: () => plus(of('stable') ?? of('clear') ?? start, [0, 14, 60]),
     bottled: () => {
-      const ripe = bottlingWindow(lot)
+      const ripe = isWine(lot) && !isOnSkins(lot) ? bottlingWindow(lot) : undefined
       const ready = of('sweetened') ?? of('stable') ?? of('clear') ?? start
       if (ripe) return later([Date.parse(ripe.from), Date.parse(ripe.from) + 21 * DAY, Date.parse(ripe.due)], ready)
       const months = lot.stream === 'kit' ? [46, 70, 120] : lot.style === 'red' ? [185, 215, 320] : lot.style === 'rose' ? [92, 120, 170] : [122, 150, 210]

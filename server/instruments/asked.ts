@@ -5,7 +5,14 @@ const instant = z.iso.datetime()
 const number = (min: number, max: number) => z.coerce.number().min(min).max(max)
 const span = { seed: number(0, 2_147_483_647).pipe(z.int()), from: instant, to: instant }
 const cellar = z.strictObject({ ...span, celsius: number(-5, 35).default(15) })
-const float = z.strictObject({ ...span, startAt: instant, originalSg: number(1.03, 1.17), celsius: number(5, 35).default(22) })
+const float = z.strictObject({
+  ...span,
+  startAt: instant,
+  originalSg: number(1.03, 1.17),
+  celsius: number(5, 35).default(22),
+  /** Of a simulated wine that it floats in; a plain curve when left out. */
+  wine: number(0, 2_147_483_647).pipe(z.int()).optional()
+})
 
 /** What the simulated instruments are asked with, in the address. */
 export const ASKED = { float, cellar } as const

@@ -1,4 +1,5 @@
 import { normalFrom, seeded } from '../../core/units'
+import { DO, gravityOf, hour, wineFrom } from '../../simulator'
 
 /** What a simulated float sends: as it sends it, nonsense and all. */
 export interface FloatReading { at: string, sg: number | null, celsius: number | null }
@@ -10,6 +11,8 @@ export interface FloatAsked {
   to: string
   originalSg: number
   celsius: number
+  /** Seed of a simulated wine that it floats in. */
+  wine?: number | undefined
 }
 
 /** It sends so often, ms. */
@@ -28,8 +31,9 @@ const FAULTS = { lost: 0.06, nonsense: 0.015, twice: 0.01 } as const
  * A floating hydrometer with thermometer, simulated: a plain ferment, what the float makes of it, and what its radio makes of that.
  * Deterministic from its seed and the time. Nothing of it knows the forecast.
  */
-export function floatReadings({ seed, startAt, from, to, originalSg, celsius }: FloatAsked): FloatReading[] {
+export function floatReadings({ seed, startAt, from, to, originalSg, celsius, wine }: FloatAsked): FloatReading[] {
   const start = Date.parse(startAt)
+  const course = wine === undefined ? undefined : courseOf(wine, originalSg, celsius, (Date.parse(to) - start) / HOUR)
   const own = normalFrom(seeded(seed))
   const [offset, drift, pace, lag] = [own() * OFFSET_SD, own() * DRIFT_SD, 1 + 0.15 * own(), 26 + 6 * own()]
   const first = Math.ceil(Math.max(Date.parse(from), start) / EVERY)
@@ -45,11 +49,12 @@ export function floatReadings({ seed, startAt, from, to, originalSg, celsius }: 
     const at = slot * EVERY
     const hours = (at - start) / HOUR
     const days = hours / 24
-    const warmth = celsius + 1.2 * Math.sin((hours / 24) * 6.283) + 2 * Math.exp(-(((hours - 60) / 40) ** 2))
+    const simulated = course?.[Math.min(course.length - 1, Math.max(0, Math.floor(hours)))]
+    const warmth = simulated?.celsius ?? celsius + 1.2 * Math.sin((hours / 24) * 6.283) + 2 * Math.exp(-(((hours - 60) / 40) ** 2))
     // Slow, fast, slow: a sigmoid in time, to just below water.
     const gone = 1 / (1 + Math.exp(-(hours - lag - 1100 / (celsius * pace)) / (420 / (celsius * pace))))
     const atStart = 1 / (1 + Math.exp((lag + 1100 / (celsius * pace)) / (420 / (celsius * pace))))
-    const sg = originalSg - (originalSg - 0.993) * Math.max(0, (gone - atStart) / (1 - atStart))
+    const sg = simulated?.sg ?? originalSg - (originalSg - 0.993) * Math.max(0, (gone - atStart) / (1 - atStart))
     const one: FloatReading = {
       at: new Date(at).toISOString(),
       sg: Number((sg + offset + drift * days + NOISE.sg * normal()).toFixed(4)),
@@ -64,4 +69,25 @@ export function floatReadings({ seed, startAt, from, to, originalSg, celsius }: 
     if (fate > 1 - FAULTS.nonsense - FAULTS.twice && fate <= 1 - FAULTS.nonsense) readings.push(one)
   }
   return readings
+}
+
+/** A ferment is followed for so long at the most, h. */
+const LONGEST_H = 120 * 24
+/** What yeast cannot use of a must, g/L; and sugar in a gravity, g/L for each point above water. From memory. */
+const [EXTRACT, PER_SG] = [26, 2604] as const
+
+/** A simulated wine, hour by hour since its yeast: gravity and temperature as they truly are. */
+function courseOf(seed: number, originalSg: number, celsius: number, hours: number): { sg: number, celsius: number }[] {
+  const wine = wineFrom(seed, {
+    ...{ colour: 'red', litres: 40, skins: false, nitrogen: 150, ph: 3.4, tartaric: 5.5, malic: 2.5, sulphited: 0, rot: 0 },
+    sugar: Math.max(60, (originalSg - 1) * PER_SG - EXTRACT),
+    celsius
+  })
+  DO.pitch(wine, 0.25)
+  const course = [{ sg: gravityOf(wine), celsius: wine.celsius }]
+  for (let h = 0; h < Math.min(LONGEST_H, Math.max(0, hours)); h++) {
+    hour(wine, celsius, 0)
+    course.push({ sg: gravityOf(wine), celsius: wine.celsius })
+  }
+  return course
 }

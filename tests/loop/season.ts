@@ -9,6 +9,7 @@ import { type StageFinding, correctionOf, doseFor, findingsOf, tasksOf } from '.
 import { SO2_SHARE, firstDose } from '../../core/sulphite'
 import { sweetAim } from './sweet'
 import { DO, type Instruments, SEE, type Wine, addSulphite, hour, instrumentsOf, molecularOf, roomAt, wineFrom } from '../../simulator'
+import { type WayStep, wayOf } from '../../core/way'
 import { type Scenario, mustOf } from './scenarios'
 
 /** What came of a season. */
@@ -28,6 +29,8 @@ export interface Season {
   keptDays: number
   tasks: Map<string, number>
   refused: string[]
+  /** What the way foretold at the start and in the first winter, by step; instants. */
+  foretold: { day: number, steps: readonly WayStep[] }[]
   /** Asked for, and nothing that the follower knows answers it. */
   unknown: Set<string>
 }
@@ -38,6 +41,8 @@ const FIRST_DAY_OF_YEAR = 263
 const SIZES = [54, 34, 25, 23, 20, 15, 10, 10, 5, 5, 5, 3, 2, 1, 1]
 const EMPTY_BIN = 'vessel-bin-0'
 const YEAR_DAYS = 420
+/** Days on which the way is asked what comes. */
+const FORETELL = new Set([1, 30, 75])
 
 /** One lot through a season, by somebody who does what Presk says and nothing else. Deterministic from the scenario and the seed. */
 export function season(scenario: Scenario, seed: number): Season {
@@ -67,7 +72,7 @@ class Follower {
     this.history = historyOf(this.opening())
     this.season = {
       scenario, seed, wine: this.wine, history: this.history, lot: this.lot(), bottles: 0, unprotectedDays: 0, keptDays: 0,
-      tasks: new Map(), refused: [], unknown: new Set()
+      tasks: new Map(), foretold: [], refused: [], unknown: new Set()
     }
   }
 
@@ -124,6 +129,7 @@ class Follower {
       const lot = this.lot()
       // Bottles are looked after for a month more.
       if (lot.volume.value <= 0.05 && this.day > (this.season.bottledDay ?? 0) + 30) break
+      if (FORETELL.has(Math.floor(this.day))) this.season.foretold.push({ day: Math.floor(this.day), steps: wayOf(lot, this.now()) })
       const { away } = this.scenario
       const there = !(away && this.day >= away.from && this.day < away.to)
       const busy = lot.alcoholic === 'active' || lot.standing === 'must' || lot.standing === 'fermenting' || this.day < 25

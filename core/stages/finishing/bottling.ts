@@ -38,13 +38,12 @@ const pastHelp = (c: Condition): boolean => c.code === 'no-malolactic-with-sorba
 const BOTTLE_L = 0.75
 
 /** From when it only has to become clear and ripe: dry, or off its skins. */
-const restsSince = (lot: LotView): string | undefined =>
-  [leesSince(lot) ?? wineFrom(lot), lot.pressedAt].filter((at) => at !== undefined).sort().at(-1)
+const restsSince = (lot: LotView): string =>
+  [leesSince(lot) ?? wineFrom(lot), lot.pressedAt].filter((at) => at !== undefined).sort().at(-1) ?? lot.startedAt
 
 /** When such a wine goes to the bottle, from when it was a wine. */
-export function bottlingWindow(lot: LotView): { from: string, due: string, late: string } | undefined {
+export function bottlingWindow(lot: LotView): { from: string, due: string, late: string } {
   const since = restsSince(lot)
-  if (since === undefined) return undefined
   const months = lot.plan.sparkling ? MONTHS.sparkling : lot.stream === 'kit' ? MONTHS.kit : MONTHS[lot.style]
   return { from: later(since, months.from * MONTH_H), due: later(since, months.due * MONTH_H), late: later(since, months.late * MONTH_H) }
 }
@@ -60,7 +59,6 @@ export const bottlingStage: Stage<BottlingSays> = {
   tasks(lot, cellar, now): Says[] {
     if (lot.volume.value < BOTTLE_L) return [remnant(lot)]
     const window = bottlingWindow(lot)
-    if (!window) return []
     const gate: Gate = lot.plan.sparkling ? 'bottling-sparkling' : 'bottling-still'
     const { open } = readinessOf(lot, gate, now)
     const about = { task: true, lotId: lot.id } as const
@@ -96,7 +94,7 @@ export const bottlingStage: Stage<BottlingSays> = {
         code: 'bottle',
         gate,
         open: helped.length,
-        monthsIn: hoursSince(restsSince(lot)!, now) / MONTH_H,
+        monthsIn: hoursSince(restsSince(lot), now) / MONTH_H,
         key: 'bottle',
         urgency: ready && now >= window.from ? 'soon' : 'wait',
         window,

@@ -1,0 +1,56 @@
+<script setup lang="ts">
+import { type SittingCode, sittingsOf } from '~~/core/way'
+import { counted } from '~/wording/count'
+import { SITTING } from '~/wording/way'
+
+/** What is to be done now, gathered into what is done in one go; a tap shows the tasks of one of them. */
+const chosen = defineModel<SittingCode | undefined>({ required: true })
+const floor = useFloor()
+/** Fewer are a list by themselves. */
+const FROM_TASKS = 4
+const sittings = computed(() => {
+  const due = floor.items.value.flatMap((item) => item.tasks.map((t) => t.finding)).filter((t) => t.urgency !== 'wait')
+  return due.length < FROM_TASKS ? [] : sittingsOf(due)
+})
+const sayMinutes = (minutes: number) => (minutes < 90 ? `${Math.round(minutes / 5) * 5} min` : `${(Math.round(minutes / 30) / 2).toString()} h`)
+const choose = (code: SittingCode) => (chosen.value = chosen.value === code ? undefined : code)
+</script>
+
+<template>
+  <section v-if="sittings.length > 1" class="sittings" aria-label="What to do in one go">
+    <p class="soft small">In one go</p>
+    <ScrollRow>
+      <ul>
+        <li v-for="s in sittings" :key="s.code">
+          <UButton
+            :variant="chosen === s.code ? 'solid' : 'outline'"
+            :color="chosen === s.code ? 'primary' : 'neutral'"
+            :aria-pressed="chosen === s.code"
+            @click="choose(s.code)"
+          >
+            <span class="what">
+              <b>{{ SITTING[s.code] }}</b>
+              <span class="small">{{ counted(s.lotIds.length, 'lot') }}, {{ sayMinutes(s.minutes) }}</span>
+            </span>
+          </UButton>
+        </li>
+      </ul>
+    </ScrollRow>
+  </section>
+</template>
+
+<style scoped>
+.sittings {
+  margin-top: 14px;
+}
+ul {
+  display: flex;
+  gap: 8px;
+  padding: 4px 0;
+}
+.what {
+  display: grid;
+  text-align: left;
+  white-space: nowrap;
+}
+</style>
