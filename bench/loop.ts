@@ -3,8 +3,9 @@ import { judge } from '../tests/loop/judge'
 import { SCENARIOS } from '../tests/loop/scenarios'
 import { season } from '../tests/loop/season'
 
-/** Seasons of each scenario. */
+/** Seasons of each scenario. The windows of the way were set with seeds 1 to 5: these are others. */
 const SEEDS = 5
+const FIRST_SEED = 11
 
 const median = (xs: readonly number[]): number => [...xs].sort((a, b) => a - b)[Math.floor(xs.length / 2)] ?? 0
 
@@ -13,12 +14,12 @@ export function benchLoop() {
   const windows = new Map<string, { held: number, of: number }>()
   const rows = SCENARIOS.map((scenario) => {
     const all = Array.from({ length: SEEDS }, (_, i) => {
-      const one = season(scenario, i + 1)
+      const one = season(scenario, FIRST_SEED + i)
       for (const { code, held } of windowsHeld(one)) {
         const known = windows.get(code) ?? { held: 0, of: 0 }
         windows.set(code, { held: known.held + Number(held), of: known.of + 1 })
       }
-      return { ...judge(one), seed: i + 1, day: one.bottledDay }
+      return { ...judge(one), seed: FIRST_SEED + i, day: one.bottledDay }
     })
     return {
       scenario: scenario.name,

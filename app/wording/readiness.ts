@@ -173,8 +173,12 @@ function figure({ code, value, wanted }: Condition): string {
   return `${value!.toFixed(0)} mg/L; it needs ${wanted!.toFixed(0)}.`
 }
 /** The label of the way that settles it: what is done there. */
-export const settleLabel = (c: Condition): string =>
-  c.settle?.to === 'sulphite' ? 'Work out the dose' : c.settle?.to === 'measure' && c.code === 'sweetness-held' ? 'Test the sugar' : SAYS[c.code].settle
+export function settleLabel({ code, settle }: Condition): string {
+  if (settle?.to === 'racking') return 'Plan the racking'
+  if (settle?.to === 'sulphite') return 'Work out the dose'
+  return settle?.to === 'measure' && code === 'sweetness-held' ? 'Test the sugar' : SAYS[code].settle
+}
+
 /** In few words, for a list in a sentence or a ledger line. */
 export const CONDITION_SHORT: Record<ConditionCode, string> = {
   'stable-gravity': 'a stable gravity',

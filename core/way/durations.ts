@@ -9,14 +9,14 @@ export type Span = readonly [earliest: number, likely: number, latest: number]
  */
 export const SPANS = {
   pitched: { fresh: [0.6, 1.2, 4], frozen: [1.5, 3, 6], juice: [0.1, 1, 3], kit: [0, 0.5, 2], blend: [0, 1, 3], test: [0, 1, 2] },
-  dry: { red: [6, 10, 24], rose: [8, 15, 34], white: [9, 17, 40] },
+  dry: { red: [6, 10, 18], rose: [8, 15, 28], white: [9, 17, 32] },
   pressed: { 'early': [-4, -2, 0], 'at-dryness': [-2, 1, 5], 'extended': [12, 20, 40] },
-  'off-lees': [1, 3, 8],
-  malolactic: [24, 60, 190],
+  'off-lees': [1, 3, 6],
+  malolactic: [26, 55, 125],
   sulphited: [0, 2, 10],
-  clear: [30, 75, 170],
-  stable: [5, 16, 60],
-  'laid-down': [3, 4, 14],
+  clear: [32, 75, 150],
+  stable: [6, 16, 40],
+  'laid-down': [3, 4, 8],
   tasted: [60, 120, 240]
 } as const satisfies Record<string, Span | Record<string, Span>>
 

@@ -42,6 +42,8 @@ const later = (a: Window, b: Window): Window => [Math.max(a[0], b[0]), Math.max(
 function doneAt(lot: LotView): Partial<Record<WayStepCode, string>> {
   const dry = drynessOf(lot)
   const racked = dry && lot.rackings.find((when) => when > (lot.pressedAt ?? dry.first))
+  const settledAt = lot.malolactic === 'done' ? (lot.others.malic?.at ?? dry?.first) : dry?.first
+  const sulphited = settledAt && lot.sulphited.find((dose) => dose.at >= settledAt)?.at
   const clear = lot.clarity && ['clear', 'bright'].includes(lot.clarity.is) ? lot.clarity.at : undefined
   const tests = [lot.style === 'red' ? undefined : lot.heatTest?.at, lot.coldTest?.at ?? lot.worked.get('chill')?.at]
   const sugared = lot.changedSugarAt !== undefined && lot.wineSince !== undefined && lot.changedSugarAt > lot.wineSince
@@ -53,7 +55,7 @@ function doneAt(lot: LotView): Partial<Record<WayStepCode, string>> {
     ...(lot.pressedAt && { pressed: lot.pressedAt }),
     ...(racked && { 'off-lees': racked }),
     ...(lot.malolactic === 'done' && { malolactic: lot.others.malic?.at ?? lot.paper?.at ?? lot.worked.get('malolactic-over')?.at ?? lot.asOf }),
-    ...(lot.lastSulphiteAt && dry && lot.lastSulphiteAt > dry.first && { sulphited: lot.lastSulphiteAt }),
+    ...(sulphited && { sulphited }),
     ...(clear && { clear }),
     ...(tests.every((t) => t !== undefined || lot.style === 'red') && tests[1] && { stable: [...tests].filter((t) => t !== undefined).sort().at(-1)! }),
     ...(sugared && { sweetened: lot.changedSugarAt! }),
@@ -116,7 +118,8 @@ export function wayOf(lot: LotView, now: string, known?: LotForecast): WayStep[]
     bottled: () => {
       const ripe = isWine(lot) && !isOnSkins(lot) ? bottlingWindow(lot) : undefined
       const ready = of('sweetened') ?? of('stable') ?? of('clear') ?? start
-      if (ripe) return later([Date.parse(ripe.from), Date.parse(ripe.from) + 21 * DAY, Date.parse(ripe.due)], ready)
+      // From the day on which it may; most are not kept waiting for long after it.
+      if (ripe) return later([Date.parse(ripe.from), Date.parse(ripe.from) + 10 * DAY, Date.parse(ripe.from) + 45 * DAY], ready)
       const months = lot.stream === 'kit' ? [46, 70, 120] : lot.style === 'red' ? [185, 215, 320] : lot.style === 'rose' ? [92, 120, 170] : [122, 150, 210]
       return later(plus(of('off-lees') ?? start, months as unknown as Span), ready)
     },

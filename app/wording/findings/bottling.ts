@@ -1,6 +1,7 @@
 import type { BottlingSays, Condition, ConditionCode } from '~~/core/stages'
 import { counted } from '~/wording/count'
-import { GATE, sayCondition, settleLabel } from '~/wording/readiness'
+import { sayDayOf } from '~/wording/days'
+import { sayCondition, settleLabel } from '~/wording/readiness'
 import type { WordsFor } from './say'
 
 /** What settles a condition, as something to do; where it matters whether it is unknown or bad, both. */
@@ -29,9 +30,9 @@ const settleTitle = ({ code, state }: Condition): string => {
 }
 
 export const BOTTLING: WordsFor<BottlingSays> = {
-  'settle': ({ gate, condition, left }) => ({
+  'settle': ({ condition, left }) => ({
     title: settleTitle(condition),
-    reason: `${sayCondition(condition)} ${GATE[gate].label} needs it${left > 1 ? ` and ${counted(left - 1, 'more thing')}` : ''}.`,
+    reason: `${sayCondition(condition)} ${left > 1 ? `${counted(left - 1, 'more thing')} to settle before bottling.` : 'Then it can be bottled.'}`,
     action: settleLabel(condition)
   }),
   'free-before-bottle': ({ freeMgPerL }) => ({
@@ -46,11 +47,13 @@ export const BOTTLING: WordsFor<BottlingSays> = {
     }.`,
     action: 'Choose the sweetness'
   }),
-  'bottle': ({ open, monthsIn }) => ({
-    title: 'Bottle it',
-    reason: open > 0
-      ? `Not yet: ${counted(open, 'condition')} still open, and each is asked for in time.`
-      : `Everything it needs is met, and it has rested for ${counted(Math.max(1, Math.round(monthsIn)), 'month')}.`,
+  'bottle': ({ open, monthsIn, notBefore }) => ({
+    title: notBefore ? `Bottle it from ${sayDayOf(notBefore)}` : 'Bottle it',
+    reason: notBefore
+      ? 'Until then it clears and ripens. What bottling needs is asked for in the weeks before.'
+      : open > 0
+        ? `Not yet: ${counted(open, 'condition')} still open, and each is asked for in time.`
+        : `Everything it needs is met, and it has rested for ${counted(Math.max(1, Math.round(monthsIn)), 'month')}.`,
     action: 'Plan the bottling'
   }),
   'remnant': ({ litres }, _lot, f) => ({

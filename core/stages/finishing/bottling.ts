@@ -14,7 +14,7 @@ export type BottlingSays =
   /** It is to be sweet, and is dry: now it may be sweetened. */
   | { code: 'sweeten', hold: 'sorbate' | 'heat' | 'none' }
   /** Everything is as it should be, or will be: fill the bottles. */
-  | { code: 'bottle', gate: Gate, open: number, monthsIn: number }
+  | { code: 'bottle', gate: Gate, open: number, monthsIn: number, notBefore?: string }
   /** Less than a bottle is left. */
   | { code: 'remnant', litres: number }
 type Says = Finding<BottlingSays>
@@ -95,6 +95,7 @@ export const bottlingStage: Stage<BottlingSays> = {
         gate,
         open: helped.length,
         monthsIn: hoursSince(restsSince(lot), now) / MONTH_H,
+        ...(now < window.from && { notBefore: window.from }),
         key: 'bottle',
         urgency: ready && now >= window.from ? 'soon' : 'wait',
         window,
