@@ -17,7 +17,7 @@ import {
 import { type LotView, isMust, molecularKept } from '~~/core/ledger'
 import { SULPHITE_AIMS, type SulphiteAim } from '~~/core/findings'
 import { MATERIALS } from '~~/core/materials'
-import { doseFor, isKept } from '~~/core/stages'
+import { MOST_AT_ONCE, doseFor, isKept } from '~~/core/stages'
 import { inSpoons } from '~~/core/units'
 
 /** Strength of the stock solution that is proposed: 10 g made up to 100 mL. */
@@ -135,6 +135,8 @@ export function useSulphiteBench(lot: Ref<LotView | undefined>, asked: () => unk
     const findings = found.findings.filter((x) => x.code !== 'over-total-limit' || !ofLot.value!.cappedByLimit)
     return { ...found, addMgPerL: ofLot.value.addMgPerL, grams: ofLot.value.grams, findings }
   })
+  /** Only the first part of what it comes to. */
+  const inParts = computed(() => ofLot.value?.inParts === true)
   const usesStock = computed(() => dose.value?.findings.some((x) => x.code === 'below-scale') ?? false)
   const stockMl = computed(() => dose.value && stockSolutionMl(dose.value.grams, STOCK_G_PER_L))
   const spoons = computed(() =>
@@ -161,8 +163,9 @@ export function useSulphiteBench(lot: Ref<LotView | undefined>, asked: () => unk
       {
         what: 'To add',
         formula: `(${d.targetFreeMgPerL.toFixed(1)} − ${free}) ÷ (1 − ${share.toFixed(2)})`,
-        result: `${d.addMgPerL.toFixed(1)} mg/L`
+        result: `${(ofLot.value?.inParts ? (d.targetFreeMgPerL - (fields.free.value ?? 0)) / (1 - share) : d.addMgPerL).toFixed(1)} mg/L`
       },
+      ...(ofLot.value?.inParts ? [{ what: 'First part', formula: `at most ${MOST_AT_ONCE} mg/L at once`, result: `${d.addMgPerL.toFixed(1)} mg/L` }] : []),
       {
         what: 'Salt',
         formula: `${d.addMgPerL.toFixed(1)} mg/L × ${Number(litres.toPrecision(4))} L ÷ 1000 ÷ ${SO2_SHARE[salt.value].toFixed(3)}`,
@@ -213,6 +216,7 @@ export function useSulphiteBench(lot: Ref<LotView | undefined>, asked: () => unk
     ofLot,
     dose,
     usesStock,
+    inParts,
     stockMl,
     spoons,
     tablets,

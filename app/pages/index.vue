@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { isHeld } from '~~/core/ledger'
 import { SITTINGS, type SittingCode, sittingOf } from '~~/core/way'
 import { counted } from '~/wording/count'
 
@@ -8,7 +9,8 @@ const floor = useFloor()
 const story = useStory()
 
 const numbered = computed(() => floor.items.value.filter((i) => i.number !== undefined))
-const waiting = computed(() => floor.items.value.filter((i) => i.number === undefined))
+/** What is empty has its history under Lots, and nothing to say here. */
+const waiting = computed(() => floor.items.value.filter((i) => i.number === undefined && (isHeld(i.lot) || i.tasks.length > 0)))
 /** The worst that is wrong with each lot; the rest, and what is only worth knowing, stands on the lot's own page. */
 const pressing = computed(() =>
   floor.items.value.flatMap(({ lot, findings }) => {

@@ -10,6 +10,11 @@ export const LEAST_ADD = 4
 const MOST_AHEAD = 1.4
 /** Sulphite that the air picked up at bottling takes, mg/L free: common practice, no source. */
 export const BOTTLING_RESERVE = 10
+/**
+ * How much of a dose stays free differs from wine to wine, from nearly all to half: more than this at once may leave far more than was
+ * aimed at, so the rest waits for a reading, mg/L. Craft 3.5, every addition in stages; found by the simulated wines. Ours.
+ */
+export const MOST_AT_ONCE = 45
 /** A tenth of a total SO₂ is within what a home titration is off by; no dose is to come nearer to its limit than that. Ours. */
 const LIMIT_KEPT = 0.98
 
@@ -24,6 +29,8 @@ export interface LotDose {
   /** SO₂ to add, binding allowed for; 0: it is left alone. */
   addMgPerL: number
   grams: number
+  /** It is the first part of more: after two days free SO₂ is read, and the rest goes by that. */
+  inParts: boolean
   /** The total would pass the limit for such a wine: the dose is only as large as it leaves room for. */
   cappedByLimit: boolean
   /** The pH would want more than is sensible: it is to be lowered first. */
@@ -84,7 +91,7 @@ export function doseFor(
   const wanted = short <= TOLD_WITHIN ? 0 : short / (1 - (given.boundShare ?? lot.boundShare))
   const room = Math.max(0, TOTAL_LIMIT[lot.style] * LIMIT_KEPT - (lot.totalSo2?.value ?? 0))
   const capped = Math.min(wanted, room)
-  const addMgPerL = aim === 'next-round' && capped < LEAST_ADD ? 0 : capped
+  const addMgPerL = aim === 'next-round' && capped < LEAST_ADD ? 0 : Math.min(capped, MOST_AT_ONCE)
   return {
     aim,
     freeMgPerL,
@@ -92,6 +99,7 @@ export function doseFor(
     levelMgPerL: keptAt(lot, given),
     addMgPerL,
     grams: (addMgPerL * (given.volumeL ?? lot.volume.value)) / 1000 / SO2_SHARE[salt],
+    inParts: capped > MOST_AT_ONCE,
     cappedByLimit: wanted > room,
     phTooHigh: freeFor(MOLECULAR_TARGET.red, given.ph ?? ph.value) > MOST_FREE_ASKED,
     assumed: [...(ph.measured ? [] : (['ph'] as const)), ...(lot.freeSo2 ? [] : (['free'] as const))]

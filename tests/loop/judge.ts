@@ -28,7 +28,8 @@ export function judge({ scenario, wine, filled, bottledDay, tasks, unprotectedDa
   if (w.sulphide > 3.2) faults.push(`sulphide ${w.sulphide.toFixed(1)}`)
   if (filled && w.haze > 12 && lot.plan.clarity !== 'accept') faults.push(`haze ${w.haze.toFixed(0)} NTU`)
   if (w.total > TOTAL_LIMIT[scenario.colour] * 1.05) faults.push(`total SO₂ ${w.total.toFixed(0)}`)
-  if (w.free > 60) faults.push(`free SO₂ ${w.free.toFixed(0)}`)
+  // No more than 60 mg/L is ever aimed at, and a home titration is off by some 8.
+  if (w.free > 68) faults.push(`free SO₂ ${w.free.toFixed(0)}`)
   const { ph, ta } = wineAcids(w)
   // Who measures neither cannot correct it.
   const blind = scenario.lacks?.includes('ph-meter') && scenario.lacks.includes('acid-kit')

@@ -90,6 +90,9 @@ useHead({ title: 'Sulphite · Presk' })
           origin="worked out"
           size="hero"
         />
+        <p v-if="bench.inParts.value" class="max-w-(--measure)">
+          This is the first part. How much stays free differs from wine to wine: measure after two days, then add what is missing.
+        </p>
         <p v-if="why" class="max-w-(--measure)">{{ saySulphiteFinding(why) }}</p>
         <p v-if="bench.usesStock.value" class="soft">
           That is {{ f.words(f.powder(dose.grams)) }} of {{ saltName }}, too little for your scale. Stock solution: 10 g of the

@@ -103,7 +103,7 @@ export const FERMENT: WordsFor<FermentSays> = {
   }),
   'too-cold': ({ celsius, min }, _lot, f) => ({
     title: 'Too cold',
-    reason: `${f.words(f.temperature(celsius))}. Below ${f.words(f.temperature(min))} this yeast goes dormant. Warm it slowly, a few `
+    reason: `${f.words(f.temperature(celsius))}. Below ${f.words(f.temperature(min))} this yeast works slowly and may stop. Warm it by a few `
       + 'degrees a day, and stir up the yeast.',
     action: 'Plan the warming'
   }),

@@ -91,6 +91,8 @@ export const everyStage: Stage<EverySays> = {
       ),
       ...actsOf(lot, now),
       ...(lot.volume.value <= 0 && lot.stream !== 'blend' && lot.bottles === 0 && lot.contents.size === 0 && lot.lastAt === lot.startedAt
+      // What was poured out into another had a volume.
+      && lot.volume.from.length <= 1
         ? [{
             code: 'no-volume' as const,
             key: 'no-volume',

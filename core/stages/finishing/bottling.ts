@@ -70,13 +70,15 @@ export const bottlingStage: Stage<BottlingSays> = {
     const ready = helped.length === 0 && !wantsSugar
     // Sugar goes into a wine that is ready but for its smell and its last sulphite.
     const sweeten = wantsSugar && first.every((c) => c.code === 'sweetness-held') && readinessOf(lot, 'sweetening', now).ready
-    const dosing = asked.some((c) => c.code === 'sulphite-for-bottle') && !wantsSugar
+    // A dose to the bottle, or one that locks malic acid, goes by a reading and not by what was reckoned.
+    const isDose = (c: Condition) => c.code === 'sulphite-for-bottle' || (c.code === 'malic-settled' && c.settle?.to === 'sulphite')
+    const dosing = asked.some(isDose) && !wantsSugar
     const unread = dosing && cellar.equipment?.['so2-kit'] !== false && !wasRead(lot, now)
     return [
       ...(unread ? [readFree(lot, window)] : []),
       ...(sweeten ? [sweetening(lot, window)] : []),
       // What stands in the cold needs nothing but its week.
-      ...asked.filter((c) => c.because !== 'chilling' && !(unread && c.code === 'sulphite-for-bottle')).map((condition): Says => ({
+      ...asked.filter((c) => c.because !== 'chilling' && !(unread && isDose(c))).map((condition): Says => ({
         code: 'settle',
         gate,
         condition,

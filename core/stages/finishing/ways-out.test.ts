@@ -99,7 +99,11 @@ function followed({ code, settle }: Condition, lot: LotView): Step[] {
       const dose = doseFor(lot, aim)
       // The limit leaves no room: it says so, and asks for nothing.
       if (dose.grams <= 0) return []
-      return [[0.1, { type: 'addition', material: 'potassium-metabisulphite', unit: 'g', actual: dose.grams, so2Share: 0.576 }]]
+      const give = (daysOn: number, actual: number): Step =>
+        [daysOn, { type: 'addition', material: 'potassium-metabisulphite', unit: 'g', actual, so2Share: 0.576 }]
+      // A large dose goes in by parts, the second when the first has bound.
+      const whole = ((dose.aimMgPerL - dose.freeMgPerL) / (1 - lot.boundShare) / 1000 / 0.576) * lot.volume.value
+      return dose.inParts ? [give(0.1, dose.grams), give(3, whole - dose.grams)] : [give(0.1, dose.grams)]
     }
     case 'move':
       return [[0.1, { type: 'transfer', purpose: 'rack', from: { lotId }, to: { lotId }, outL: lot.volume.value, inL: lot.volume.value * 0.98 }]]

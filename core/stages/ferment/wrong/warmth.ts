@@ -13,6 +13,9 @@ const TELLS_H = 36
 /** So much between two looks of a day or so is no mood of the cellar. */
 const MOVES = { byC: 4, withinH: 36 } as const
 
+/** A degree below its band slows a ferment and stops none, and a thermometer is off by half of that. Ours, °C. */
+const COLD_EDGE_C = 1.5
+
 /** Too hot, too cold, or moving faster than a cellar does, with what the room beside it has. */
 export function warmth(lot: LotView, cellar: CellarView, now: string): Found[] {
   const series = believedTemperatures(lot)
@@ -43,7 +46,7 @@ export function warmth(lot: LotView, cellar: CellarView, now: string): Found[] {
   else if (told && moved >= MOVES.byC && air && air.value > last.value && last.value > max - 1)
     // Yeast warms its must too, but not to a room that is warmer still.
     found.push({ code: 'temperature-rises', key: `rises:${last.entryId}`, ...told })
-  else if (last.value < min - 0.5 && !stands)
+  else if (last.value < min - COLD_EDGE_C && !stands)
     found.push({ code: 'too-cold', key: 'too-cold', celsius: last.value, min, urgency: 'soon', evidence })
   return found
 }
