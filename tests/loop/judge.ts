@@ -15,7 +15,8 @@ export interface Verdict {
 export function judge({ scenario, wine, filled, bottledDay, tasks, unprotectedDays, keptDays, lot }: Season): Verdict {
   const w = filled ?? wine
   const faults: string[] = []
-  const sorbated = w.sorbate >= 110 && molecularOf(w) > 0.3
+  // 100 to 200 mg/L of sorbic acid hold a wine, the less the more alcohol it has (craft 3.12).
+  const sorbated = w.sorbate >= 95 && molecularOf(w) > 0.3
   const held = sorbated || wine.pasteurised || scenario.plan?.sparkling === true
   if (w.sugar > 4 && !held) faults.push(`sugar ${w.sugar.toFixed(0)} g/L`)
   if (scenario.plan?.sparkling && filled && w.sugar > 34) faults.push(`pressure: ${w.sugar.toFixed(0)} g/L of sugar`)
