@@ -84,7 +84,7 @@ export function natureOf(seed: number, must: MustTruth): Nature {
     bindShare: around(0.36 + 0.2 * must.rot, 0.2, 0.2, 0.66),
     lossPerMonth: around(0.09, 0.45, 0.03, 0.28),
     lagDays: around(9, 0.5, 3, 34),
-    malicPerDay: around(0.075, 0.45, 0.02, 0.22),
+    malicPerDay: around(0.127, 0.35, 0.05, 0.3),
     wildBacteriaDay: random() < 0.35 ? around(150, 0.5, 50, 420) : 100_000,
     settleDays: around(11, 0.4, 5, 34),
     stubbornHaze: random() < 0.16 ? around(24, 0.5, 11, 80) : around(1.1, 0.3, 0.5, 1.9),

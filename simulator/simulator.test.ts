@@ -48,12 +48,14 @@ describe('the simulated wine against what is published (from memory where nothin
     expect(over({ nitrogen: 60 }, 22)).toBeGreaterThan(over({ nitrogen: 220 }, 22) * 1.15)
     expect(over({}, 28)).toBeLessThan(over({}, 17))
   })
-  it('malolactic takes 2 to 12 weeks at 20 °C, takes TA down by 0.5 to 0.6 for each gram and the pH up', () => {
+  it('malolactic of a usual red takes 3 to 8 weeks at 20 °C, four times in five 2 to 14, takes TA down by 0.5 to 0.6 for each gram and the pH up', () => {
     const weeks: number[] = []
     for (const seed of SEEDS.slice(0, 12)) {
       const w = wineFrom(seed, { ...must, sugar: 1 })
       // Dry, and still: only the bacteria work.
-      Object.assign(w, { ethanol: 95, yeast: 0 })
+      Object.assign(w, { ethanol: 102, yeast: 0 })
+      addSulphite(w, 30)
+      w.free = 2
       const before = wineAcids(w)
       const malic = w.acids.malic
       DO.bacteria(w)
@@ -65,8 +67,9 @@ describe('the simulated wine against what is published (from memory where nothin
       expect(fell / (malic - w.acids.malic)).toBeLessThan(0.68)
       if (w.crystals < 0.2) expect(wineAcids(w).ph).toBeGreaterThan(before.ph + 0.05)
     }
-    expect(median(weeks)).toBeGreaterThan(2)
-    expect(median(weeks)).toBeLessThan(12)
+    expect(median(weeks)).toBeGreaterThan(3)
+    expect(median(weeks)).toBeLessThan(8)
+    expect(weeks.filter((n) => n > 2 && n < 14).length).toBeGreaterThanOrEqual(0.8 * weeks.length)
   })
   it('free SO₂ falls by 2 to 30 % a month in a full vessel, and far faster under air', () => {
     for (const seed of SEEDS.slice(0, 10)) {

@@ -208,11 +208,11 @@ function bacteriaWork(w: Wine): void {
   w.bacteriaHours++
   if (mol > 0.75) w.bacteria *= 0.9862
   if (n.malolactic === 'growth') {
-    w.bacteria = Math.min(1, w.bacteria * (1 + 0.0095 * fit * (13 / n.lagDays)))
-    eatMalic(w, (n.malicPerDay / 24) * fit * w.bacteria * 3.2 * (w.acids.malic / (w.acids.malic + 0.6)))
+    w.bacteria = Math.min(1, w.bacteria * (1 + 0.0094 * fit * (13 / n.lagDays)))
+    eatMalic(w, (n.malicPerDay / 24) * fit * w.bacteria * 2.1 * (w.acids.malic / (w.acids.malic + 0.6)))
   }
   else if (w.bacteriaHours > (n.lagDays * 24) / Math.max(0.15, fit))
-    eatMalic(w, w.acids.malic * (n.malicPerDay / 24) * fit * Math.min(1, w.bacteria * 4))
+    eatMalic(w, w.acids.malic * (n.malicPerDay / 24) * 1.8 * fit * Math.min(1, w.bacteria * 4))
   // With sugar about they make vinegar of it.
   if (w.sugar > 5 && w.yeast < 0.1 && fit > 0.2) w.acids.acetic += 0.00035 * fit * w.bacteria
 }
@@ -285,7 +285,8 @@ export const DO = {
     w.lees *= 0.12
     w.leesHours = 0
     w.gas *= 0.72
-    w.haze *= 0.55
+    // What is held up for good stays in the wine.
+    w.haze = Math.max(Math.min(w.haze, w.nature.stubbornHaze), w.haze * 0.55)
     w.yeast *= 0.25
     w.bacteria *= 0.6
     w.oxidised += splashed ? 0.9 : 0.12

@@ -140,7 +140,8 @@ export interface LotState {
   /** When somebody last wrote down how it tastes. */
   tastedAt?: string
   /** How clear it was when it was last looked at. */
-  clarity?: { at: string, is: Clarity, entryId: string }
+  /** The last look, and of a clear wine since when every look has found it so. */
+  clarity?: { at: string, is: Clarity, entryId: string, clearSince?: string }
   /** Gas in it when it was last shaken. */
   gas?: { at: string, is: Gas, entryId: string }
   /** Whether it stayed clear in its last heat test, and free of crystals in its last cold test. */

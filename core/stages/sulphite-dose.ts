@@ -54,8 +54,12 @@ export interface GivenForDose {
   molecular?: number
 }
 
-/** Free SO₂ that an aim wants of a lot, mg/L. */
+/** Free SO₂ that an aim wants of a lot, mg/L; never more than is sensible at any pH. */
 export function aimOf(lot: LotView, aim: SulphiteAim, given: GivenForDose = {}): number {
+  return Math.min(MOST_FREE_ASKED, uncapped(lot, aim, given))
+}
+
+function uncapped(lot: LotView, aim: SulphiteAim, given: GivenForDose): number {
   const level = keptAt(lot, given)
   switch (aim) {
     case 'level':
@@ -67,7 +71,7 @@ export function aimOf(lot: LotView, aim: SulphiteAim, given: GivenForDose = {}):
     case 'bottle':
       return level + BOTTLING_RESERVE
     case 'lock':
-      return Math.min(MOST_FREE_ASKED, Math.max(level, freeFor(LOCKING_MOLECULAR, given.ph ?? usedPh(lot).value)))
+      return Math.max(level, freeFor(LOCKING_MOLECULAR, given.ph ?? usedPh(lot).value))
   }
 }
 

@@ -44,7 +44,7 @@ function doneAt(lot: LotView): Partial<Record<WayStepCode, string>> {
   const racked = dry && lot.rackings.find((when) => when > (lot.pressedAt ?? dry.first))
   const settledAt = lot.malolactic === 'done' ? (lot.others.malic?.at ?? dry?.first) : dry?.first
   const sulphited = settledAt && lot.sulphited.find((dose) => dose.at >= settledAt)?.at
-  const clear = lot.clarity && ['clear', 'bright'].includes(lot.clarity.is) ? lot.clarity.at : undefined
+  const clear = lot.clarity?.clearSince
   const tests = [lot.style === 'red' ? undefined : lot.heatTest?.at, lot.coldTest?.at ?? lot.worked.get('chill')?.at]
   const sugared = lot.changedSugarAt !== undefined && lot.wineSince !== undefined && lot.changedSugarAt > lot.wineSince
   const filled = lot.bottled.at(-1)?.at

@@ -40,6 +40,7 @@ const DAY_MS = 86_400_000
 const FIRST_DAY_OF_YEAR = 263
 const SIZES = [54, 34, 25, 23, 20, 15, 10, 10, 5, 5, 5, 3, 2, 1, 1]
 const EMPTY_BIN = 'vessel-bin-0'
+const SECOND_BIN = 'vessel-bin-1'
 const YEAR_DAYS = 420
 /** Days on which the way is asked what comes. */
 const FORETELL = new Set([1, 30, 75])
@@ -59,6 +60,8 @@ class Follower {
   private heldAt: number | undefined
   /** Kept warm by hand until a day, because Presk asked for it. */
   private warmUntil = 0
+  /** Told that bacteria are too cold: kept warm for as long as they work. */
+  private warmForBacteria = false
   private asked = new Set<string>()
   private marblesL = 0
   private toppingL: number
@@ -103,6 +106,7 @@ class Follower {
     const owned = { 'ph-meter': !this.lacks('ph-meter'), 'acid-kit': !this.lacks('acid-kit'), 'so2-kit': !this.lacks('so2-kit') }
     return [
       vessel(EMPTY_BIN, 'Bin', 'bin', Math.ceil(litres * (colour === 'red' ? 1.6 : 1.45))),
+      vessel(SECOND_BIN, 'Second bin', 'bin', Math.ceil(litres * 1.45)),
       ...sizes.map((size, i) => vessel(`vessel-glass-${i}`, `Glass ${i}`, 'demijohn', size)),
       this.entry({ type: 'equipment-said', has: owned }),
       this.entry({
@@ -149,7 +153,7 @@ class Follower {
     const kept = lot.standing === 'wine' && (lot.malolactic === 'done' || lot.malolactic === 'not-wanted') && lot.plan.sulphite !== 'none'
     if (kept && this.wine.gas < 1) {
       this.season.keptDays += hours / 24
-      if (molecularOf(this.wine) < 0.22) this.season.unprotectedDays += hours / 24
+      if (molecularOf(this.wine) < 0.3) this.season.unprotectedDays += hours / 24
     }
   }
 
@@ -180,11 +184,13 @@ class Follower {
   }
 
   private heed(found: readonly StageFinding[], lot: LotView): void {
-    this.heldAt = this.day < this.warmUntil ? 20 : undefined
+    const working = lot.malolactic === 'under-way' || lot.malolactic === 'nearly'
+    this.heldAt = this.day < this.warmUntil || (this.warmForBacteria && working) ? 20 : undefined
     for (const f of found) {
       if (f.urgency === 'note') continue
       if (f.code === 'too-hot' || f.code === 'temperature-rises') this.heldAt = f.code === 'too-hot' ? f.max - 4 : f.to - 4
       else if (f.code === 'too-cold') this.heldAt = f.min + 3
+      else if (f.code === 'malolactic-held-up' && f.by.code === 'too-cold') this.warmForBacteria = true
       else if (f.code === 'wine-smells' && f.smell === 'rotten-egg' && !this.asked.has(f.key)) this.rack(lot, true)
       else if (f.code === 'wine-smells' && !this.asked.has(f.key)) this.sulphite(lot, 'level')
       else if (f.code === 'sorbate-unprotected') this.sulphite(lot, 'level')
@@ -250,7 +256,9 @@ class Follower {
     else DO.rack(this.wine, splashed)
     const share = this.wine.litres / before
     const held = [...lot.contents]
-    const empty = [...this.history.cellar.vessels.values()].filter((v) => !v.lotId && v.kind === 'demijohn').sort((a, b) => b.capacityL - a.capacityL)
+    // A must wants room for its foam, a wine a vessel that it fills.
+    const kind = lot.standing === 'must' ? 'bin' : 'demijohn'
+    const empty = [...this.history.cellar.vessels.values()].filter((v) => !v.lotId && v.kind === kind).sort((a, b) => b.capacityL - a.capacityL)
     let rest = lot.volume.value * share
     const targets: { id: string, litres: number }[] = []
     for (const v of empty) {
@@ -380,6 +388,7 @@ class Follower {
         return this.take(task, this.way(task, 'warm-it', 'block-malolactic'))
       }
       case 'follow-malolactic':
+        if (task.warmthUnknown) this.read('temperature', SEE.celsius(w, this.see))
         if (!this.lacks('malic-strips')) this.read('malic', SEE.malic(w, this.see))
         else {
           const malic = w.acids.malic > 0.9 ? 'clear' : w.acids.malic > 0.15 ? 'faint' : 'none'
@@ -443,6 +452,7 @@ class Follower {
       case 'taste-bottle':
       case 'drink-up':
       case 'bottles-lie':
+      case 'open-one':
         return this.done(task)
       default:
         this.season.unknown.add(task.code)

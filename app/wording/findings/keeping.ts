@@ -9,7 +9,11 @@ export const KEEPING: WordsFor<KeepingSays> = {
     reason: 'The sulphite dose depends on it. Without a meter Presk uses what is usual for such a wine.',
     action: 'Measure'
   }),
-  'measure-free': () => ({ title: 'Measure free SO₂', reason: 'Presk does not know it for this wine yet.', action: 'Measure' }),
+  'measure-free': ({ daysSince }) => ({
+    title: 'Measure free SO₂ before you add more',
+    reason: `The last dose went in ${days(daysSince)} ago. How much of it stays free differs from wine to wine, so read it first.`,
+    action: 'Measure'
+  }),
   'sulphite-low': ({ freeMgPerL, targetFreeMgPerL, assumed }, lot) => ({
     title: 'Add sulphite',
     reason: `Free SO₂ is about ${freeMgPerL.toFixed(0)} mg/L. ${

@@ -101,11 +101,13 @@ export const MALOLACTIC_SAYS: WordsFor<MalolacticSays> = {
     }. Nothing protects the wine while it waits. Warm it, feed or replace the bacteria, or block it and add sulphite.`,
     action: 'See what holds it up'
   }),
-  'follow-malolactic': ({ nearly, urgency, weeksSince, endInDays }) => ({
+  'follow-malolactic': ({ nearly, urgency, weeksSince, endInDays, warmthUnknown }, _lot, f) => ({
     title: nearly ? 'Malolactic has nearly finished' : urgency === 'wait' ? 'Malolactic is under way' : 'Check the malic acid',
     reason: `${weeksSince < 1 ? 'Checked within the last week.' : `Last checked ${weeks(weeksSince)} ago.`}${
       endInDays ? ` Likely to finish ${span(endInDays)}.` : ''
-    } It has finished when malic acid is down to 0.1 g/L. Only then does sulphite go in.`,
+    } It has finished when malic acid is down to 0.1 g/L. Only then does sulphite go in.${
+      warmthUnknown ? ` Take its temperature too: below ${f.words(f.temperature(18))} the bacteria slow down.` : ''
+    }`,
     action: 'Check malic acid'
   }),
   'sulphite-after-malolactic': ({ ph, phMeasured, daysSince }) => ({

@@ -1,3 +1,4 @@
+import { isClear } from './clarity'
 import { type EntryKind, ofLot } from './kind'
 import { lotOf } from './lot-started'
 
@@ -9,7 +10,8 @@ export const observation: EntryKind<'observation'> = {
     if (!lot) return
     const by = { at: seen.at, entryId: seen.id }
     if (seen.what === 'smell' && seen.smells?.length) lot.smelt = { ...by, smells: seen.smells }
-    if (seen.what === 'clarity' && seen.clarity) lot.clarity = { ...by, is: seen.clarity }
+    if (seen.what === 'clarity' && seen.clarity)
+      lot.clarity = { ...by, is: seen.clarity, ...(isClear(seen.clarity) && { clearSince: lot.clarity?.clearSince ?? seen.at }) }
     if (seen.what === 'chromatogram' && seen.spots) lot.paper = { ...by, ...seen.spots }
     if (seen.what === 'gas' && seen.gas) lot.gas = { ...by, is: seen.gas }
     if (seen.what === 'taste') lot.tastedAt = seen.at

@@ -65,6 +65,8 @@ export const bottlingStage: Stage<BottlingSays> = {
     const near = hoursSince(window.from, now) >= -LEAD_H
     const wantsSugar = near && gate === 'bottling-still' && isToBeSweetened(lot)
     const helped = open.filter((c) => !pastHelp(c))
+    // A malolactic that is to come or under way is followed by its own stage.
+    const isFollowed = (c: Condition) => c.code === 'malic-settled' && lot.malolactic !== 'not-wanted'
     const first = helped.filter((c) => !LAST.has(c.code))
     const asked = !near ? [] : first.length > 0 ? first : now >= window.from ? helped : []
     const ready = helped.length === 0 && !wantsSugar
@@ -78,7 +80,7 @@ export const bottlingStage: Stage<BottlingSays> = {
       ...(unread ? [readFree(lot, window)] : []),
       ...(sweeten ? [sweetening(lot, window)] : []),
       // What stands in the cold needs nothing but its week.
-      ...asked.filter((c) => c.because !== 'chilling' && !(unread && isDose(c))).map((condition): Says => ({
+      ...asked.filter((c) => c.because !== 'chilling' && !isFollowed(c) && !(unread && isDose(c))).map((condition): Says => ({
         code: 'settle',
         gate,
         condition,

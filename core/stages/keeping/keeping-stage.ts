@@ -6,7 +6,8 @@ import { doseFor, isKept } from '../sulphite-dose'
 
 export type KeepingSays =
   | { code: 'measure-wine' }
-  | { code: 'measure-free' }
+  /** A dose went in and nobody has read what stayed free: that comes before any more of it. */
+  | { code: 'measure-free', daysSince: number }
   | { code: 'sulphite-low', freeMgPerL: number, targetFreeMgPerL: number, assumed: ('ph' | 'free')[] }
   | { code: 'check-sulphite', weeksSince: number, /** When it falls below; `mayBe`: it may have already. */ belowAt?: { low: string, high: string, mayBe: boolean } }
   /** Its pH is so high that no sensible amount protects it. */
@@ -23,6 +24,8 @@ const SLACK = 5
 const SAME_LOOK_H = 12
 /** A dose that went in is not asked for again before it has bound, h: common practice, no source. */
 const BINDS_H = 48
+/** Who measures reads a dose within so long before more goes in by reckoning alone, h. Ours. */
+const READ_WITHIN_H = 14 * 24
 
 /** A wine that rests: its sulphite. Not before its malolactic has finished, nor for those who keep it without. */
 export const keepingStage: Stage<KeepingSays> = {
@@ -44,7 +47,17 @@ export const keepingStage: Stage<KeepingSays> = {
     const level = keptAt(lot)
     const free = lot.freeSo2
     const dosed = lot.lastSulphiteAt !== undefined && hoursSince(lot.lastSulphiteAt, now) < BINDS_H
-    if (!dosed && (free?.value ?? 0) < level - SLACK) {
+    if (!dosed && (free?.value ?? 0) < level - SLACK && isUnread(lot, now) && cellar.equipment?.['so2-kit'] !== false) {
+      tasks.push({
+        code: 'measure-free',
+        key: 'measure-free',
+        daysSince: hoursSince(lot.lastSulphiteAt!, now) / 24,
+        evidence: free?.from ?? [],
+        ...measure,
+        waysRound: [{ code: 'no-instrument', drafts: [{ type: 'equipment-said', has: { 'so2-kit': false } }] }]
+      })
+    }
+    else if (!dosed && (free?.value ?? 0) < level - SLACK) {
       const dose = doseFor(lot, 'next-round')
       // Nothing that a limit leaves room for: what is odd about it is said beside.
       if (dose.grams > 0)
@@ -65,6 +78,13 @@ export const keepingStage: Stage<KeepingSays> = {
     return tasks
   },
   findings: (lot) => [...highPh(lot), ...oddReadings(lot)]
+}
+
+/** A dose of these weeks that was not read since. */
+function isUnread(lot: LotView, now: string): boolean {
+  const { lastSulphiteAt } = lot
+  const read = lot.series.freeSo2?.at(-1)?.at
+  return lastSulphiteAt !== undefined && hoursSince(lastSulphiteAt, now) <= READ_WITHIN_H && !(read !== undefined && read > lastSulphiteAt)
 }
 
 /** The month's look at free SO₂: sooner than the round where it may be low before, but not within the week of a look. */

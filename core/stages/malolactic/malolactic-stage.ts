@@ -1,4 +1,4 @@
-import type { Finding, Urgency } from '../../findings'
+import { type Finding, type Urgency, isEnded } from '../../findings'
 import { type LotView, isFermenting, isHeld, isWine, malicSettledOf, sugarLeftOf } from '../../ledger'
 import { readPaper } from '../../malolactic'
 import { LEAST_FREE, TOLD_WITHIN } from '../../sulphite'
@@ -31,6 +31,9 @@ const MOST_SUGAR = 4
 const DECIDE_H = { unstarted: 6 * 168, unfinished: 12 * 168, neverBegun: 12 * 168 } as const
 /** What was decided holds for so many days. */
 const [HELPED_DAYS, WAIT_DAYS] = [28, 28] as const
+const STANDS = 'malolactic-stands'
+/** A look speaks for where malolactic is for so long, h; and so much between two tests is more than their error, g/L. Ours. */
+const [FRESH_H, FALLS] = [21 * 24, 0.3] as const
 /** The school that waits: so long after the last sign it is taken for over, h (craft 3.9: a month). */
 const QUIET_H = 30 * 24
 
@@ -189,14 +192,20 @@ function goesOn(lot: LotView, cellar: CellarView, now: string, firstAt: string):
   const malic = (lot.series.malic ?? []).filter((p) => p.at > bacteriaAt)
   const signs = [lot.bubbled?.at, lot.paper && readPaper(lot.paper.malic, lot.paper.lactic) !== 'not-begun' ? lot.paper.at : undefined]
   const sign = signs.some((at) => at !== undefined && at > bacteriaAt) || (malic.length > 1 && malic[0]!.value - malic.at(-1)!.value > 0.3)
+  // Two tests, and the error of a home test between them: it moves, however long it takes.
+  const [before, last] = malic.slice(-2)
+  const moves = before !== undefined && last !== undefined && before.value - last.value > FALLS && hoursSince(last.at, now) <= FRESH_H
   const stalled = course?.findings.some((f) => f.code === 'stalled') === true
   const because: 'stalled' | 'not-begun' | 'long' | undefined = stalled
     ? 'stalled'
-    : hours > DECIDE_H.unfinished ? 'long' : hours > DECIDE_H.unstarted && !sign && looksSince(lot, bacteriaAt) > 0 ? 'not-begun' : undefined
-  if (!because) return follow(lot, cellar, now, bacteriaAt)
+    : hours > DECIDE_H.unfinished ? 'long' : hours > DECIDE_H.unstarted && !sign && looksAt(lot, bacteriaAt).length > 0 ? 'not-begun' : undefined
+  // What is decided rests on a look of these weeks; and what was answered is followed meanwhile.
+  const fresh = looksAt(lot, bacteriaAt).some((at) => hoursSince(at, now) <= FRESH_H)
+  const answered = isEnded({ key: STANDS }, lot.endedTasks, now)
+  if (!because || moves || answered || !fresh) return follow(lot, cellar, now, bacteriaAt)
   return {
     code: 'malolactic-stands',
-    key: 'malolactic-stands',
+    key: STANDS,
     because,
     weeksIn: hours / 168,
     ...(malic.at(-1) && { malicGPerL: malic.at(-1)!.value }),
@@ -217,8 +226,9 @@ function goesOn(lot: LotView, cellar: CellarView, now: string, firstAt: string):
   }
 }
 
-const looksSince = (lot: LotView, at: string): number =>
-  (lot.series.malic ?? []).filter((p) => p.at > at).length + Number(lot.paper !== undefined && lot.paper.at > at)
+/** When malic acid was looked at since, by test, paper or bubbles. */
+const looksAt = (lot: LotView, since: string): string[] =>
+  [...(lot.series.malic ?? []).map((p) => p.at), lot.paper?.at, lot.bubbled?.at].filter((at) => at !== undefined && at > since) as string[]
 
 function follow(lot: LotView, cellar: CellarView, now: string, bacteriaAt: string): Says {
   const looks = [lot.others.malic?.at, lot.paper?.at, bacteriaAt].filter((at) => at !== undefined && at >= bacteriaAt)
@@ -237,6 +247,7 @@ function follow(lot: LotView, cellar: CellarView, now: string, bacteriaAt: strin
     key: 'follow-malolactic',
     weeksSince: hours / 168,
     nearly,
+    ...(!(lot.temperature && hoursSince(lot.temperature.at, now) <= FRESH_H) && { warmthUnknown: true as const }),
     ...(course && { endInDays: { low: left(course.endDays.low), high: left(course.endDays.high) } }),
     urgency: quiet || hours >= every ? 'soon' : 'wait',
     task: true,
