@@ -1,7 +1,7 @@
 import { counted } from '~/wording/count'
 import { sayDayOf } from '~/wording/days'
 import type { KeepingSays } from '~~/core/stages'
-import type { WordsFor } from './say'
+import { type WordsFor, days } from './say'
 
 export const KEEPING: WordsFor<KeepingSays> = {
   'measure-wine': () => ({
