@@ -19,7 +19,8 @@ async function attempt(work: () => Promise<string>) {
     told.value = await work()
   }
   catch (error) {
-    told.value = `The browser’s storage did not answer (${error instanceof Error ? error.message : String(error)}). Close other tabs of Presk, `
+    told.value = `The browser’s storage did not answer (${error instanceof Error ? error.message : String(error)}). Close other tabs `
+      + `of Presk, `
       + 'and try again.'
   }
 }

@@ -2,7 +2,8 @@ import { type Put, dayFrom } from './put'
 
 /** What stands in the store: acid runs short once the fruit that is still to come is counted. */
 export function store(put: Put, now: Date): void {
-  const pack = (n: number, material: string, amount: number, more: { opened?: string, expires?: string, price?: number, unit?: 'pieces' } = {}) =>
+  const pack = (n: number, material: string, amount: number,
+    more: { opened?: string, expires?: string, price?: number, unit?: 'pieces' } = {}) =>
     put(60, 9, { type: 'supply-stocked', supplyId: `pack-demo-${n}`, material, unit: 'g', amount, ...more })
   pack(1, 'tartaric', 90, { opened: dayFrom(now, -50) })
   pack(2, 'potassium-metabisulphite', 100, { opened: dayFrom(now, -97) })

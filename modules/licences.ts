@@ -7,7 +7,8 @@ const AS_FILES = ['@fontsource-variable/atkinson-hyperlegible-next', '@fontsourc
 
 /** What the server ships beside the page; a test holds this list against what lies beside the built server. */
 const BY_SERVER = [
-  ...['nitropack', 'h3', 'ofetch', 'destr', 'defu', 'ufo', 'hookable', 'unstorage', 'unctx', 'radix3', 'cookie-es', 'scule', 'ohash', 'klona'],
+  ...['nitropack', 'h3', 'ofetch', 'destr', 'defu', 'ufo', 'hookable', 'unstorage', 'unctx', 'radix3', 'cookie-es', 'scule', 'ohash',
+    'klona'],
   ...['tinypool', 'highs', 'zod', 'ml-matrix', '@iconify/utils', 'consola', 'devalue', 'entities', 'estree-walker', 'source-map-js'],
   ...['vue-bundle-renderer', 'unhead', 'vue', '@vue/server-renderer', '@vue/compiler-dom', '@vue/compiler-core', '@vue/compiler-ssr'],
   ...['@vue/shared', '@vue/reactivity', '@vue/runtime-core', '@vue/runtime-dom', '@babel/parser', '@unhead/vue']

@@ -48,7 +48,8 @@ describe('the simulated wine against what is published (from memory where nothin
     expect(over({ nitrogen: 60 }, 22)).toBeGreaterThan(over({ nitrogen: 220 }, 22) * 1.15)
     expect(over({}, 28)).toBeLessThan(over({}, 17))
   })
-  it('malolactic of a usual red takes 3 to 8 weeks at 20 °C, four times in five 2 to 14, takes TA down by 0.5 to 0.6 for each gram and the pH up', () => {
+  it('malolactic of a usual red takes 3 to 8 weeks at 20 °C, four times in five 2 to 14, takes TA down by 0.5 to 0.6 for each gram and '
+    + 'the pH up', () => {
     const weeks: number[] = []
     for (const seed of SEEDS.slice(0, 12)) {
       const w = wineFrom(seed, { ...must, sugar: 1 })

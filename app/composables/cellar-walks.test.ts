@@ -34,7 +34,8 @@ const FERMENT: Draft<Fact>[] = [
   read('lot-in-ferment', 1, 'sg', 1.04)
 ]
 const prism: Draft<Fact> = { type: 'instrument-added', at: daysAgo(9), instrumentId: 'the-prism', name: 'Prism', kind: 'refractometer' }
-const stopAt = (cellar: House, kept?: Parameters<typeof useRoundStop>[1]) => onPage(() => useRoundStop(cellar.lotOf('lot-in-ferment')!, kept))
+const stopAt = (cellar: House, kept?: Parameters<typeof useRoundStop>[1]) =>
+  onPage(() => useRoundStop(cellar.lotOf('lot-in-ferment')!, kept))
 
 describe('a stop on the round', () => {
   it('a gravity, a temperature, a smell and the cap worked are five lines of one look', async () => {

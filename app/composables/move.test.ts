@@ -80,7 +80,8 @@ describe('racking', () => {
     expect(given!.mgPerL).toBeCloseTo((1.5 * 576) / litres, 0)
   })
   it('the cap of a must that is full goes by what was expected: more may come', async () => {
-    const expected = CELLAR.map((d) => (d.type === 'lot-started' && d.lotId === 'lot-grenache' ? { ...d, volumeIs: 'expected' as const, volumeL: 19 } : d))
+    const expected = CELLAR.map((d) =>
+      (d.type === 'lot-started' && d.lotId === 'lot-grenache' ? { ...d, volumeIs: 'expected' as const, volumeL: 19 } : d))
     const { cellar, move } = await moving('rack', 'lot-grenache', expected)
     move.choose(move.rows.value[0]!, 'glass-of-23')
     move.rows.value[0]!.litres.text = '22'
@@ -128,7 +129,8 @@ describe('topping up', () => {
   const withJug = [
     ...CELLAR,
     ...vessel('jug-of-two', 2),
-    { type: 'transfer', at: daysAgo(2), purpose: 'split', from: { lotId: 'lot-grenache', vesselId: 'the-old-glass' }, to: { lotId: 'lot-grenache', vesselId: 'jug-of-two' }, outL: 1.8, inL: 1.8 } as const
+    { type: 'transfer', at: daysAgo(2), purpose: 'split', from: { lotId: 'lot-grenache', vesselId: 'the-old-glass' },
+      to: { lotId: 'lot-grenache', vesselId: 'jug-of-two' }, outL: 1.8, inL: 1.8 } as const
   ]
   it('the vessel with the most air, its own wine first, and what there is room for', async () => {
     const { cellar, move } = await moving('top-up', 'lot-grenache', withJug)

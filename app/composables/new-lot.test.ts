@@ -86,7 +86,8 @@ describe('a new lot', () => {
     expect(cellar.state.arrivals.size).toBe(0)
   })
   it('fruit that was expected in kilograms comes as pounds to who weighs in pounds', async () => {
-    const fruit = { type: 'arrival-expected', at: daysAgo(9), arrivalId: 'arrival-2', name: 'Grenache', stream: 'fresh', style: 'red' } as const
+    const fruit = { type: 'arrival-expected', at: daysAgo(9), arrivalId: 'arrival-2', name: 'Grenache', stream: 'fresh',
+      style: 'red' } as const
     await house([{ ...fruit, massKg: 60, on: daysAgo(0).slice(0, 10) } as never], { arrival: 'arrival-2' }, { system: 'US' })
     const lot = onPage(() => useNewLot())
     // A pound is 0.45359237 kg.

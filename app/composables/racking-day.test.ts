@@ -96,6 +96,7 @@ describe('racking day', () => {
     const { cellar, racking } = await day('lot-grenache')
     await racking.done(racking.lines.value[0]!, racking.lines.value[0]!.litres)
     await racking.washed('vessel-a25')
-    expect(cellar.state.vessels.get('vessel-a25')).toMatchObject({ cleanedAt: expect.any(String) as string, sanitisedAt: expect.any(String) as string })
+    expect(cellar.state.vessels.get('vessel-a25')).toMatchObject({ cleanedAt: expect.any(String) as string,
+      sanitisedAt: expect.any(String) as string })
   })
 })

@@ -10,7 +10,8 @@ const { doseFor } = await import('~~/core/stages')
 beforeEach(() => setActivePinia(createPinia()))
 
 let n = 0
-const entry = (days: number, draft: Draft<Fact>) => ({ id: `e${++n}`, device: 't', at: daysAgo(days), written: daysAgo(days), ...draft }) as Entry
+const entry = (days: number, draft: Draft<Fact>) =>
+  ({ id: `e${++n}`, device: 't', at: daysAgo(days), written: daysAgo(days), ...draft }) as Entry
 const lotId = 'lot-made-up'
 /** A dry white or red of 21 L at pH 3.3 with 18 mg/L free, as somebody read it yesterday. */
 function wine(style: 'red' | 'white', ...more: Entry[]): LotView {

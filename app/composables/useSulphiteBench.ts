@@ -158,14 +158,16 @@ export function useSulphiteBench(lot: Ref<LotView | undefined>, asked: () => unk
     return [
       { what: 'Level', formula, result: `${levelMgPerL.toFixed(1)} mg/L` },
       ...(ofLot.value && aim.value !== 'level'
-        ? [{ what: SULPHITE_AIM[aim.value].label, formula: sayAim(aim.value, levelMgPerL, d.targetFreeMgPerL), result: `${d.targetFreeMgPerL.toFixed(1)} mg/L` }]
+        ? [{ what: SULPHITE_AIM[aim.value].label, formula: sayAim(aim.value, levelMgPerL, d.targetFreeMgPerL),
+            result: `${d.targetFreeMgPerL.toFixed(1)} mg/L` }]
         : []),
       {
         what: 'To add',
         formula: `(${d.targetFreeMgPerL.toFixed(1)} − ${free}) ÷ (1 − ${share.toFixed(2)})`,
         result: `${(ofLot.value?.inParts ? (d.targetFreeMgPerL - (fields.free.value ?? 0)) / (1 - share) : d.addMgPerL).toFixed(1)} mg/L`
       },
-      ...(ofLot.value?.inParts ? [{ what: 'First part', formula: `at most ${MOST_AT_ONCE} mg/L at once`, result: `${d.addMgPerL.toFixed(1)} mg/L` }] : []),
+      ...(ofLot.value?.inParts
+        ? [{ what: 'First part', formula: `at most ${MOST_AT_ONCE} mg/L at once`, result: `${d.addMgPerL.toFixed(1)} mg/L` }] : []),
       {
         what: 'Salt',
         formula: `${d.addMgPerL.toFixed(1)} mg/L × ${Number(litres.toPrecision(4))} L ÷ 1000 ÷ ${SO2_SHARE[salt.value].toFixed(3)}`,

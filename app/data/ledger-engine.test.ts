@@ -54,7 +54,8 @@ describe('the engine of the ledger', () => {
   })
 
   it.each<[string, Draft[]]>([
-    ['a kilogram of sugar in a litre of must', [start, read('sg', 1.09), { type: 'addition', lotId, material: 'sugar', unit: 'g', actual: 1000 }]],
+    ['a kilogram of sugar in a litre of must',
+      [start, read('sg', 1.09), { type: 'addition', lotId, material: 'sugar', unit: 'g', actual: 1000 }]],
     ['a material that every object has', [start, { type: 'addition', lotId, material: '__proto__', unit: 'g', actual: 3 }]],
     [
       'a refractometer found off by a degree, after a gravity was read with it in SG',
@@ -65,7 +66,8 @@ describe('the engine of the ledger', () => {
         { type: 'instrument-checked', instrumentId: 'instrument-1', offset: -1, standards: [{ known: 0, shown: -1 }], adjusted: false }
       ]
     ],
-    ['a wine of 2013 measured today', [{ ...start, at: '2013-10-01T12:00:00.000Z' }, read('sg', 0.993, { at: '2013-11-01T12:00:00.000Z' }), read('freeSo2', 20)]]
+    ['a wine of 2013 measured today',
+      [{ ...start, at: '2013-10-01T12:00:00.000Z' }, read('sg', 0.993, { at: '2013-11-01T12:00:00.000Z' }), read('freeSo2', 20)]]
   ])('%s is written, and the cellar opens again with it', async (_name, drafts) => {
     const engine = await opened()
     const done = await engine.commit(drafts, 'test')
@@ -88,7 +90,8 @@ describe('the engine of the ledger', () => {
   it('what is given to a lot that holds no wine is refused, and nothing is written', async () => {
     const engine = await opened()
     await engine.commit([{ ...start, volumeL: 0 } as Draft], 'test')
-    const done = await engine.commit([{ type: 'addition', lotId, material: 'potassium-metabisulphite', unit: 'g', actual: 1, so2Share: 0.576 }], 'test')
+    const done = await engine.commit([{ type: 'addition', lotId, material: 'potassium-metabisulphite', unit: 'g', actual: 1,
+      so2Share: 0.576 }], 'test')
     expect(done).toMatchObject({ outcome: 'refused', problems: [{ code: 'nothing-there' }] })
     expect(engine.allEntries()).toHaveLength(1)
   })

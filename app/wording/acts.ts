@@ -10,50 +10,50 @@ export function sayAct(act: Act, f: Pick<SayFormat, 'temperature' | 'words' | 'm
     case 'sulphite-in-ferment':
       return {
         title: 'Sulphite went into a ferment',
-        reason: `${act.mgPerL.toFixed(0)} mg/L. Most of it binds at once and protects nothing, and it can slow the yeast. Add none until the `
-          + 'wine is dry.'
+        reason: `${act.mgPerL.toFixed(0)} mg/L. Most of it binds at once and protects nothing, and it can slow the yeast. Add none `
+          + `until the wine is dry.`
       }
     case 'sulphite-on-yeast':
       return {
         title: 'Sulphite went in right after the yeast',
-        reason: `${act.mgPerL.toFixed(0)} mg/L, ${hours(act.hours ?? 0)} after pitching. The yeast may not start. If there is no fall after `
-          + 'two days, pitch again.'
+        reason: `${act.mgPerL.toFixed(0)} mg/L, ${hours(act.hours ?? 0)} after pitching. The yeast may not start. If there is no fall `
+          + `after two days, pitch again.`
       }
     case 'yeast-on-sulphite':
       return {
         title: 'The yeast went in too soon after the sulphite',
-        reason: `Only ${hours(act.hours)} after it, with about ${act.mgPerL.toFixed(0)} mg/L still free. Give it air and watch it: if there is `
-          + 'no fall after two days, pitch again.'
+        reason: `Only ${hours(act.hours)} after it, with about ${act.mgPerL.toFixed(0)} mg/L still free. Give it air and watch it: if `
+          + `there is no fall after two days, pitch again.`
       }
     case 'pitched-hot':
       return {
         title: 'The must was too hot for the yeast',
-        reason: `${f.words(f.temperature(act.celsius))}. Yeast dies above ${f.words(f.temperature(act.limit))}. Cool the must, and pitch again `
-          + 'if nothing happens by tomorrow.'
+        reason: `${f.words(f.temperature(act.celsius))}. Yeast dies above ${f.words(f.temperature(act.limit))}. Cool the must, and `
+          + `pitch again if nothing happens by tomorrow.`
       }
     case 'pitched-cold':
       return {
         title: 'The must was very cold for the yeast',
-        reason: `${f.words(f.temperature(act.celsius))}. Below ${f.words(f.temperature(act.limit))} yeast hardly starts. Warm it by a few degrees `
-          + 'a day.'
+        reason: `${f.words(f.temperature(act.celsius))}. Below ${f.words(f.temperature(act.limit))} yeast hardly starts. Warm it by a `
+          + `few degrees a day.`
       }
     case 'yeast-shocked':
       return {
         title: 'Yeast and must were far apart in temperature',
-        reason: `${figure(act.apartC)} °C, where ${act.limit} is the limit. Part of the yeast dies. Watch the start, and next time add must `
-          + 'to the yeast in small portions first.'
+        reason: `${figure(act.apartC)} °C, where ${act.limit} is the limit. Part of the yeast dies. Watch the start, and next time add `
+          + `must to the yeast in small portions first.`
       }
     case 'phosphate-late':
       return {
         title: 'Ammonium phosphate went in late',
-        reason: `${act.gonePercent.toFixed(0)} % of the sugar had gone. The yeast no longer uses it, and spoilage can. Add none after a third `
-          + 'of the sugar, and protect the wine soon after it is dry.'
+        reason: `${act.gonePercent.toFixed(0)} % of the sugar had gone. The yeast no longer uses it, and spoilage can. Add none after `
+          + `a third of the sugar, and protect the wine soon after it is dry.`
       }
     case 'enzyme-beside-sulphite':
       return {
         title: 'Enzyme and sulphite went in close together',
-        reason: `${act.hours < 1 ? 'Within the hour' : `Within ${hours(act.hours)}`}. Sulphite weakens the enzyme. Allow it more time, and keep `
-          + 'them six hours apart next time.'
+        reason: `${act.hours < 1 ? 'Within the hour' : `Within ${hours(act.hours)}`}. Sulphite weakens the enzyme. Allow it more time, `
+          + `and keep them six hours apart next time.`
       }
     case 'enzyme-after-bentonite':
       return {
@@ -78,15 +78,15 @@ export function sayAct(act: Act, f: Pick<SayFormat, 'temperature' | 'words' | 'm
     case 'beyond-tolerance':
       return {
         title: 'More sugar than the yeast can take',
-        reason: `It can make ${act.potentialAbv.toFixed(1)} % vol and this yeast stops at about ${act.toleranceAbv.toFixed(0)} %. Expect a sweet `
-          + 'wine, or dilute it now, or use a stronger yeast.'
+        reason: `It can make ${act.potentialAbv.toFixed(1)} % vol and this yeast stops at about ${act.toleranceAbv.toFixed(0)} %. `
+          + `Expect a sweet wine, or dilute it now, or use a stronger yeast.`
       }
     case 'bacteria-on-sorbate':
     case 'sorbate-on-bacteria':
       return {
         title: 'Sorbate and malolactic bacteria in one wine',
-        reason: 'Bacteria turn sorbate into a smell of geraniums, for good. Bring the sulphite to its level at once, keep the wine cold and '
-          + 'drink it early.'
+        reason: 'Bacteria turn sorbate into a smell of geraniums, for good. Bring the sulphite to its level at once, keep the wine '
+          + 'cold and drink it early.'
       }
     case 'sorbate-in-ferment':
       return {
@@ -96,8 +96,8 @@ export function sayAct(act: Act, f: Pick<SayFormat, 'temperature' | 'words' | 'm
     case 'acid-too-far':
       return {
         title: 'That is a lot of acid',
-        reason: `The pH comes to about ${act.ph.toFixed(2)}. Check the amount. Measure and taste it; blending or a little carbonate takes it `
-          + 'back.'
+        reason: `The pH comes to about ${act.ph.toFixed(2)}. Check the amount. Measure and taste it; blending or a little carbonate `
+          + `takes it back.`
       }
     case 'carbonate-too-far':
       return {
@@ -113,26 +113,26 @@ export function sayAct(act: Act, f: Pick<SayFormat, 'temperature' | 'words' | 'm
     case 'far-from-plan':
       return {
         title: 'Far from the plan',
-        reason: `${figure(act.actual)} ${act.unit} of ${f.material(act.material)} went in, and ${figure(act.planned)} ${act.unit} were planned. `
-          + 'Correct it if it was a slip. If not, measure again before you add more.'
+        reason: `${figure(act.actual)} ${act.unit} of ${f.material(act.material)} went in, and ${figure(act.planned)} ${act.unit} were `
+          + `planned. Correct it if it was a slip. If not, measure again before you add more.`
       }
     case 'below-scale':
       return {
         title: 'Too little for your scale',
-        reason: `${figure(act.actual)} g of ${f.material(act.material)} on a scale with steps of ${figure(act.stepG)} g can be far off. Use a `
-          + 'stock solution: 10 g made up to 100 mL.'
+        reason: `${figure(act.actual)} g of ${f.material(act.material)} on a scale with steps of ${figure(act.stepG)} g can be far `
+          + `off. Use a stock solution: 10 g made up to 100 mL.`
       }
     case 'old-package':
       return {
         title: 'From an old package',
-        reason: `${f.material(act.material)}${act.days > 0 ? `, open for ${act.days} days,` : ''} may have lost strength. Measure what it did, `
-          + 'and buy fresh.'
+        reason: `${f.material(act.material)}${act.days > 0 ? `, open for ${act.days} days,` : ''} may have lost strength. Measure what `
+          + `it did, and buy fresh.`
       }
     case 'alcohol-beyond-sugar':
       return {
         title: 'More alcohol than the sugar can make',
-        reason: `${act.abv.toFixed(1)} % vol was read, and the sugar gives ${act.most.toFixed(1)} % at most. The first gravity, this reading, or `
-          + 'an unlogged addition is wrong.'
+        reason: `${act.abv.toFixed(1)} % vol was read, and the sugar gives ${act.most.toFixed(1)} % at most. The first gravity, this `
+          + `reading, or an unlogged addition is wrong.`
       }
     case 'acids-disagree':
       return {
@@ -150,8 +150,8 @@ export function sayAct(act: Act, f: Pick<SayFormat, 'temperature' | 'words' | 'm
     case 'pressed-hard':
       return {
         title: 'Pressed hard',
-        reason: `${act.litresPerKg.toFixed(2)} L from each kilogram. Wrung skins and crushed seeds make a wine harsh. Keep the last press wine `
-          + 'apart and taste it.'
+        reason: `${act.litresPerKg.toFixed(2)} L from each kilogram. Wrung skins and crushed seeds make a wine harsh. Keep the last `
+          + `press wine apart and taste it.`
       }
     case 'malic-fell':
       return {

@@ -37,8 +37,8 @@ export function sayReason(reason: HarvestReason, litres: (volumeL: number) => st
     case 'ta-low':
       return `Acid is going: TA ${reason.value.toFixed(1)} g/L, under ${reason.limit}.`
     case 'no-vessel':
-      return `No empty vessel holds it: ${litres(Math.ceil(reason.neededL))} are needed with room for the cap or foam, the largest free one `
-        + `has ${litres(reason.largestFreeL)}.`
+      return `No empty vessel holds it: ${litres(Math.ceil(reason.neededL))} are needed with room for the cap or foam, the largest `
+        + `free one has ${litres(reason.largestFreeL)}.`
     case 'vessel-free':
       return `A vessel is free: ${litres(Math.ceil(reason.neededL))} are needed, ${litres(reason.largestFreeL)} are there.`
     case 'sample-again':

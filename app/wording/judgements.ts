@@ -49,4 +49,5 @@ export function sayJudgement(j: Judgement, style: Style): { verdict: string, mea
     meaning: `Usual for ${STYLE_WORD[style]}: ${window}. ${MEANS[j.quantity][j.verdict]}`
   }
 }
-const KIT_IS = { low: 'The kit has too much water in it', within: 'The kit is at its gravity', high: 'The kit can take more water' } as const
+const KIT_IS = { low: 'The kit has too much water in it', within: 'The kit is at its gravity',
+  high: 'The kit can take more water' } as const

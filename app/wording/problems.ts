@@ -28,7 +28,7 @@ export function sayQuantityProblem(problem: QuantityProblem, kind: QuantityKind)
 }
 
 const shown = (quantity: ReadingQuantity, value: number): string =>
-  `${quantity === 'sg' ? value.toFixed(3) : String(Number(value.toPrecision(4)))}${QUANTITY_UNIT[quantity] && quantity !== 'sg' ? ` ${QUANTITY_UNIT[quantity]}` : ''}`
+  quantity === 'sg' ? value.toFixed(3) : `${Number(value.toPrecision(4))} ${QUANTITY_UNIT[quantity] ?? ''}`.trim()
 
 /** Why a reading is asked about or refused. */
 export function sayLikelihood(quantity: ReadingQuantity, value: number, likelihood: Exclude<Likelihood, { verdict: 'fine' }>): string {

@@ -46,24 +46,39 @@ export function sayFact(fact: Fact, f: Format, names: Names): string {
         + `in${plan}${fact.purpose ? `, ${fact.purpose}` : ''}.`
     }
     case 'inoculation':
-      return `${fact.organism === 'yeast' ? 'Yeast' : 'Malolactic bacteria'} `
-        + `pitched${fact.culture.toLowerCase() === fact.organism ? '' : `: ${fact.culture.toLowerCase()}`}${fact.grams ? `, ${trim(fact.grams)} g` : ''}.`
+      return parts(
+        `${fact.organism === 'yeast' ? 'Yeast' : 'Malolactic bacteria'} pitched`,
+        fact.culture.toLowerCase() !== fact.organism && `: ${fact.culture.toLowerCase()}`,
+        fact.grams && `, ${trim(fact.grams)} g`
+      )
     case 'operation':
-      return `${OPERATION[fact.what]}${[fact.protocol && sayProtocol(fact.protocol, f), fact.note].filter(Boolean).map((x, i) => `${i ? '; ' : ': '}${x}`).join('')}.`
+      return parts(
+        OPERATION[fact.what],
+        fact.protocol && `: ${sayProtocol(fact.protocol, f)}`,
+        fact.note && `${fact.protocol ? '; ' : ': '}${fact.note}`
+      )
     case 'observation':
       return `${OBSERVATION[fact.what]}: ${fact.text}`
     case 'transfer':
       if (fact.from.lotId !== fact.to.lotId) return sayBlend(fact, f, names)
-      return `${f.words(f.volume(fact.inL))} `
-        + `moved${fact.from.vesselId ? ` from ${names.vessel(fact.from.vesselId)}` : ''}${fact.to.vesselId ? ` to ${names.vessel(fact.to.vesselId)}` : ''}${fact.outL - fact.inL > 0.05 ? `, ${f.words(f.volume(fact.outL - fact.inL))} left behind` : ''}${fact.air === 'splashed' ? ', with splashing' : ''}.`
+      return parts(
+        `${f.words(f.volume(fact.inL))} moved`,
+        fact.from.vesselId && ` from ${names.vessel(fact.from.vesselId)}`,
+        fact.to.vesselId && ` to ${names.vessel(fact.to.vesselId)}`,
+        fact.outL - fact.inL > 0.05 && `, ${f.words(f.volume(fact.outL - fact.inL))} left behind`,
+        fact.air === 'splashed' && ', with splashing'
+      )
     case 'bottling':
-      return 'Bottled: '
-        + `${fact.bottles.map((b) => `${b.count} of ${b.sizeMl} mL`).join(', ')}${fact.closure ? `, ${CLOSURE[fact.closure].toLowerCase()}` : ''}${fact.place ? `; ${fact.place}` : ''}.`
+      return parts(
+        `Bottled: ${fact.bottles.map((b) => `${b.count} of ${b.sizeMl} mL`).join(', ')}`,
+        fact.closure && `, ${CLOSURE[fact.closure].toLowerCase()}`,
+        fact.place && `; ${fact.place}`
+      )
     case 'bottle-taken':
       return `${fact.count} of ${fact.sizeMl} mL ${TAKEN[fact.what].toLowerCase()}${fact.note ? `: ${fact.note}` : ''}.`
     case 'tasting':
-      return `Tasted, ${fact.rating} of 10: `
-        + `${[fact.sight, fact.nose, fact.palate, fact.verdict, fact.faults?.length && sayFaults(fact.faults)].filter(Boolean).join('; ') || 'no words'}.`
+      return `Tasted, ${fact.rating} of 10: ${listOf('; ', fact.sight, fact.nose, fact.palate, fact.verdict,
+        fact.faults?.length && sayFaults(fact.faults)) || 'no notes'}.`
     case 'cost':
       return `${COST[fact.what]}: ${fact.amount.toFixed(2)} paid${fact.note ? `, ${fact.note}` : ''}.`
     case 'vessel-cared':
@@ -83,8 +98,13 @@ export function sayFact(fact: Fact, f: Format, names: Names): string {
     case 'block-added':
       return `Block ${fact.name}.`
     case 'block-sampled':
-      return 'Sampled: '
-        + `${[fact.brix !== undefined && `${trim(fact.brix)} °Brix`, fact.ph !== undefined && `pH ${fact.ph.toFixed(2)}`, fact.ta !== undefined && `TA ${fact.ta.toFixed(1)} g/L`, fact.taste].filter(Boolean).join(', ')}.`
+      return `Sampled: ${listOf(
+        ', ',
+        fact.brix !== undefined && `${trim(fact.brix)} °Brix`,
+        fact.ph !== undefined && `pH ${fact.ph.toFixed(2)}`,
+        fact.ta !== undefined && `TA ${fact.ta.toFixed(1)} g/L`,
+        fact.taste
+      )}.`
     case 'block-noted':
       return `Noted of the block: ${fact.text}`
     case 'supply-stocked':
@@ -107,11 +127,18 @@ export function sayFact(fact: Fact, f: Format, names: Names): string {
     case 'card-made':
       return `A card of one’s own: ${fact.name}, ${MATERIAL_KIND[fact.kind].toLowerCase()}.`
     case 'equipment-said':
-      return `At hand: ${Object.entries(fact.has).map(([what, has]) => `${has ? '' : 'no '}${EQUIPMENT_NAME[what as Equipment]}`).join(', ')}.`
+      return `At hand: ${Object.entries(fact.has)
+        .map(([what, has]) => `${has ? '' : 'no '}${EQUIPMENT_NAME[what as Equipment]}`)
+        .join(', ')}.`
     case 'task-ended':
       return `${sayTask(fact.task)}: ${sayOutcome(fact)}${fact.note ? `, ${fact.note}` : ''}.`
   }
 }
+
+type Part = string | number | false | undefined
+/** A sentence of the parts that there are. */
+const parts = (...of: Part[]): string => `${listOf('', ...of)}.`
+const listOf = (between: string, ...of: Part[]): string => of.filter(Boolean).join(between)
 
 /** What a check found: at each standard where these were noted, else the offset. */
 export function sayCheck(check: Pick<Extract<Fact, { type: 'instrument-checked' }>, 'offset' | 'standards'>): string {

@@ -56,7 +56,8 @@ export function saySulphiteFinding(finding: SulphiteFinding): string {
       return `Total SO₂ would come to ${finding.totalMgPerL.toFixed(0)} mg/L, over the limit of ${finding.limitMgPerL}. Check the pH `
         + 'before adding more.'
     case 'already-there':
-      return `Free SO₂ ${finding.freeMgPerL.toFixed(0)} mg/L already meets the ${finding.targetFreeMgPerL.toFixed(0)} mg/L this pH asks for.`
+      return `Free SO₂ ${finding.freeMgPerL.toFixed(0)} mg/L already meets the ${finding.targetFreeMgPerL.toFixed(0)} mg/L this pH `
+        + `asks for.`
     case 'as-good-as-there':
       return `${finding.freeMgPerL.toFixed(0)} of ${finding.targetFreeMgPerL.toFixed(0)} mg/L: no reading at home tells the two apart. `
         + 'Measure again before adding so little.'

@@ -46,8 +46,8 @@ export function acidsWorking({ before, after }: AcidPrediction): WorkingStep[] {
     { what: 'pH then', formula: 'the pH at which all charges balance again after the changes', result: after.ph.toFixed(2) }
   ]
 }
-export const ACIDS_SOURCE = 'dissociation constants of the National Bureau of Standards, corrected for ionic strength (Davies) and alcohol; '
-  + 'usual contents from handbooks, from memory'
+export const ACIDS_SOURCE = 'dissociation constants of the National Bureau of Standards, corrected for ionic strength (Davies) and '
+  + 'alcohol; usual contents from handbooks, from memory'
 
 export function nutrientWorking(
   plan: NutrientPlan, need: Need, volumeL: number, name: (key: string) => string, weight: (grams: number) => string
@@ -84,7 +84,7 @@ export const ripeningWorking = (trends: readonly Trend[]): WorkingStep[] => tren
       + `${Math.max(t.line.residualSd, 0).toFixed(2)}`
   }
 })
-export const RIPENING_SOURCE = 'prediction band of a straight line (Student’s t, 80 %); a sample of 50 berries scatters by 0.4 °Brix, 0.05 pH, 0.4 g/L: '
-  + 'common practice. Weather does not run straight: sample again'
-export const YIELD_SOURCE = '0.60 to 0.70 L of wine from a kilogram on skins, 0.55 to 0.65 pressed; 0.65 to 0.75 L from a litre of frozen must: '
-  + 'common practice. A cap wants a fifth of the vessel, foam a tenth'
+export const RIPENING_SOURCE = 'prediction band of a straight line (Student’s t, 80 %); a sample of 50 berries scatters by 0.4 °Brix, '
+  + '0.05 pH, 0.4 g/L: common practice. Weather does not run straight: sample again'
+export const YIELD_SOURCE = '0.60 to 0.70 L of wine from a kilogram on skins, 0.55 to 0.65 pressed; 0.65 to 0.75 L from a litre of '
+  + 'frozen must: common practice. A cap wants a fifth of the vessel, foam a tenth'

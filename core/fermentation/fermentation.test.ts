@@ -107,7 +107,8 @@ describe('what it says', () => {
     expect(Math.abs(swapped.dry!.midHours - without.dry!.midHours)).toBeLessThan(4)
   })
 
-  it('one slip of two hundredths anywhere in a ferment that goes on, over eighty of them: not stuck by it unless the last two looks agree, and the end as without it', () => {
+  it('one slip of two hundredths anywhere in a ferment that goes on, over eighty of them: not stuck by it unless the last two looks '
+    + 'agree, and the end as without it', () => {
     let [tried, stuck, moved] = [0, 0, 0]
     for (let i = 0; tried < 80; i++) {
       const f = trueFerment(i, 733)

@@ -3,7 +3,8 @@ import { describe, expect, it } from 'vitest'
 import { heatBalance, learnLoss, pressDay, stopCauses, stuckRestart, targetBand, usualLoss } from '.'
 
 describe('heat of a ferment', () => {
-  it('agrees with the literature: a must of 220 g/L would warm by about 30 °C if no heat left it (Ribéreau-Gayon et al., 1.3 °C for 10 g/L; from memory)', () => {
+  it('agrees with the literature: a must of 220 g/L would warm by about 30 °C if no heat left it (Ribéreau-Gayon et al., 1.3 °C for 10 '
+    + 'g/L; from memory)', () => {
     // 220 g/L over one day in one litre, no walls: W back to kJ, over 4 kJ/(L·K).
     const { madeW } = heatBalance({ volumeL: 1, sugarGPerLDay: 150, celsius: 25, targetC: 25, roomC: 25 })
     const perTenGrams = (madeW * 86.4) / 15 / 4

@@ -10,7 +10,8 @@ const written = (way: WayOut) => answerDrafts(asked, way, NOW)
 describe('taking a way out', () => {
   it.each<[string, WayOut, object[]]>([
     ['one that leads elsewhere writes nothing', { code: 'test-malic', action: { to: 'malolactic', lotId: 'lot-a' } }, []],
-    ['what it says of the lot ends the task', { code: 'no-malolactic', drafts: [{ type: 'lot-planned', lotId: 'lot-a', malolactic: 'none' }] },
+    ['what it says of the lot ends the task',
+      { code: 'no-malolactic', drafts: [{ type: 'lot-planned', lotId: 'lot-a', malolactic: 'none' }] },
       [{ type: 'lot-planned', lotId: 'lot-a', malolactic: 'none' }]],
     ['waiting rests for its days', { code: 'wait', days: 30 },
       [{ type: 'task-ended', task: asked.key, outcome: 'moved', answer: 'wait', until: '2026-03-31T08:00:00.000Z' }]],

@@ -37,7 +37,8 @@ const CONTRADICTS = 4
 /** A test of what still ferments holds for so long, h: then only what it found at most. */
 const TEST_HOLDS_H = 4 * 24
 
-type Asked = Pick<LotState, 'style' | 'stream' | 'abv' | 'sg' | 'series' | 'others' | 'warmGlass' | 'changedSugarAt' | 'unsettledAt' | 'alcoholic'>
+type Asked = Pick<LotState,
+  'style' | 'stream' | 'abv' | 'sg' | 'series' | 'others' | 'warmGlass' | 'changedSugarAt' | 'unsettledAt' | 'alcoholic'>
 
 /**
  * How much sugar may be left: one answer for dryness, the gate before the bottle, press, packets, bottles, priming, restart and

@@ -53,7 +53,8 @@ function fill(p: Problem, litres: number, free: ReadonlySet<number>) {
 }
 
 /** From each in turn into each in turn. */
-function pour(from: readonly Source[], parts: readonly { vessel: number, litres: number }[], wine: number, steps: Step[], stands: Rounds['stands']) {
+function pour(from: readonly Source[], parts: readonly { vessel: number, litres: number }[], wine: number, steps: Step[],
+  stands: Rounds['stands']) {
   const left = from.map((s) => ({ vessel: s.vessel, litres: s.litres }))
   for (const part of parts) {
     let want = part.litres

@@ -83,7 +83,8 @@ describe('the order of crush day', () => {
       pitch: 'waiting'
     })
     const red = { ...frozenWhite, style: 'red' } as typeof frozenWhite
-    expect(Object.keys(statuses(red))).toEqual(['thaw', 'came-sulphited', 'first-sulphite', 'enzyme', 'true-volume', 'measure', 'correct', 'pitch'])
+    expect(Object.keys(statuses(red))).toEqual(['thaw', 'came-sulphited', 'first-sulphite', 'enzyme', 'true-volume', 'measure',
+      'correct', 'pitch'])
     expect(Object.keys(statuses({ ...red, onSkins: false } as typeof frozenWhite))).toEqual([
       'thaw',
       'came-sulphited',
@@ -99,7 +100,8 @@ describe('the order of crush day', () => {
     expect(statuses(...thawed)).toMatchObject({ thaw: 'done', 'first-sulphite': 'done', settle: 'now', enzyme: 'waiting' })
     const settling = [frozenWhite, work(40, 'thaw'), sulphite(7), work(6, 'settle')]
     expect(statuses(...settling)).toMatchObject({ settle: 'running', enzyme: 'now' })
-    expect(statuses(...settling, add(0.5, 'pectic-enzyme', 1.2))).toMatchObject({ settle: 'running', enzyme: 'done', 'rack-solids': 'waiting', measure: 'waiting' })
+    expect(statuses(...settling, add(0.5, 'pectic-enzyme', 1.2))).toMatchObject({ settle: 'running', enzyme: 'done',
+      'rack-solids': 'waiting', measure: 'waiting' })
     expect(
       nextMove(lotOf(...settling, add(0.5, 'pectic-enzyme', 1.2), read(0.4, 'sg', 1.09), read(0.4, 'ph', 3.2), read(0.4, 'ta', 8)))
     ).toMatchObject({ code: 'wait-for-yeast' })

@@ -24,7 +24,8 @@ const kit = lot({ stream: 'kit', style: 'red', volumeL: 16, kit: { targetSg: 1.0
 
 describe('mistakes that are caught from the ledger in time', () => {
   it.each<Row>([
-    ['1 water to a line: the kit is too thin', [kit, add(0.2, 'water', 7, { unit: 'L', planned: 5 }), read(0.3, 'sg', 1.07)], 1, ['judged']],
+    ['1 water to a line: the kit is too thin', [kit, add(0.2, 'water', 7, { unit: 'L', planned: 5 }), read(0.3, 'sg', 1.07)], 1,
+      ['judged']],
     ['6 gas in the sample', begun(1.085, yeast(0.5), read(5, 'sg', 1.02), read(5, 'ta', 9)), 6, ['act:gassy-sample']],
     ['7 sugar that has not dissolved', begun(1.07, add(0.2, 'sugar', 600), read(0.21, 'sg', 1.071)), 2, ['problem:contradicts']],
     [
@@ -44,10 +45,13 @@ describe('mistakes that are caught from the ledger in time', () => {
       '18 the heater is off', begun(1.09, yeast(0.5), read(2, 'temperature', 18), read(2.9, 'temperature', 9), read(2.9, 'sg', 1.06)),
       3, ['temperature-falls']
     ],
-    ['18 a heat of three weeks ago', begun(1.09, yeast(0.5), read(3, 'temperature', 34), read(29, 'sg', 1)), 30, [], ['too-hot', 'temperature-rises']],
-    ['19 sulphite among bacteria', [...forBacteria, bacteria(20), read(20, 'malic', 2), add(35, K, 2)], 40, ['problem:sulphite-in-malolactic']],
+    ['18 a heat of three weeks ago', begun(1.09, yeast(0.5), read(3, 'temperature', 34), read(29, 'sg', 1)), 30, [],
+      ['too-hot', 'temperature-rises']],
+    ['19 sulphite among bacteria', [...forBacteria, bacteria(20), read(20, 'malic', 2), add(35, K, 2)], 40,
+      ['problem:sulphite-in-malolactic']],
     ['20 malic acid in the bottle', [...forBacteria, read(20, 'malic', 2.2), rack(25, 16, 15), bottle(59, 19)], 60, ['malic-bottles']],
-    ['20 malic acid in a white, sulphite too low to lock it', racked(read(70, 'malic', 2.5), read(70, 'ph', 3.4), bottle(79, 20)), 80, ['malic-bottles']],
+    ['20 malic acid in a white, sulphite too low to lock it', racked(read(70, 'malic', 2.5), read(70, 'ph', 3.4), bottle(79, 20)), 80,
+      ['malic-bottles']],
     ['20 sugar in the bottle', [...white(1, 1.12), rack(20, 20, 19), bottle(79, 20)], 80, ['sweet-bottles'], ['lay-down', 'taste-bottle']],
     [
       '21 sorbate after bacteria', [...forBacteria, bacteria(20), work(50, 'malolactic-over'), rack(25, 16, 15), add(59, S, 3)],
@@ -57,11 +61,14 @@ describe('mistakes that are caught from the ledger in time', () => {
     ['22 sugar without either', racked(add(59, 'sugar', 400)), 60, ['sweet-unheld', 'bottling-still:sweetness-held']],
     [
       '23 priming in still bottles',
-      racked(plan(30, { sparkling: true }), add(58, 'sugar', 500), bottle(58.1, 25, { material: 'bottle-750' })), 70, ['weak-bottles'], ['lay-down']
+      racked(plan(30, { sparkling: true }), add(58, 'sugar', 500), bottle(58.1, 25, { material: 'bottle-750' })), 70, ['weak-bottles'],
+      ['lay-down']
     ],
-    ['24 enzyme with sulphite', [red(), read(0.1, 'sg', 1.09), add(0.2, K, 2), add(0.25, 'pectic-enzyme', 1)], 1, ['act:enzyme-beside-sulphite']],
+    ['24 enzyme with sulphite', [red(), read(0.1, 'sg', 1.09), add(0.2, K, 2), add(0.25, 'pectic-enzyme', 1)], 1,
+      ['act:enzyme-beside-sulphite']],
     ['24 enzyme after bentonite', begun(1.09, add(0.2, 'bentonite', 10), add(1, 'pectic-enzyme', 1)), 2, ['act:enzyme-after-bentonite']],
-    ['25 powder into a gassy wine', [...white(), saw(15, 'gas', { gas: 'puff' }), add(16, 'bentonite', 10)], 20, ['act:powder-into-gas', 'degas']],
+    ['25 powder into a gassy wine', [...white(), saw(15, 'gas', { gas: 'puff' }), add(16, 'bentonite', 10)], 20,
+      ['act:powder-into-gas', 'degas']],
     ['26 a wine that was splashed', [...white(), rack(30, 20, 19, { air: 'splashed' })], 40, ['act:wine-splashed']],
     [
       '26 splashed to be rid of a smell',
@@ -108,35 +115,46 @@ describe('mistakes that are caught from the ledger in time', () => {
 
 describe('wines that were once spoken of wrongly', () => {
   it.each<Row>([
-    ['a white stands at 0.998 for a month: one decision', begun(1.085, yeast(0.5), ...sg(range(2, 42), (d) => Math.max(0.998, 1.09 - d * 0.01))), 45,
+    ['a white stands at 0.998 for a month: one decision',
+      begun(1.085, yeast(0.5), ...sg(range(2, 42), (d) => Math.max(0.998, 1.09 - d * 0.01))), 45,
       ['stuck'], ['read-ferment', 'stir-must', 'feed', 'confirm-dryness']],
     ['a full red at 0.9985 may be dry: asked once', [red(), read(0.1, 'sg', 1.085), yeast(0.5),
       ...sg(range(2, 22), (d) => Math.max(0.9985, 1.09 - d * 0.01))], 30, ['tell-if-dry', 'press'], ['stuck', 'read-ferment']],
-    ['sixty days on its skins: an end', [red(), read(0.1, 'sg', 1.09), yeast(0.5), ...sg(range(2, 60, 2), (d) => Math.max(1.004, 1.09 - d * 0.01))],
+    ['sixty days on its skins: an end',
+      [red(), read(0.1, 'sg', 1.09), yeast(0.5), ...sg(range(2, 60, 2), (d) => Math.max(1.004, 1.09 - d * 0.01))],
       60, ['stuck', 'press', 'skins-long']],
     ['proved dry, then racked and topped: off its lees', [...white(), rack(20, 20, 19), [30, { type: 'transfer', purpose: 'top-up',
       from: { lotId }, to: { lotId }, outL: 0.3, inL: 0.3 }]], 45, [], ['rack-gross-lees', 'confirm-dryness', 'read-ferment']],
-    ['dry by two readings two days apart, less an hour', begun(1.085, yeast(0.5), read(4, 'sg', 1.04), read(11, 'sg', 0.993), read(12.96, 'sg', 0.993)),
+    ['dry by two readings two days apart, less an hour',
+      begun(1.085, yeast(0.5), read(4, 'sg', 1.04), read(11, 'sg', 0.993), read(12.96, 'sg', 0.993)),
       13, ['rack-gross-lees'], ['confirm-dryness', 'read-ferment']],
     ['dry by one look, higher by the next: read until it stands, and racked when it goes on', begun(1.085, yeast(0.5), read(8, 'sg', 0.993),
       read(9, 'sg', 0.996)), 14, ['confirm-dryness']],
     ['the same, and sulphited since: off its lees', begun(1.085, yeast(0.5), read(8, 'sg', 0.993), read(9, 'sg', 0.996), add(12, K, 2)), 14,
       ['rack-gross-lees'], ['read-ferment']],
-    ['racked for its smell: smelt again, and not racked for ever', racked(saw(30, 'smell', { smells: ['rotten-egg'] }), rack(31, 18, 18)), 34,
+    ['racked for its smell: smelt again, and not racked for ever',
+      racked(saw(30, 'smell', { smells: ['rotten-egg'] }), rack(31, 18, 18)), 34,
       ['smell-again'], ['wine-smells']],
-    ['a ferment that stands is neither fed nor given more sugar', [lot(), plan(0.01, { sugarSteps: { material: 'sugar', totalG: 1500, parts: 3 } }),
-      ...begun(1.09, yeast(0.5), read(6, 'sg', 1.03), read(9, 'sg', 1.03), read(12, 'sg', 1.03)).slice(1)], 12.1, ['stuck'], ['feed', 'sugar-step', 'stir-must']],
+    ['a ferment that stands is neither fed nor given more sugar',
+      [lot(), plan(0.01, { sugarSteps: { material: 'sugar', totalG: 1500, parts: 3 } }),
+        ...begun(1.09, yeast(0.5), read(6, 'sg', 1.03), read(9, 'sg', 1.03), read(12, 'sg', 1.03)).slice(1)], 12.1, ['stuck'],
+      ['feed', 'sugar-step', 'stir-must']],
     ['its nutrient is long past', begun(1.09, read(0.1, 'yan', 100), yeast(0.5), read(1, 'sg', 1.088)), 35, ['read-ferment'], ['feed']],
     ['sorbate in it: no bacteria', [...forBacteria, add(20, S, 3)], 50, [], ['start-malolactic']],
-    ['vinegar: protected, not infected', [...forBacteria, saw(59, 'smell', { smells: ['vinegar'] })], 60, ['wine-smells'], ['start-malolactic']],
-    ['bacteria that never began: decided, not looked at for ever', [...forBacteria, bacteria(20), read(19, 'malic', 2), read(60, 'malic', 2),
-      read(100, 'malic', 2), read(190, 'malic', 2), read(60, 'ph', 3.6)], 200, ['malolactic-stands'], ['follow-malolactic', 'start-malolactic']],
-    ['the same, and nobody has looked for months: looked at first', [...forBacteria, bacteria(20), read(19, 'malic', 2), read(60, 'malic', 2)], 200,
+    ['vinegar: protected, not infected', [...forBacteria, saw(59, 'smell', { smells: ['vinegar'] })], 60, ['wine-smells'],
+      ['start-malolactic']],
+    ['bacteria that never began: decided, not looked at for ever',
+      [...forBacteria, bacteria(20), read(19, 'malic', 2), read(60, 'malic', 2),
+        read(100, 'malic', 2), read(190, 'malic', 2), read(60, 'ph', 3.6)], 200, ['malolactic-stands'],
+      ['follow-malolactic', 'start-malolactic']],
+    ['the same, and nobody has looked for months: looked at first',
+      [...forBacteria, bacteria(20), read(19, 'malic', 2), read(60, 'malic', 2)], 200,
       ['follow-malolactic'], ['malolactic-stands', 'start-malolactic']],
     ['a pH that sulphite cannot mend', racked(read(50, 'ph', 4.1), read(50, 'freeSo2', 5)), 60, ['ph-too-high']],
     ['juice that may have come sulphited: asked first', begun(1.085, read(0.1, 'ph', 3.4)), 0.5, ['crush-step'], ['sulphite-must']],
     ['gross lees after three months', white(), 90, ['rack-gross-lees']],
-    ['dry, clean and clear: nothing is wrong', racked(read(25, 'ph', 3.3), read(25, 'ta', 6.5), add(25, K, 3), read(27, 'freeSo2', 35)), 30, [],
+    ['dry, clean and clear: nothing is wrong', racked(read(25, 'ph', 3.3), read(25, 'ta', 6.5), add(25, K, 3), read(27, 'freeSo2', 35)),
+      30, [],
       ['sulphite-low', 'ph-too-high', 'sweet-unheld', 'stuck', 'rack-gross-lees', 'left-alone']]
   ])('%s', (_name, happened, day, says, silent = []) => {
     const said = [...saidOf(happened, day)]

@@ -20,7 +20,8 @@ export const QUIETS: readonly (readonly [loud: readonly string[], quiet: readonl
   [
     ['remnant'],
     [
-      'top-up', 'top-barrel', 'check-sulphite', 'sulphite-low', 'measure-wine', 'look-at-clarity', 'rack-again', 'rack-gross-lees', 'haze-stays',
+      'top-up', 'top-barrel', 'check-sulphite', 'sulphite-low', 'measure-wine', 'look-at-clarity', 'rack-again', 'rack-gross-lees',
+      'haze-stays',
       'shake-for-gas', 'degas', 'start-malolactic', 'malolactic-wanted', 'follow-malolactic', 'sulphite-after-malolactic', 'stir-lees'
     ]
   ]

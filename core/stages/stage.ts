@@ -3,7 +3,9 @@ import type { FermentForecast, FollowFinding } from '../fermentation'
 import type { CellarState, LotView } from '../ledger'
 
 /** What stages know of the whole cellar besides the lot they are asked about. */
-export type CellarView = Pick<CellarState, 'vessels' | 'instruments' | 'cards' | 'stock' | 'problems'> & Partial<Pick<CellarState, 'equipment'>> & {
+export interface CellarView extends Pick<CellarState, 'vessels' | 'instruments' | 'cards' | 'stock' | 'problems'> {
+  /** What the household owns, as far as it has said. */
+  equipment?: CellarState['equipment']
   /** Of the lots that ferment, as far as they have been worked out. */
   forecasts?: ReadonlyMap<string, LotForecast>
   /** What is wrong with what an instrument sends that is followed, by the lot it floats in. */

@@ -57,7 +57,8 @@ describe('what every stage keeps to, over plausible cellars', () => {
       }
     })
   })
-  it('nothing but of its bottles is asked of a lot that holds nothing, and no sulphite of one that bacteria work in or that is to have them', () => {
+  it('nothing but of its bottles is asked of a lot that holds nothing, and no sulphite of one that bacteria work in or that is to have '
+    + 'them', () => {
     over(({ lot, tasks }) => {
       if (lot.volume.value === 0) expect(tasks.filter((t) => t.code !== 'taste-bottle' && t.code !== 'drink-up')).toEqual([])
       if (['to-come', 'under-way', 'nearly'].includes(lot.malolactic) && lot.alcoholic === 'dry') {

@@ -114,4 +114,5 @@ export function doseFor(
  * What a kept wine gets on the month's round: by its own decay it is to be at its level when the next comes.
  * @returns undefined for a wine that is not kept with sulphite
  */
-export const roundDose = (lot: LotView, salt?: SulphiteSalt): LotDose | undefined => (isKept(lot) ? doseFor(lot, 'next-round', salt) : undefined)
+export const roundDose = (lot: LotView, salt?: SulphiteSalt): LotDose | undefined =>
+  (isKept(lot) ? doseFor(lot, 'next-round', salt) : undefined)

@@ -21,4 +21,10 @@ export const SPANS = {
 } as const satisfies Record<string, Span | Record<string, Span>>
 
 /** Bacteria that go in with the yeast or on the skins end sooner after it. */
-export const EARLIER: Record<LotPlan['malolactic'], number> = { 'with-yeast': 0.6, 'on-skins': 0.8, 'after-pressing': 1, 'none': 0, 'blocked': 0 }
+export const EARLIER: Record<LotPlan['malolactic'], number> = {
+  'with-yeast': 0.6,
+  'on-skins': 0.8,
+  'after-pressing': 1,
+  'none': 0,
+  'blocked': 0
+}

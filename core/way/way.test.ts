@@ -32,9 +32,12 @@ describe('going away', () => {
   it.each([
     ['what harms now', { urgency: 'now' }, 'before'],
     ['due before one leaves', { urgency: 'soon', window: { due: later(now, 1) } }, 'before'],
-    ['open before, late while away', { urgency: 'wait', window: { from: later(now, 1), due: later(now, 5), late: later(now, 8) } }, 'before'],
-    ['opens and is late while away', { urgency: 'wait', window: { from: later(now, 4), due: later(now, 5), late: later(now, 8) } }, 'at-risk'],
-    ['opens while away, and is late only after', { urgency: 'wait', window: { from: later(now, 4), due: later(now, 8), late: later(now, 20) } }, 'waits'],
+    ['open before, late while away', { urgency: 'wait', window: { from: later(now, 1), due: later(now, 5), late: later(now, 8) } },
+      'before'],
+    ['opens and is late while away', { urgency: 'wait', window: { from: later(now, 4), due: later(now, 5), late: later(now, 8) } },
+      'at-risk'],
+    ['opens while away, and is late only after',
+      { urgency: 'wait', window: { from: later(now, 4), due: later(now, 8), late: later(now, 20) } }, 'waits'],
     ['due, and in no hurry', { urgency: 'soon', window: { from: now, due: later(now, 1), late: later(now, 40) } }, 'waits'],
     ['far off', { urgency: 'wait', window: { due: later(now, 60) } }, 'waits']
   ] as const)('%s: %s', (_name, task, wanted) => expect(duringAbsence(task, from, to)).toBe(wanted))

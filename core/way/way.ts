@@ -54,10 +54,12 @@ function doneAt(lot: LotView): Partial<Record<WayStepCode, string>> {
     ...(dry?.proven && { dry: dry.since }),
     ...(lot.pressedAt && { pressed: lot.pressedAt }),
     ...(racked && { 'off-lees': racked }),
-    ...(lot.malolactic === 'done' && { malolactic: lot.others.malic?.at ?? lot.paper?.at ?? lot.worked.get('malolactic-over')?.at ?? lot.asOf }),
+    ...(lot.malolactic === 'done'
+      && { malolactic: lot.others.malic?.at ?? lot.paper?.at ?? lot.worked.get('malolactic-over')?.at ?? lot.asOf }),
     ...(sulphited && { sulphited }),
     ...(clear && { clear }),
-    ...(tests.every((t) => t !== undefined || lot.style === 'red') && tests[1] && { stable: [...tests].filter((t) => t !== undefined).sort().at(-1)! }),
+    ...(tests.every((t) => t !== undefined || lot.style === 'red') && tests[1]
+      && { stable: [...tests].filter((t) => t !== undefined).sort().at(-1)! }),
     ...(sugared && { sweetened: lot.changedSugarAt! }),
     ...(over && { bottled: over }),
     ...(over && lot.endedTasks.get('lay-down')?.outcome === 'done' && { 'laid-down': lot.endedTasks.get('lay-down')!.at }),
@@ -92,7 +94,8 @@ export function wayOf(lot: LotView, now: string, known?: LotForecast): WayStep[]
   // What was not done before the bottle is done no more; nor are corks turned that have long been in.
   const corkedLong = done.bottled !== undefined && (done.tasted !== undefined || Date.parse(now) - Date.parse(done.bottled) > FORGOTTEN)
   const past = (code: WayStepCode) =>
-    done.bottled !== undefined && !done[code] && (code === 'laid-down' ? corkedLong : WAY_STEPS.indexOf(code) < WAY_STEPS.indexOf('bottled'))
+    done.bottled !== undefined && !done[code]
+      && (code === 'laid-down' ? corkedLong : WAY_STEPS.indexOf(code) < WAY_STEPS.indexOf('bottled'))
   const codes = stepsOf(lot).filter((code) => !past(code))
   const windows = new Map<WayStepCode, Window>()
   const of = (code: WayStepCode): Window | undefined => windows.get(code)
@@ -120,7 +123,8 @@ export function wayOf(lot: LotView, now: string, known?: LotForecast): WayStep[]
       const ready = of('sweetened') ?? of('stable') ?? of('clear') ?? start
       // From the day on which it may; most are not kept waiting for long after it.
       if (ripe) return later([Date.parse(ripe.from), Date.parse(ripe.from) + 10 * DAY, Date.parse(ripe.from) + 45 * DAY], ready)
-      const months = lot.stream === 'kit' ? [46, 70, 120] : lot.style === 'red' ? [185, 215, 320] : lot.style === 'rose' ? [92, 120, 170] : [122, 150, 210]
+      const months = lot.stream === 'kit' ? [46, 70, 120] : lot.style === 'red' ? [185, 215, 320] : lot.style === 'rose' ? [92, 120, 170]
+        : [122, 150, 210]
       return later(plus(of('off-lees') ?? start, months as unknown as Span), ready)
     },
     'laid-down': () => plus(of('bottled') ?? start, SPANS['laid-down']),

@@ -47,9 +47,11 @@ describe('the way over HTTP', () => {
   const red = { stream: 'fresh', style: 'red', startedAt: '2026-09-20T08:00:00Z', now: '2026-09-20T09:00:00Z' }
   it('a red goes from its yeast over press, malolactic and clarity to the bottle, each after the one before', () => {
     const way = steps(red)
-    expect(way.map((s) => s.code)).toEqual(['pitched', 'dry', 'pressed', 'off-lees', 'malolactic', 'sulphited', 'clear', 'stable', 'bottled', 'laid-down', 'tasted'])
+    expect(way.map((s) => s.code)).toEqual(['pitched', 'dry', 'pressed', 'off-lees', 'malolactic', 'sulphited', 'clear', 'stable',
+      'bottled', 'laid-down', 'tasted'])
     const likely = (code: string) => way.find((s) => s.code === code)!.likely
-    for (const [a, b] of [['pitched', 'dry'], ['off-lees', 'malolactic'], ['malolactic', 'sulphited'], ['clear', 'bottled'], ['bottled', 'tasted']] as const)
+    for (const [a, b] of [['pitched', 'dry'], ['off-lees', 'malolactic'], ['malolactic', 'sulphited'], ['clear', 'bottled'],
+      ['bottled', 'tasted']] as const)
       expect(likely(a) < likely(b)).toBe(true)
   })
   it('a white without malolactic has no such step; a sweet one is sweetened; what was read stands with its day', () => {
@@ -57,7 +59,8 @@ describe('the way over HTTP', () => {
     expect(steps({ ...red, style: 'white', plan: { malolactic: 'none', finish: 'sweet' } }).map((s) => s.code)).toContain('sweetened')
     const dry = steps({
       ...red, style: 'white', pitchedAt: '2026-09-21T08:00:00Z', now: '2026-10-20T08:00:00Z',
-      readings: [['2026-09-20T08:00:00Z', 1.085], ['2026-10-10T08:00:00Z', 0.993], ['2026-10-14T08:00:00Z', 0.993]].map(([at, sg]) => ({ at, sg }))
+      readings: [['2026-09-20T08:00:00Z', 1.085], ['2026-10-10T08:00:00Z', 0.993], ['2026-10-14T08:00:00Z', 0.993]].map(([at, sg]) =>
+        ({ at, sg }))
     })
     expect(dry.find((s) => s.code === 'dry')!.doneAt).toBeDefined()
     // Nothing that is to come lies in the past.

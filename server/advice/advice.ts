@@ -16,7 +16,8 @@ export const ADVICE_BODY = z.strictObject({
   now: z.iso.datetime({ error: 'must be an instant in UTC, like 2026-10-03T14:20:00Z' })
 })
 const isCellar = (raw: unknown): raw is RawCellar =>
-  typeof raw === 'object' && raw !== null && 'version' in raw && typeof raw.version === 'number' && 'entries' in raw && Array.isArray(raw.entries)
+  typeof raw === 'object' && raw !== null && 'version' in raw && typeof raw.version === 'number' && 'entries' in raw
+    && Array.isArray(raw.entries)
 
 /**
  * What Today shows, for a kitchen display or a script of one's own. Nothing is stored. Forecasts of ferments are left to the app: what is

@@ -46,7 +46,8 @@ export const CRUSH = [
   calculation(
     'first-sulphite',
     'The first sulphite by the expected juice and the health of the fruit.',
-    z.strictObject({ juiceL: n('juiceL'), health: z.enum(['sound', 'some-rot', 'poor']), style, salt, ph: n('ph').optional(), malolactic: z.boolean().optional() }),
+    z.strictObject({ juiceL: n('juiceL'), health: z.enum(['sound', 'some-rot', 'poor']), style, salt, ph: n('ph').optional(),
+      malolactic: z.boolean().optional() }),
     (b) => firstDose(b.juiceL, b.health, b.style, b.salt, b.ph, b.malolactic)
   ),
   calculation(

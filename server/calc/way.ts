@@ -38,7 +38,8 @@ export const WAY = [
         if (now < startedAt) context.addIssue({ code: 'custom', path: ['now'], message: 'lies before startedAt' })
         const bacteria = plan?.malolactic !== undefined && !['none', 'blocked'].includes(plan.malolactic)
         if (plan?.finish === 'sweet' && bacteria)
-          context.addIssue({ code: 'custom', path: ['plan', 'finish'], message: 'is sweet, and malolactic leaves no sorbate to hold it: only heat or a sterile filter does' })
+          context.addIssue({ code: 'custom', path: ['plan', 'finish'], message: 'is sweet, and malolactic leaves no sorbate to hold '
+            + 'it: only heat or a sterile filter does' })
       }),
     ({ stream, style, plan, startedAt, pitchedAt, pressedAt, readings = [], now }) => {
       const base = { device: 'calc', written: now }
@@ -49,7 +50,8 @@ export const WAY = [
         entry(0, startedAt, { type: 'lot-started', ...lot }),
         ...(plan ? [entry(1, startedAt, { type: 'lot-planned', lotId: LOT, ...defined(plan) })] : []),
         ...(pitchedAt ? [entry(2, pitchedAt, { type: 'inoculation', lotId: LOT, organism: 'yeast', culture: 'Yeast' })] : []),
-        ...(pressedAt ? [entry(3, pressedAt, { type: 'transfer', purpose: 'press', from: { lotId: LOT }, to: { lotId: LOT }, outL: 20, inL: 20 })] : []),
+        ...(pressedAt ? [entry(3, pressedAt,
+          { type: 'transfer', purpose: 'press', from: { lotId: LOT }, to: { lotId: LOT }, outL: 20, inL: 20 })] : []),
         ...readings.map(({ at, sg }, i) => entry(10 + i, at, { type: 'reading', lotId: LOT, quantity: 'sg', typed: String(sg), value: sg }))
       ]
       const state = foldCellar(entries).lots.get(LOT)!

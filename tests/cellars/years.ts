@@ -38,7 +38,8 @@ function oneLot(put: (at: number, draft: Draft<Fact>) => void, i: number, perYea
     put(at, { type: 'reading', lotId, quantity, typed: String(value), value })
   const style = nth % 3 === 0 ? 'white' : 'red'
   const volumeL = nth === 0 ? 200 : 50
-  put(start, { type: 'lot-started', lotId, name: `Lot ${i}`, stream: 'juice', style, varieties: [], volumeL, volumeIs: 'measured', vesselId })
+  put(start, { type: 'lot-started', lotId, name: `Lot ${i}`, stream: 'juice', style, varieties: [], volumeL, volumeIs: 'measured',
+    vesselId })
   read(start, 'ph', 3.5 + nth / 100)
   read(start, 'ta', 6 + (nth % 5) / 10)
   put(start + DAY, { type: 'inoculation', lotId, organism: 'yeast', culture: 'Y' })
@@ -62,7 +63,8 @@ function oneLot(put: (at: number, draft: Draft<Fact>) => void, i: number, perYea
     }
     put(at, { type: 'addition', lotId, material: 'potassium-metabisulphite', unit: 'g', actual: 0.8, so2Share: 0.576 })
     if (lotId !== reserve && month < 11)
-      put(at, { type: 'transfer', purpose: 'top-up', from: { lotId: reserve, vesselId: RESERVE }, to: { lotId, vesselId }, outL: 0.3, inL: 0.3 })
+      put(at, { type: 'transfer', purpose: 'top-up', from: { lotId: reserve, vesselId: RESERVE }, to: { lotId, vesselId }, outL: 0.3,
+        inL: 0.3 })
   }
   put(start + 360 * DAY, { type: 'bottling', lotId, bottles: [{ sizeMl: 750, count: 60 }], closure: 'crown' })
   put(start + 361 * DAY, { type: 'lot-amended', lotId, ended: true })

@@ -19,7 +19,8 @@ interface Example {
 }
 
 const examples = Object.entries(sources).flatMap(([file, source]): Example[] =>
-  [...source.matchAll(/@example\s+(\S.*?)\s*\/\/\s*(?:about )?(-?\d+(?:\.\d+)?)(?=[\s:;,]|$)(.*)$/gm)].flatMap(([whole, code, number, rest]) => {
+  [...source.matchAll(/@example\s+(\S.*?)\s*\/\/\s*(?:about )?(-?\d+(?:\.\d+)?)(?=[\s:;,]|$)(.*)$/gm)].flatMap(([whole, code, number,
+    rest]) => {
     // A band, a sentence or a list is for reading.
     if (/^\s*(to|L|of|months)/.test(rest!) || !/^[\w.]+\(/.test(code!)) return []
     const digits = number!.split('.')[1]?.length ?? 0

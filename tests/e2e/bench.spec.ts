@@ -109,7 +109,8 @@ async function fieldsOf(page: Page): Promise<Record<string, string>> {
   const read = () =>
     page.getByRole('main').evaluate((main) =>
       Object.fromEntries(
-        [...main.querySelectorAll<HTMLInputElement>('input[type="text"], input:not([type]), textarea, [role="combobox"]')].map((field, i) => [
+        [...main.querySelectorAll<HTMLInputElement>('input[type="text"], input:not([type]), textarea, [role="combobox"]')].map((field,
+          i) => [
           `${i} ${field.labels?.[0]?.textContent?.trim() ?? field.getAttribute('aria-label') ?? ''}`,
           field.value || field.textContent!.trim()
         ])

@@ -38,7 +38,8 @@ test('the server turns away what cannot be meant, and says nothing of what it is
   const { hostname, port } = new URL(baseURL!)
   const withHost = (host: string) =>
     new Promise<number>((done, fail) => {
-      const socket = connect(Number(port), hostname, () => socket.write(`GET /api/health HTTP/1.1\r\nHost: ${host}\r\nConnection: close\r\n\r\n`))
+      const socket = connect(Number(port), hostname, () => socket.write(`GET /api/health HTTP/1.1\r\nHost: ${host}\r\nConnection: `
+        + `close\r\n\r\n`))
       let answer = ''
       socket.on('data', (data) => (answer += data)).on('error', fail).on('end', () => done(Number(answer.split(' ')[1])))
     })

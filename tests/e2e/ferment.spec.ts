@@ -2,7 +2,7 @@ import { choose, expect, onItsWorker, openDemo, test } from './fixtures'
 
 test.describe('a phone in the cellar, without a network', () => {
   test.use({ serviceWorkers: 'allow', viewport: { width: 390, height: 844 } })
-  test('the round goes through five lots from vessel to vessel, stands where it stood after a reload, and is in the ledger afterwards', async ({
+  test('the round goes through five lots by vessel, survives a reload, and is in the ledger afterwards', async ({
     page,
     context,
     watch

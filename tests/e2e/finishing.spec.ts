@@ -75,7 +75,7 @@ test('against an open gate only knowingly, and it stands in the ledger', async (
   await expect(page.getByText(/^Bottling, still against what is open: dismissed, without: /).first()).toBeVisible()
 })
 
-test('sorbate is refused after malolactic, without sulphite and while it ferments, and weighed out for a white that may have it', async ({ page }) => {
+test('sorbate is refused after malolactic, without sulphite and in a ferment, and weighed out for a white', async ({ page }) => {
   await openDemo(page, '/bench/sweet?lot=lot-godello')
   await expect(page.getByText(/^Not without sulphite: free SO₂ is 22 mg\/L/)).toBeVisible()
   await box(page, 'Free SO₂').fill('36')

@@ -15,7 +15,14 @@ export interface Scenario {
   rot?: number
   /** The room: mean of the year and how far it swings, °C; one that is heated keeps 18 at least. */
   room?: { mean: number, swing: number, heated?: boolean }
-  plan?: { malolactic?: 'with-yeast' | 'on-skins' | 'after-pressing' | 'none' | 'blocked', finish?: 'sweet', hold?: 'sorbate' | 'heat', sparkling?: boolean, cold?: boolean, sulphite?: 'none' }
+  plan?: {
+    malolactic?: 'with-yeast' | 'on-skins' | 'after-pressing' | 'none' | 'blocked'
+    finish?: 'sweet'
+    hold?: 'sorbate' | 'heat'
+    sparkling?: boolean
+    cold?: boolean
+    sulphite?: 'none'
+  }
   lacks?: readonly ('ph-meter' | 'acid-kit' | 'so2-kit' | 'topping' | 'vessels' | 'malic-strips' | 'sugar-test')[]
   /** Nobody comes on these days. */
   away?: { from: number, to: number }
@@ -37,7 +44,8 @@ export const SCENARIOS: readonly Scenario[] = [
   { name: 'red, no pH meter', ...base, lacks: ['ph-meter', 'acid-kit'], plan: { malolactic: 'after-pressing' } },
   { name: 'red, no free SO₂ kit', ...base, lacks: ['so2-kit'], plan: { malolactic: 'after-pressing' } },
   { name: 'red, no topping wine', ...base, lacks: ['topping'], plan: { malolactic: 'after-pressing' } },
-  { name: 'red, nothing to test with', ...base, lacks: ['ph-meter', 'acid-kit', 'so2-kit', 'malic-strips', 'sugar-test'], plan: { malolactic: 'after-pressing' } },
+  { name: 'red, nothing to test with', ...base, lacks: ['ph-meter', 'acid-kit', 'so2-kit', 'malic-strips', 'sugar-test'],
+    plan: { malolactic: 'after-pressing' } },
   { name: 'red, away for three weeks in the ferment', ...base, away: { from: 7, to: 28 }, plan: { malolactic: 'after-pressing' } },
   { name: 'red, away for six weeks in winter', ...base, away: { from: 70, to: 112 }, plan: { malolactic: 'after-pressing' } },
   { name: 'red, small', ...base, litres: 12, plan: { malolactic: 'after-pressing' } },
@@ -58,7 +66,8 @@ export const SCENARIOS: readonly Scenario[] = [
   { name: 'rosé, ripe', ...base, colour: 'rose', brix: 25, ph: 3.6, ta: 5.5, plan: { malolactic: 'none' } },
   { name: 'kit, red', stream: 'kit', colour: 'red', litres: 16 },
   { name: 'kit, white', stream: 'kit', colour: 'white', litres: 16 },
-  { name: 'kit, no kits of one’s own', stream: 'kit', colour: 'red', litres: 16, lacks: ['ph-meter', 'acid-kit', 'so2-kit', 'malic-strips', 'sugar-test'] },
+  { name: 'kit, no kits of one’s own', stream: 'kit', colour: 'red', litres: 16,
+    lacks: ['ph-meter', 'acid-kit', 'so2-kit', 'malic-strips', 'sugar-test'] },
   { name: 'kit, warm', stream: 'kit', colour: 'red', litres: 16, room: { mean: 23, swing: 3 } },
   { name: 'frozen must, red', stream: 'frozen', colour: 'red', litres: 40, sulphited: 35, plan: { malolactic: 'after-pressing' } },
   { name: 'frozen juice, white', stream: 'frozen', colour: 'white', litres: 23, sulphited: 45, plan: { malolactic: 'none' } },

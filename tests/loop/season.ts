@@ -2,7 +2,8 @@ import { addition, fact, inoculation, reading } from '../../core/drafts'
 import { SORBIC_SHARE } from '../../core/finishing'
 import type { Finding, WayOut } from '../../core/findings'
 import { answerDrafts } from '../../core/findings'
-import { type Draft, type Entry, type Fact, type History, type LotView, type ReadingQuantity, historyOf, lotAt, partsOfPacket, propose } from '../../core/ledger'
+import { type Draft, type Entry, type Fact, type History, type LotView, type ReadingQuantity, historyOf, lotAt, partsOfPacket,
+  propose } from '../../core/ledger'
 import { entrySchema } from '../../core/ledger/schema'
 import { cardOf } from '../../core/materials'
 import { type StageFinding, correctionOf, doseFor, findingsOf, tasksOf } from '../../core/stages'
@@ -258,7 +259,8 @@ class Follower {
     const held = [...lot.contents]
     // A must wants room for its foam, a wine a vessel that it fills.
     const kind = lot.standing === 'must' ? 'bin' : 'demijohn'
-    const empty = [...this.history.cellar.vessels.values()].filter((v) => !v.lotId && v.kind === kind).sort((a, b) => b.capacityL - a.capacityL)
+    const empty = [...this.history.cellar.vessels.values()].filter((v) => !v.lotId && v.kind === kind).sort((a, b) =>
+      b.capacityL - a.capacityL)
     let rest = lot.volume.value * share
     const targets: { id: string, litres: number }[] = []
     for (const v of empty) {
@@ -302,7 +304,8 @@ class Follower {
       case 'crush-step':
         return this.crush(task, lot)
       case 'sulphite-must': {
-        const dose = firstDose(v, w.must.rot > 0.1 ? 'some-rot' : 'sound', lot.style, 'potassium-metabisulphite', lot.ph?.value, lot.malolactic === 'to-come')
+        const dose = firstDose(v, w.must.rot > 0.1 ? 'some-rot' : 'sound', lot.style, 'potassium-metabisulphite', lot.ph?.value,
+          lot.malolactic === 'to-come')
         return this.sulphite(lot, 'level', dose.grams)
       }
       case 'measure-must':
@@ -392,7 +395,8 @@ class Follower {
         if (!this.lacks('malic-strips')) this.read('malic', SEE.malic(w, this.see))
         else {
           const malic = w.acids.malic > 0.9 ? 'clear' : w.acids.malic > 0.15 ? 'faint' : 'none'
-          this.log(fact('observation', { lotId, what: 'chromatogram', text: 'spots', spots: { malic, lactic: w.acids.lactic > 0.3 ? 'clear' : 'none' } }))
+          this.log(fact('observation',
+            { lotId, what: 'chromatogram', text: 'spots', spots: { malic, lactic: w.acids.lactic > 0.3 ? 'clear' : 'none' } }))
         }
         return
       case 'sulphite-after-malolactic':
@@ -482,7 +486,8 @@ class Follower {
       case 'water-kit': {
         const sg = SEE.sg(w, this.see)
         const litres = Math.max(0, (lot.volume.value * (sg - 1)) / (lot.kit!.targetSg - 1) - lot.volume.value)
-        if (this.log({ type: 'addition', lotId, material: 'water', unit: 'L', planned: litres, actual: Math.round(litres * 10) / 10 })) DO.water(w, litres)
+        if (this.log({ type: 'addition', lotId, material: 'water', unit: 'L', planned: litres,
+          actual: Math.round(litres * 10) / 10 })) DO.water(w, litres)
         this.gravity()
         return
       }
@@ -520,7 +525,8 @@ class Follower {
     for (const { material, total } of found.additions) {
       const amount = total * parts
       if (material === 'water') {
-        if (this.log({ type: 'addition', lotId, material: 'water', unit: 'L', planned: amount, actual: Math.round(amount * 10) / 10, stage })) DO.water(w, amount)
+        if (this.log({ type: 'addition', lotId, material: 'water', unit: 'L', planned: amount, actual: Math.round(amount * 10) / 10,
+          stage })) DO.water(w, amount)
         continue
       }
       const key = material === 'sucrose' ? 'sugar' : material
@@ -543,7 +549,8 @@ class Follower {
       const other = `lot-topping-${this.count}`
       const litres = Math.min(airL, this.toppingL)
       const bought: Draft<Fact>[] = [
-        { type: 'lot-started', lotId: other, name: 'Bought', stream: 'juice', style: lot.style, varieties: [], volumeL: litres, volumeIs: 'measured' },
+        { type: 'lot-started', lotId: other, name: 'Bought', stream: 'juice', style: lot.style, varieties: [], volumeL: litres,
+          volumeIs: 'measured' },
         { type: 'lot-amended', lotId: other, alcoholic: 'dry' },
         { type: 'transfer', purpose: 'top-up', from: { lotId: other }, to: { lotId, vesselId }, outL: litres, inL: litres }
       ]
@@ -635,7 +642,8 @@ class Follower {
     const grams = Math.round(lot.volume.value * 25)
     if (this.log(addition({ lotId, material: 'sugar', planned: grams, actual: grams }))) DO.sugar(this.wine, grams)
     const sorbate = lot.plan.hold === 'sorbate' ? sweetAim(lot) : undefined
-    if (sorbate !== undefined && this.give('potassium-sorbate', sorbate)) DO.sorbate(this.wine, (sorbate * SORBIC_SHARE * 1000) / this.wine.litres)
+    if (sorbate !== undefined && this.give('potassium-sorbate', sorbate)) DO.sorbate(this.wine,
+      (sorbate * SORBIC_SHARE * 1000) / this.wine.litres)
   }
 
   private bottle(lot: LotView): void {

@@ -39,7 +39,8 @@ const outline = computed(() => {
     const x = (r: number) => (WIDTH / 2 + side * r * HEIGHT).toFixed(1)
     const y = (h: number) => (HEIGHT * (1 - h)).toFixed(1)
     return {
-      up: `L${x(body)} ${y(0)}L${x(body)} ${y(shoulder)}C${x(body)} ${y(shoulder + 0.12)} ${x(neck)} ${y(neckFrom - 0.1)} ${x(neck)} ${y(neckFrom)}`
+      up: `L${x(body)} ${y(0)}L${x(body)} ${y(shoulder)}C${x(body)} ${y(shoulder + 0.12)} ${x(neck)} ${y(neckFrom - 0.1)} ${x(neck)} `
+        + `${y(neckFrom)}`
         + `L${x(neck)} ${y(0.95)}L${x(lip)} ${y(0.95)}L${x(lip)} ${y(1)}`,
       down: `L${x(lip)} ${y(1)}L${x(lip)} ${y(0.95)}L${x(neck)} ${y(0.95)}L${x(neck)} ${y(neckFrom)}`
         + `C${x(neck)} ${y(neckFrom - 0.1)} ${x(body)} ${y(shoulder + 0.12)} ${x(body)} ${y(shoulder)}L${x(body)} ${y(0)}`
@@ -48,7 +49,8 @@ const outline = computed(() => {
   return `${half(-1).up.replace('L', 'M')}${half(1).down}Z`
 })
 const words = computed(
-  () => `${props.left} of ${props.filled} ${props.filled === 1 ? 'bottle' : 'bottles'} left${each.value > 1 ? `; each drawn stands for ${each.value}` : ''}`
+  () => `${props.left} of ${props.filled} ${props.filled === 1 ? 'bottle' : 'bottles'} `
+    + `left${each.value > 1 ? `; each drawn stands for ${each.value}` : ''}`
 )
 </script>
 

@@ -15,7 +15,9 @@ const Chart = defineAsyncComponent(async () => {
 })
 type Format = (value: never, ...rest: never[]) => string
 const sure = (format: unknown) =>
-  typeof format === 'function' ? (...of: never[]) => (of[0] === undefined || of[0] === null ? '' : (format as Format)(...(of as [never]))) : format
+  typeof format === 'function'
+    ? (...of: never[]) => (of[0] === undefined || of[0] === null ? '' : (format as Format)(...(of as [never])))
+    : format
 /** Every `formatter`, however deep; what is drawn is left as it is. */
 function guarded(value: unknown): unknown {
   if (Array.isArray(value)) return value.map(guarded)

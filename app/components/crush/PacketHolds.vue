@@ -32,7 +32,8 @@ async function save() {
     return { material, ...(amount !== undefined && { amount }) }
   })
   const packets = (props.lot.kit?.packets ?? []).map((p, i) => (i === props.index ? { ...p, holds } : p))
-  if (await write([{ type: 'lot-amended', lotId: props.lot.id, packets }], `${packet.value?.name ?? 'Packet'}: contents saved`)) open.value = false
+  const said = `${packet.value?.name ?? 'Packet'}: contents saved`
+  if (await write([{ type: 'lot-amended', lotId: props.lot.id, packets }], said)) open.value = false
 }
 </script>
 

@@ -13,7 +13,8 @@ const health = ref<FruitHealth>('sound')
 const at = ref<string>()
 const ph = computed(() => (props.lot.ph && props.lot.ph.value >= 2.5 && props.lot.ph.value <= 4.5 ? props.lot.ph.value : undefined))
 const dose = computed(() =>
-  withinLimits(() => firstDose(props.lot.volume.value, health.value, props.lot.style, settings.values.salt, ph.value, props.lot.malolactic === 'to-come'))
+  withinLimits(() => firstDose(props.lot.volume.value, health.value, props.lot.style, settings.values.salt, ph.value,
+    props.lot.malolactic === 'to-come'))
 )
 const log = (actual: number, byStock: boolean) =>
   write(

@@ -61,7 +61,8 @@ const verdicts = Object.entries(TEST_VERDICT).map(([value, words]) => ({ value: 
 function judged(day: (typeof days.value)[number]) {
   asked.value = true
   if (!verdict.value) return undefined
-  const said = `Verdict of the test: ${TEST_VERDICT[verdict.value].label.toLowerCase()}${tasted.value.trim() ? `. ${tasted.value.trim()}` : ''}`
+  const notes = tasted.value.trim()
+  const said = `Verdict of the test: ${TEST_VERDICT[verdict.value].label.toLowerCase()}${notes && `. ${notes}`}`
   const over = { type: 'task-ended', lotId: props.lot.id, task: day.task, outcome: 'done' } as const
   return write(
     [{ type: 'observation', lotId: props.lot.id, what: 'taste', text: said }, ...(verdict.value === 'unsure' ? [] : [over])],

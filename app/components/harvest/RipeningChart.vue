@@ -89,7 +89,9 @@ const span = computed(() => {
 })
 const said = computed(
   () =>
-    `${words.value.name}: ${points.value.length} samples, ${points.value[0]!.y} to ${points.value.at(-1)!.y} ${words.value.unit}; by the line ${props.trend.ahead[7]!.value.toFixed(words.value.decimals)} plus or minus ${props.trend.ahead[7]!.half.toFixed(words.value.decimals)} in a week`
+    `${words.value.name}: ${points.value.length} samples, ${points.value[0]!.y} to ${points.value.at(-1)!.y} ${words.value.unit}; by `
+      + `the line ${props.trend.ahead[7]!.value.toFixed(words.value.decimals)} plus or minus `
+      + `${props.trend.ahead[7]!.half.toFixed(words.value.decimals)} in a week`
 )
 </script>
 

@@ -121,7 +121,8 @@ const words = computed(() => {
   const all = curves.gravity.value
   if (all.length === 0) return 'No gravity yet.'
   const days = Math.max(1, Math.round((all.at(-1)!.x - all[0]!.x) / 86_400_000))
-  return `${all[0]!.y.toFixed(decimals.value)} to ${all.at(-1)!.y.toFixed(decimals.value)} in ${counted(days, 'day')}, ${counted(all.length, 'reading')}.`
+  return `${all[0]!.y.toFixed(decimals.value)} to ${all.at(-1)!.y.toFixed(decimals.value)} in ${counted(days, 'day')}, `
+    + `${counted(all.length, 'reading')}.`
 })
 /** The same in rows: what was measured, and what is expected at the next looks. */
 const rows = computed(() => {

@@ -50,7 +50,8 @@ const options = computed<ApexOptions>(() => {
 })
 const said = computed(
   () =>
-    `Malic acid in g/L: ${props.course.readings.length} readings; today about ${props.course.malicNow.mid.toFixed(1)}, expected at 0.1 after ${Math.round(props.course.endDays.low)} to ${Math.round(props.course.endDays.high)} days`
+    `Malic acid in g/L: ${props.course.readings.length} readings; today about ${props.course.malicNow.mid.toFixed(1)}, expected at 0.1 `
+      + `after ${Math.round(props.course.endDays.low)} to ${Math.round(props.course.endDays.high)} days`
 )
 </script>
 

@@ -25,7 +25,9 @@ const mine = computed<Record<Acid, number>>(() => ({
 }))
 const said = computed(
   () =>
-    `Paper with standards of tartaric, malic and lactic acid, and the wine: malic ${malic.value ? SPOT[malic.value].toLowerCase() : 'not said'}, lactic ${lactic.value ? SPOT[lactic.value].toLowerCase() : 'not said'}`
+    `Paper with standards of tartaric, malic and lactic acid, and the wine: malic `
+      + `${malic.value ? SPOT[malic.value].toLowerCase() : 'not said'}, lactic `
+      + `${lactic.value ? SPOT[lactic.value].toLowerCase() : 'not said'}`
 )
 </script>
 

@@ -25,7 +25,8 @@ function smooth(points: (readonly [number, number])[]): string {
     const [a, b] = [points[i]!, points[(i + 1) % points.length]!]
     return [(a[0] + b[0]) / 2, (a[1] + b[1]) / 2]
   }
-  return `M${at(middle(0))}${points.map((_, i) => `Q${at(points[(i + 1) % points.length]!)} ${at(middle((i + 1) % points.length))}`).join('')}Z`
+  const next = (i: number) => (i + 1) % points.length
+  return `M${at(middle(0))}${points.map((_, i) => `Q${at(points[next(i)]!)} ${at(middle(next(i)))}`).join('')}Z`
 }
 
 /** The outline, from the right bottom round to the left. */

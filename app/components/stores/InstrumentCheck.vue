@@ -40,7 +40,8 @@ function draft(): Draft<EntryOf<'instrument-checked'>> | undefined {
   const found = withinLimits(() => checkAgainst(standards as [Standard, Standard]))
   problem.value = found
     ? undefined
-    : 'Between these two it shows less than four fifths or more than six fifths of the difference. That is past correcting: read again, or clean or replace it.'
+    : 'Between these two it shows less than four fifths or more than six fifths of the difference. That is past correcting: read '
+      + 'again, or clean or replace it.'
   return (
     found &&
     fact('instrument-checked', {

@@ -12,7 +12,8 @@ const sittings = computed(() => {
   const due = floor.items.value.flatMap((item) => item.tasks.map((t) => t.finding)).filter((t) => t.urgency !== 'wait')
   return due.length < FROM_TASKS ? [] : sittingsOf(due)
 })
-const sayMinutes = (minutes: number) => (minutes < 90 ? `${Math.round(minutes / 5) * 5} min` : `${(Math.round(minutes / 30) / 2).toString()} h`)
+const sayMinutes = (minutes: number) =>
+  (minutes < 90 ? `${Math.round(minutes / 5) * 5} min` : `${(Math.round(minutes / 30) / 2).toString()} h`)
 const choose = (code: SittingCode) => (chosen.value = chosen.value === code ? undefined : code)
 </script>
 

@@ -32,18 +32,22 @@ const settleTitle = ({ code, state }: Condition): string => {
 export const BOTTLING: WordsFor<BottlingSays> = {
   'settle': ({ condition, left }) => ({
     title: settleTitle(condition),
-    reason: `${sayCondition(condition)} ${left > 1 ? `${counted(left - 1, 'more thing')} to settle before bottling.` : 'Then it can be bottled.'}`,
+    reason: `${sayCondition(condition)} ${
+      left > 1 ? `${counted(left - 1, 'more thing')} to settle before bottling.` : 'Then it can be bottled.'
+    }`,
     action: settleLabel(condition)
   }),
   'free-before-bottle': ({ freeMgPerL }) => ({
     title: 'Measure free SO₂ before the last dose',
-    reason: `It is estimated at ${Math.round(freeMgPerL)} mg/L, and how much of a dose stays free differs from wine to wine. Measure first, then dose.`,
+    reason: `It is estimated at ${Math.round(freeMgPerL)} mg/L, and how much of a dose stays free differs from wine to wine. Measure `
+      + `first, then dose.`,
     action: 'Measure'
   }),
   'sweeten': ({ hold }) => ({
     title: 'Sweeten it',
     reason: `It is planned sweet, and it is dry, clear and still. Choose the sweetness by taste, and ${
-      hold === 'heat' ? 'pasteurise the bottles' : hold === 'sorbate' ? 'add sorbate with sulphite' : 'decide what keeps it from fermenting again'
+      hold === 'heat' ? 'pasteurise the bottles' : hold === 'sorbate' ? 'add sorbate with sulphite' : 'decide what keeps it from '
+        + 'fermenting again'
     }.`,
     action: 'Choose the sweetness'
   }),

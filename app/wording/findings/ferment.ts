@@ -103,8 +103,8 @@ export const FERMENT: WordsFor<FermentSays> = {
   }),
   'too-cold': ({ celsius, min }, _lot, f) => ({
     title: 'Too cold',
-    reason: `${f.words(f.temperature(celsius))}. Below ${f.words(f.temperature(min))} this yeast works slowly and may stop. Warm it by a few `
-      + 'degrees a day, and stir up the yeast.',
+    reason: `${f.words(f.temperature(celsius))}. Below ${f.words(f.temperature(min))} this yeast works slowly and may stop. Warm it by `
+      + `a few degrees a day, and stir up the yeast.`,
     action: 'Plan the warming'
   }),
   'temperature-rises': ({ from, to, roomC }, _lot, f) => ({

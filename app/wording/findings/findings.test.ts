@@ -39,10 +39,12 @@ describe('findings in words', () => {
     [{ code: 'sulphite-low', freeMgPerL: 0, targetFreeMgPerL: 31, assumed: ['ph', 'free'] }, ['usually', '31', 'counts none']],
     [{ code: 'check-sulphite', urgency: 'soon', weeksSince: 6.4, belowAt: { ...below, mayBe: false } }, ['6 weeks', '1 Dec', '20 Dec']],
     [{ code: 'start-malolactic', score: 0.2, limiting: 'celsius' }, ['poor', 'temperature', 'No sulphite']],
-    [{ code: 'follow-malolactic', urgency: 'wait', weeksSince: 0.3, nearly: false, endInDays: { low: 5, high: 12 } }, ['5 to 12 days', '0.1 g/L']],
+    [{ code: 'follow-malolactic', urgency: 'wait', weeksSince: 0.3, nearly: false, endInDays: { low: 5, high: 12 } },
+      ['5 to 12 days', '0.1 g/L']],
     [{ code: 'sulphite-after-malolactic', daysSince: 4.2, ph: 3.61, phMeasured: false }, ['4 days', '3.61', 'Measure']],
     [{ code: 'malolactic-stands', because: 'stalled', weeksIn: 9, malicGPerL: 1.5 }, ['9 weeks', '1.5 g/L']],
-    [{ code: 'malolactic-blocked', free: false, racked: true, cold: false, filtered: false, wantedMgPerL: 40 }, ['40 mg/L', '0.8', '0.45 µm']],
+    [{ code: 'malolactic-blocked', free: false, racked: true, cold: false, filtered: false, wantedMgPerL: 40 },
+      ['40 mg/L', '0.8', '0.45 µm']],
     [{ code: 'rack-gross-lees', hoursSince: 50, pressed: true }, ['Pressed 2 days']],
     [{ code: 'top-up', vessel: 'Glass', airL: 2, days: 30, risk: 'high' }, ['2 L', 'Glass', '30 days', 'smell and taste']],
     [{ code: 'degas', gas: 'puff' }, ['erupts']],
@@ -51,7 +53,8 @@ describe('findings in words', () => {
     [{ code: 'sweet-bottles', left: 1, sugarHigh: 12 }, ['12 g/L', 'gloves', 'eye protection']],
     [{ code: 'over-pressure', left: 6, bar: 11.4, ratedBar: 10, celsius: 25 }, ['11.4 bar', '10 bar', '25 °C', 'gloves']],
     [{ code: 'open-one', weeksIn: 4 }, ['closed box', 'gloves']],
-    [{ code: 'limit', limit: { code: 'material', material: 'ammonium phosphate', value: 1.05, limit: 1, unit: 'g/L', over: true } }, ['1.05 g/L', 'limit of 1']],
+    [{ code: 'limit', limit: { code: 'material', material: 'ammonium phosphate', value: 1.05, limit: 1, unit: 'g/L', over: true } },
+      ['1.05 g/L', 'limit of 1']],
     [{ code: 'ledger', problem: { code: 'sulphite-in-malolactic', entryId: 'e', lotId: 'l' } }, ['lees']]
   ] as unknown as [StageFinding, string[]][])('%j', (finding, fragments) => {
     const { title, reason } = sayFinding(finding, lot, format)

@@ -18,8 +18,8 @@ export const FINISHING: WordsFor<FinishingSays> = {
   }),
   'sorbate-unprotected': ({ freeMgPerL, neededMgPerL }) => ({
     title: 'Sorbate without enough sulphite',
-    reason: `Free SO₂ is about ${freeMgPerL.toFixed(0)} mg/L. Beside sorbate, this pH needs at least ${neededMgPerL.toFixed(0)}, or bacteria `
-      + 'attack the sorbate.',
+    reason: `Free SO₂ is about ${freeMgPerL.toFixed(0)} mg/L. Beside sorbate, this pH needs at least ${neededMgPerL.toFixed(0)}, or `
+      + `bacteria attack the sorbate.`,
     action: 'Work out the sulphite'
   }),
   'sweet-unheld': ({ sugarLow, sugarHigh }) => ({
@@ -35,13 +35,13 @@ export const FINISHING: WordsFor<FinishingSays> = {
   }),
   'over-pressure': ({ left, bar, ratedBar, celsius }) => ({
     title: `${count(left)} may reach ${bar.toFixed(0)} bar`,
-    reason: `At ${celsius} °C the sugar in them can make ${bar.toFixed(1)} bar, and the bottles are rated for ${ratedBar} bar. ${CHILL} Keep `
-      + 'them cold, and open them one by one if they gush.'
+    reason: `At ${celsius} °C the sugar in them can make ${bar.toFixed(1)} bar, and the bottles are rated for ${ratedBar} bar. `
+      + `${CHILL} Keep them cold, and open them one by one if they gush.`
   }),
   'pasteurise-bottles': ({ left, sugarHigh }) => ({
     title: 'Pasteurise the bottles today',
-    reason: `${count(left)} with up to ${Math.round(sugarHigh)} g/L of sugar. Heat them in a water bath: the bench gives time and temperature. `
-      + 'Keep the closures loose until they are hot, and keep your face away from the bottles.',
+    reason: `${count(left)} with up to ${Math.round(sugarHigh)} g/L of sugar. Heat them in a water bath: the bench gives time and `
+      + `temperature. Keep the closures loose until they are hot, and keep your face away from the bottles.`,
     action: 'Log it'
   }),
   'sweet-bottles': ({ left, sugarHigh }) => ({
@@ -54,7 +54,8 @@ export const FINISHING: WordsFor<FinishingSays> = {
     reason: `${
       wantedMgPerL === undefined
         ? 'Malolactic had not finished when they were filled.'
-        : `They were filled with about ${(freeMgPerL ?? 0).toFixed(0)} mg/L of free SO₂, where ${wantedMgPerL.toFixed(0)} keeps bacteria out.`
+        : `They were filled with about ${(freeMgPerL ?? 0).toFixed(0)} mg/L of free SO₂, where ${wantedMgPerL.toFixed(0)} keeps `
+          + `bacteria out.`
     } Malic acid left in them makes gas and haze. Store them cold, open one now and then, and drink them young.`
   })
 }

@@ -30,8 +30,8 @@ export const KEEPING: WordsFor<KeepingSays> = {
   }),
   'ph-too-high': ({ ph, wantedFreeMgPerL }) => ({
     title: `pH ${ph.toFixed(2)} is too high for sulphite to protect it`,
-    reason: `Presk asks for ${wantedFreeMgPerL.toFixed(0)} mg/L of free SO₂ at most, and at this pH that protects little. Lower the pH with `
-      + 'tartaric acid first, tasting as you go. Keep the wine cold and the vessel full.',
+    reason: `Presk asks for ${wantedFreeMgPerL.toFixed(0)} mg/L of free SO₂ at most, and at this pH that protects little. Lower the pH `
+      + `with tartaric acid first, tasting as you go. Keep the wine cold and the vessel full.`,
     action: 'Try some acid'
   }),
   'sulphite-odd': ({ wrong }) =>
@@ -50,7 +50,8 @@ export const KEEPING: WordsFor<KeepingSays> = {
         },
   'free-above-total': ({ freeMgPerL, totalMgPerL }) => ({
     title: 'Free SO₂ is above the total',
-    reason: `Free ${freeMgPerL.toFixed(0)}, total ${totalMgPerL.toFixed(0)} mg/L. Free SO₂ is a part of the total, so one of them is wrong.`,
+    reason: `Free ${freeMgPerL.toFixed(0)}, total ${totalMgPerL.toFixed(0)} mg/L. Free SO₂ is a part of the total, so one of them is `
+      + `wrong.`,
     action: 'Measure again'
   })
 }

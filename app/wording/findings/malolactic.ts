@@ -71,7 +71,8 @@ export const MALOLACTIC_SAYS: WordsFor<MalolacticSays> = {
   'start-malolactic': ({ score, limiting }) => ({
     title: 'Add the malolactic bacteria',
     reason: `${
-      score === undefined ? '' : `Conditions are ${sayScore(score)}${limiting && score < 0.6 ? `: the problem is ${LIMITING[limiting]}` : ''}. `
+      score === undefined ? ''
+        : `Conditions are ${sayScore(score)}${limiting && score < 0.6 ? `: the problem is ${LIMITING[limiting]}` : ''}. `
     }No sulphite before or during malolactic. If you do not want it, change the plan.`,
     action: 'Plan malolactic'
   }),
@@ -130,8 +131,8 @@ export const MALOLACTIC_SAYS: WordsFor<MalolacticSays> = {
       case 'rises':
         return {
           title: 'Malic acid cannot rise',
-          reason: `It was ${wrong.fromGPerL.toFixed(1)} and later ${wrong.toGPerL.toFixed(1)} g/L. One of the two is wrong, or another wine `
-            + 'came in.',
+          reason: `It was ${wrong.fromGPerL.toFixed(1)} and later ${wrong.toGPerL.toFixed(1)} g/L. One of the two is wrong, or another `
+            + `wine came in.`,
           action: 'See both'
         }
       case 'overdue':
@@ -156,8 +157,8 @@ export const MALOLACTIC_SAYS: WordsFor<MalolacticSays> = {
     ]
     return {
       title: missing.length ? 'Malolactic blocked: not safe yet' : 'Malolactic blocked: everything is done',
-      reason: `${missing.length ? `Still missing: ${listed(missing)}. ` : ''}Any malic acid left can start in a warm bottle unless the wine `
-        + 'was filtered to 0.45 µm.',
+      reason: `${missing.length ? `Still missing: ${listed(missing)}. ` : ''}Any malic acid left can start in a warm bottle unless the `
+        + `wine was filtered to 0.45 µm.`,
       action: 'Open malolactic'
     }
   }

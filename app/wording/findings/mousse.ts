@@ -6,8 +6,8 @@ const GLASS = 'Glass under pressure: keep a closed box around it, wear gloves an
 export const MOUSSE: WordsFor<MousseSays> = {
   'bottles-lie': ({ weeksIn, weeksLeft }) => ({
     title: 'Fermenting in the bottle',
-    reason: `${weeksIn < 1 ? 'Since this week' : capital(weeks(weeksIn))}, and probably for another ${weeks(Math.max(1, weeksLeft))}. Store `
-      + `the bottles on their side at 12 to 18 °C, away from people. ${GLASS}`
+    reason: `${weeksIn < 1 ? 'Since this week' : capital(weeks(weeksIn))}, and probably for another ${weeks(Math.max(1, weeksLeft))}. `
+      + `Store the bottles on their side at 12 to 18 °C, away from people. ${GLASS}`
   }),
   'open-one': ({ weeksIn }) => ({
     title: 'Chill one bottle well and open it',
@@ -24,12 +24,13 @@ export const MOUSSE: WordsFor<MousseSays> = {
   'disgorge': ({ weeksRiddled, urgency }) => ({
     title: urgency === 'wait' ? 'Turn the bottles a little each day' : 'Disgorge it',
     reason: `${weeksRiddled < 1 ? 'Riddled since this week' : `Riddled for ${weeks(weeksRiddled)}`}. When the lees have settled on the `
-      + `closure: chill the bottle to near freezing, freeze the neck if you can, open it away from people, top it up and wire it at once. ${GLASS}`,
+      + `closure: chill the bottle to near freezing, freeze the neck if you can, open it away from people, top it up and wire it at `
+      + `once. ${GLASS}`,
     action: 'Log it'
   }),
   'pour-off-lees': ({ months: n }) => ({
     title: 'On its lees in the bottle, to stay there',
-    reason: `${capital(months(n))} in the bottle. Before you drink it: two days upright in the cold, open it gently and pour it off the lees `
-      + `in one go. ${GLASS}`
+    reason: `${capital(months(n))} in the bottle. Before you drink it: two days upright in the cold, open it gently and pour it off `
+      + `the lees in one go. ${GLASS}`
   })
 }

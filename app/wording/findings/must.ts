@@ -46,8 +46,8 @@ export const MUST: WordsFor<MustSays> = {
   },
   'ferments-by-itself': ({ fell }) => ({
     title: 'Has it started to ferment?',
-    reason: `The gravity fell by ${fell.toFixed(3)} and no yeast was logged. A must that was stirred better also reads lower. Look for foam `
-      + 'and warmth, then say whether it ferments.',
+    reason: `The gravity fell by ${fell.toFixed(3)} and no yeast was logged. A must that was stirred better also reads lower. Look for `
+      + `foam and warmth, then say whether it ferments.`,
     action: 'Say whether it ferments'
   }),
   'soak-warm': ({ what, celsius, max }, _lot, f) => ({

@@ -11,8 +11,8 @@ export const TOPPING: WordsFor<ToppingSays> = {
   }),
   'top-barrel': ({ vessel, daysSince, airL, urgency }, _lot, f) => ({
     title: urgency === 'wait' ? `${vessel} was filled ${daysSince < 1 ? 'today' : `${days(daysSince)} ago`}` : `Top up ${vessel}`,
-    reason: `A barrel loses 1 to 3 % a month, so there are about ${f.words(f.volume(Number(airL.toPrecision(1))))} of air by now. Top it up `
-      + 'every two to three weeks.',
+    reason: `A barrel loses 1 to 3 % a month, so there are about ${f.words(f.volume(Number(airL.toPrecision(1))))} of air by now. Top `
+      + `it up every two to three weeks.`,
     action: 'Top it up'
   })
 }

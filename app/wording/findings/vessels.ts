@@ -17,8 +17,8 @@ export function sayVessel(finding: Finding<VesselSays>): FindingWords {
         title: finding.urgency === 'wait' ? `${finding.name} is protected` : `Sulphur ${finding.name}`,
         reason:
           finding.daysSince === undefined
-            ? 'An empty barrel turns sour. Rinse and drain it, burn a sulphur disc in it or fill it with a holding solution of sulphite and '
-              + 'citric acid, and bung it.'
+            ? 'An empty barrel turns sour. Rinse and drain it, burn a sulphur disc in it or fill it with a holding solution of '
+              + 'sulphite and citric acid, and bung it.'
             : `Last done ${days(finding.daysSince)} ago. Repeat it every four to six weeks while the barrel is empty.`
       }
   }

@@ -85,7 +85,8 @@ function byCard(before: LotState, after: LotState, { material, at }: EntryOf<'ad
   }
   const ph = after.ph?.value
   const ta = after.ta?.value
-  if (ph !== undefined && card.kind === 'acid' && (ph < PH_FAR.min || (ta !== undefined && ta > TA_MOST && (before.ta?.value ?? 0) < TA_MOST)))
+  if (ph !== undefined && card.kind === 'acid'
+    && (ph < PH_FAR.min || (ta !== undefined && ta > TA_MOST && (before.ta?.value ?? 0) < TA_MOST)))
     acts.push({ code: 'acid-too-far', ph })
   if (ph !== undefined && card.kind === 'carbonate' && ph > PH_FAR.max) acts.push({ code: 'carbonate-too-far', ph })
   return acts

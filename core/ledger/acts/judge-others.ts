@@ -77,10 +77,13 @@ export function judgeReading(before: LotState, after: LotState, read: EntryOf<'r
     const odd = (ta >= TOGETHER.sourFrom && ph >= TOGETHER.sourPh) || (ta <= TOGETHER.flatTo && ph <= TOGETHER.flatPh)
     if (odd) acts.push({ code: 'acids-disagree', ph, taGPerL: ta })
   }
-  if ((read.quantity === 'ta' || read.quantity === 'ph') && read.degassed === false) acts.push({ code: 'gassy-sample', quantity: read.quantity })
-  else if (read.quantity === 'ta' && read.degassed === undefined && gassy(before, read.at)) acts.push({ code: 'gassy-sample', quantity: 'ta' })
+  if ((read.quantity === 'ta' || read.quantity === 'ph')
+    && read.degassed === false) acts.push({ code: 'gassy-sample', quantity: read.quantity })
+  else if (read.quantity === 'ta' && read.degassed === undefined
+    && gassy(before, read.at)) acts.push({ code: 'gassy-sample', quantity: 'ta' })
   const malic = before.others.malic
-  if (read.quantity === 'malic' && malic?.origin === 'measured' && isWine(before) && before.bacteriaAt === undefined && malic.value - read.value > FELL)
+  if (read.quantity === 'malic' && malic?.origin === 'measured' && isWine(before) && before.bacteriaAt === undefined
+    && malic.value - read.value > FELL)
     acts.push({ code: 'malic-fell', from: malic.value, to: read.value })
   return acts
 }

@@ -10,7 +10,8 @@ export const taskEndedSchema = z.strictObject({
   outcome: z
     .enum(OUTCOMES)
     .describe(
-      'otherwise: done in another way; was-so: it was so already; skipped: not today, or left out; moved: to another time; could-not: tried, '
+      'otherwise: done in another way; was-so: it was so already; skipped: not today, or left out; moved: to another time; could-not: '
+        + 'tried, '
         + 'or nothing at hand; not-wanted: never again for this lot; seen: it may stay as it is'
     ),
   answer: z.string().min(1).max(40).optional().describe('which of the ways out that were offered'),

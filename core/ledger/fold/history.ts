@@ -120,7 +120,8 @@ function place(facts: readonly StandingFact[], fact: Fact): number {
 const newHeader = (facts: readonly StandingFact[]): CellarState => headerOf(facts.filter((f) => !f.struck).map((f) => f.fact))
 
 /** Folds on from the last state kept before a fact. */
-function foldOn({ entries, waiting, facts, header, checkpoints: known }: Omit<History, 'cellar' | 'tip'>, from = 0, tip?: Checkpoint): History {
+function foldOn({ entries, waiting, facts, header, checkpoints: known }: Omit<History, 'cellar' | 'tip'>, from = 0,
+  tip?: Checkpoint): History {
   const checkpoints = known.filter((c) => c.count <= from)
   const start = tip && tip.count <= from ? tip : (checkpoints.at(-1) ?? { count: 0, cellar: header })
   let cellar = withHeader(start.cellar, header)

@@ -131,7 +131,7 @@ describe('everything dissolved', () => {
       { numRuns: 60 }
     )
   }, 60_000)
-  it('malic acid and nitrogen that were measured are thinner after water, and a blend knows its bacteria, its yeast and its nutrient', () => {
+  it('water thins the malic acid and nitrogen measured, and a blend knows its bacteria, yeast and nutrient', () => {
     const [a, b] = [lots[0], lots[1]]
     const entries = [
       ...known(a, 1),

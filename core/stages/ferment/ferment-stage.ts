@@ -37,7 +37,8 @@ export const fermentStage: Stage<FermentSays> = {
 }
 
 /** A second look at a gravity that is dry by one. */
-function proofOf(lot: LotView, now: string): Pick<Task & { code: 'confirm-dryness' }, 'code' | 'key' | 'hoursLeft' | 'urgency' | 'window'>[] {
+type Proof = Pick<Task & { code: 'confirm-dryness' }, 'code' | 'key' | 'hoursLeft' | 'urgency' | 'window'>
+function proofOf(lot: LotView, now: string): Proof[] {
   const dryAt = needsProof(lot)
   if (dryAt === undefined) return []
   const hoursLeft = DRY_PROOF_H - hoursSince(dryAt, now)

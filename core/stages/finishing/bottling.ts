@@ -160,7 +160,8 @@ const sweetening = (lot: LotView, { from, due }: { from: string, due: string }):
 
 /** What is left in a bottling, a racking or a jug: no lot to be kept, topped up and measured. */
 function remnant(lot: LotView): Says {
-  const over = (code: 'drink-it' | 'vinegar' | 'pour-away'): WayOut => ({ code, drafts: [{ type: 'lot-amended', lotId: lot.id, ended: true }] })
+  const over = (code: 'drink-it' | 'vinegar' | 'pour-away'): WayOut =>
+    ({ code, drafts: [{ type: 'lot-amended', lotId: lot.id, ended: true }] })
   return {
     code: 'remnant',
     litres: lot.volume.value,

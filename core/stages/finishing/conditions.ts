@@ -222,7 +222,8 @@ export const JUDGES: Record<ConditionCode, Judge> = {
   'sound': (lot, now) => {
     const { smelt } = lot
     const fault = faultOf(lot, now)
-    if (smelt && fault && isHelped(lot, fault)) return { state: 'unknown', because: 'helped', at: smelt.at, evidence: [smelt.entryId], settle: look(lot) }
+    if (smelt && fault && isHelped(lot, fault))
+      return { state: 'unknown', because: 'helped', at: smelt.at, evidence: [smelt.entryId], settle: look(lot) }
     if (smelt && fault) return { state: 'not-met', because: fault, at: smelt.at, evidence: [smelt.entryId], settle: look(lot) }
     return smelt && hoursSince(smelt.at, now) <= SMELT_STANDS_H
       ? met([smelt.entryId], { at: smelt.at })
@@ -235,7 +236,8 @@ const keepStill = (lot: LotView): WayOut[] => [{ code: 'keep-still', drafts: [{ 
 /** What settles malic acid besides sulphite that locks it. */
 const pastMalic = (lot: LotView): WayOut[] => [
   { code: 'test-malic', action: { to: 'malolactic', lotId: lot.id } },
-  ...(isSorbated(lot) ? [] : [{ code: 'begin-malolactic', drafts: [{ type: 'lot-planned', lotId: lot.id, malolactic: 'after-pressing' }] } as const]),
+  ...(isSorbated(lot) ? []
+    : [{ code: 'begin-malolactic', drafts: [{ type: 'lot-planned', lotId: lot.id, malolactic: 'after-pressing' }] } as const]),
   { code: 'filter', action: { to: 'lot', lotId: lot.id, log: 'operation' } },
   { code: 'hold-by-heat', drafts: [{ type: 'lot-planned', lotId: lot.id, hold: 'heat' }] },
   { code: 'lower-ph', action: { to: 'correct', lotId: lot.id } }

@@ -43,8 +43,10 @@ describe('what finishing must not have done', () => {
     ['sweetened, held by sorbate, bottled', [sugar, sorbate, freeAt(1, 34), bottled(0.5)], []],
     ['the same, all of it', [sugar, sorbate, freeAt(1, 34), bottled(0.5, { bottles: [{ sizeMl: 750, count: 26 }] })], []],
     ['sweetened, heated, bottled', [sugar, heated, bottled(10)], []],
-    ['sugar for pressure, in bottles that hold it, and more of it in the vessel', [sugar, bottled(10, { closure: 'wired' })], ['soon sweet-unheld']],
-    ['the same under crown caps, and nobody meant it to sparkle', [sugar, bottled(10, { closure: 'crown' })], ['soon sweet-unheld', 'stop sweet-bottles']],
+    ['sugar for pressure, in bottles that hold it, and more of it in the vessel', [sugar, bottled(10, { closure: 'wired' })],
+      ['soon sweet-unheld']],
+    ['the same under crown caps, and nobody meant it to sparkle', [sugar, bottled(10, { closure: 'crown' })],
+      ['soon sweet-unheld', 'stop sweet-bottles']],
     [
       'a dry wine that was tested, sweetened, bottled',
       [[30, { type: 'reading', lotId, quantity: 'sugar', typed: '0.5', value: 0.5 }], sugar, bottled(10)],

@@ -57,7 +57,8 @@ const wild: fc.Arbitrary<Wild> = fc.record({
 
 function ledgerOf(w: Wild): Entry[] {
   const seen = (ago: number, draft: object) => entry(ago, { type: 'observation', lotId, text: 'x', ...draft } as Draft<Fact>)
-  const put = (ago: number, material: string, actual: number) => entry(ago, { type: 'addition', lotId, material, unit: 'g', actual } as Draft<Fact>)
+  const put = (ago: number, material: string, actual: number) =>
+    entry(ago, { type: 'addition', lotId, material, unit: 'g', actual } as Draft<Fact>)
   return [
     start(200, { style: w.style, onSkins: false }),
     entry(200, { type: 'lot-planned', lotId, malolactic: w.malolactic, sparkling: w.sparkling }),
@@ -83,7 +84,8 @@ function ledgerOf(w: Wild): Entry[] {
 type Step = [daysOn: number, draft: object]
 /** What a person does at the place that a condition points to, as that place proposes it. */
 function followed({ code, settle }: Condition, lot: LotView): Step[] {
-  const reading = (daysOn: number, quantity: string, value: number): Step => [daysOn, { type: 'reading', quantity, typed: String(value), value }]
+  const reading = (daysOn: number, quantity: string, value: number): Step =>
+    [daysOn, { type: 'reading', quantity, typed: String(value), value }]
   const seen = (daysOn: number, draft: object): Step => [daysOn, { type: 'observation', text: 'x', ...draft }]
   switch (settle!.to) {
     case 'measure':
@@ -106,10 +108,12 @@ function followed({ code, settle }: Condition, lot: LotView): Step[] {
       return dose.inParts ? [give(0.1, dose.grams), give(3, whole - dose.grams)] : [give(0.1, dose.grams)]
     }
     case 'move':
-      return [[0.1, { type: 'transfer', purpose: 'rack', from: { lotId }, to: { lotId }, outL: lot.volume.value, inL: lot.volume.value * 0.98 }]]
+      return [[0.1, { type: 'transfer', purpose: 'rack', from: { lotId }, to: { lotId }, outL: lot.volume.value,
+        inL: lot.volume.value * 0.98 }]]
     case 'racking':
-      return [[0.1, { type: 'transfer', purpose: 'rack', from: { lotId }, to: { lotId }, outL: lot.volume.value, inL: lot.volume.value * 0.98 }],
-        seen(20, { what: 'clarity', clarity: 'bright' })]
+      return [[0.1, { type: 'transfer', purpose: 'rack', from: { lotId }, to: { lotId }, outL: lot.volume.value,
+        inL: lot.volume.value * 0.98 }],
+      seen(20, { what: 'clarity', clarity: 'bright' })]
     case 'lot':
       return code === 'gas-out'
         ? [[0.1, { type: 'operation', what: 'degas' }], seen(0.2, { what: 'gas', gas: 'none' })]

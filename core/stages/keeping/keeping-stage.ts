@@ -9,7 +9,8 @@ export type KeepingSays =
   /** A dose went in and nobody has read what stayed free: that comes before any more of it. */
   | { code: 'measure-free', daysSince: number }
   | { code: 'sulphite-low', freeMgPerL: number, targetFreeMgPerL: number, assumed: ('ph' | 'free')[] }
-  | { code: 'check-sulphite', weeksSince: number, /** When it falls below; `mayBe`: it may have already. */ belowAt?: { low: string, high: string, mayBe: boolean } }
+  /** `belowAt`: when it falls below its level; `mayBe`: it may have already. */
+  | { code: 'check-sulphite', weeksSince: number, belowAt?: { low: string, high: string, mayBe: boolean } }
   /** Its pH is so high that no sensible amount protects it. */
   | { code: 'ph-too-high', ph: number, wantedFreeMgPerL: number }
   | { code: 'sulphite-odd', wrong: UpkeepFinding }

@@ -60,7 +60,8 @@ function whenOf(lot: LotView, step: PacketStep, day: number | undefined, now: st
       return dueFrom(onDay ?? later(lot.inoculatedAt!, USUAL_DAYS.ferment * DAY_H), now)
     case 'stabilise':
       // Sorbate and sulphite stop no ferment: the day of the leaflet does not replace two dry readings.
-      if (isFermenting(lot) || !(drynessOf(lot)?.proven || lot.alcoholic === 'stopped')) return { urgency: 'wait', waitsFor: 'dryness', window: { due: onDay ?? usual } }
+      if (isFermenting(lot) || !(drynessOf(lot)?.proven || lot.alcoholic === 'stopped'))
+        return { urgency: 'wait', waitsFor: 'dryness', window: { due: onDay ?? usual } }
       return dueFrom(onDay ?? drynessOf(lot)?.since ?? usual, now)
     case 'clear': {
       const before = lot.kit!.packets.flatMap((p, i) => (p.step === 'stabilise' ? [lot.endedTasks.get(packetTask(i))] : []))

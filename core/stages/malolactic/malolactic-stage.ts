@@ -116,7 +116,8 @@ function sugarInTheWay(lot: LotView): boolean {
 }
 
 const benchOf = (lot: LotView) => ({ to: 'malolactic', lotId: lot.id }) as const
-const block = (lot: LotView) => ({ code: 'block-malolactic', drafts: [{ type: 'lot-planned', lotId: lot.id, malolactic: 'blocked' }] }) as const
+const block = (lot: LotView) =>
+  ({ code: 'block-malolactic', drafts: [{ type: 'lot-planned', lotId: lot.id, malolactic: 'blocked' }] }) as const
 const warm = (lot: LotView) =>
   ({ code: 'warm-it', drafts: [{ type: 'operation', lotId: lot.id, what: 'warm' }], days: HELPED_DAYS }) as const
 const culture = (lot: LotView) => ({ code: 'another-culture', action: { to: 'malolactic', lotId: lot.id }, days: HELPED_DAYS }) as const
@@ -198,7 +199,8 @@ function goesOn(lot: LotView, cellar: CellarView, now: string, firstAt: string):
   const stalled = course?.findings.some((f) => f.code === 'stalled') === true
   const because: 'stalled' | 'not-begun' | 'long' | undefined = stalled
     ? 'stalled'
-    : hours > DECIDE_H.unfinished ? 'long' : hours > DECIDE_H.unstarted && !sign && looksAt(lot, bacteriaAt).length > 0 ? 'not-begun' : undefined
+    : hours > DECIDE_H.unfinished ? 'long' : hours > DECIDE_H.unstarted && !sign && looksAt(lot, bacteriaAt).length > 0 ? 'not-begun'
+      : undefined
   // What is decided rests on a look of these weeks; and what was answered is followed meanwhile.
   const fresh = looksAt(lot, bacteriaAt).some((at) => hoursSince(at, now) <= FRESH_H)
   const answered = isEnded({ key: STANDS }, lot.endedTasks, now)

@@ -6,7 +6,8 @@ export type MalolacticObstacle = 'sorbate' | 'conditions' | 'vinegar'
 export type MalolacticSays =
   /** With how well they can work, and what is worst. */
   | { code: 'start-malolactic', score?: number, limiting?: Limiting }
-  | { code: 'follow-malolactic', weeksSince: number, nearly: boolean, /** Nobody knows how warm it is. */ warmthUnknown?: true, endInDays?: { low: number, high: number } }
+  /** `warmthUnknown`: nobody knows how warm it is. */
+  | { code: 'follow-malolactic', weeksSince: number, nearly: boolean, warmthUnknown?: true, endInDays?: { low: number, high: number } }
   /** Nobody came to it, or it would not live: whether it is still wanted. */
   | { code: 'malolactic-wanted', because: MalolacticObstacle | 'late', score?: number, limiting?: Limiting }
   /** Sugar is left that bacteria would make vinegar of. */

@@ -45,7 +45,8 @@ const KEPT = 400
 function keyOf(lot: LotState): string {
   const { malolactic, cold } = courseOfLot(lot)
   const figures = [lot.sg, lot.ph, lot.ta, lot.others.malic].map((f) => f?.value ?? '')
-  return [lot.id, lot.alcoholic, lot.stream, lot.style, ...figures, lot.volume.value, malolactic, cold, ...Object.values(givenOf(lot))].join('|')
+  return [lot.id, lot.alcoholic, lot.stream, lot.style, ...figures, lot.volume.value, malolactic, cold,
+    ...Object.values(givenOf(lot))].join('|')
 }
 
 /** Takes in an answer that was worked out elsewhere (in a worker), so that the page need not. */

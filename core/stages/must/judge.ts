@@ -25,7 +25,8 @@ export function judgeMust(quantity: MustQuantity, value: number, style: Style): 
 export function judgeLot(lot: LotState): Judgement[] {
   if (!isMust(lot)) return []
   const judged: Judgement[] = []
-  if (lot.sg) judged.push(lot.kit ? judgeKit(reckonedBrix(lot.sg.value), lot.kit.targetSg) : judgeMust('brix', reckonedBrix(lot.sg.value), lot.style))
+  if (lot.sg) judged.push(lot.kit ? judgeKit(reckonedBrix(lot.sg.value), lot.kit.targetSg)
+    : judgeMust('brix', reckonedBrix(lot.sg.value), lot.style))
   if (setByMaker(lot.stream)) return judged
   if (lot.ph) judged.push(judgeMust('ph', lot.ph.value, lot.style))
   if (lot.ta) judged.push(judgeMust('ta', lot.ta.value, lot.style))

@@ -129,7 +129,8 @@ function soakingWarm(lot: LotView, now: string): MustFinding[] {
 function pitchBeside(steps: readonly CrushStep[], lot: LotView, now: string): MustFinding[] {
   const [measure, pitch] = [steps.find((s) => s.code === 'measure'), steps.find((s) => s.code === 'pitch')]
   const waiting = measure?.status === 'now' && !measure.missing?.includes('sugar')
-  if (!waiting || !pitch || pitch.status === 'done' || pitch.status === 'waiting' || hoursSince(lot.startedAt, now) < CANNOT_WAIT_H) return []
+  if (!waiting || !pitch || pitch.status === 'done' || pitch.status === 'waiting'
+    || hoursSince(lot.startedAt, now) < CANNOT_WAIT_H) return []
   return [taskOf(pitch, lot, now)]
 }
 /** Must that lies longer without yeast begins by itself, h: craft 3.5, common practice. */
