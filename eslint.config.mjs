@@ -38,6 +38,7 @@ const roomRules = ROOMS.map((rooms, i) => ({
     { patterns: [...outside, ...i < ROOMS.length - 1 ? [above(ROOMS.slice(i + 1).flat())] : []] }
   ] }
 }))
+const ONE_DAY = 'Days, months and clocks come from app/wording/days.ts.'
 /** Every folder of core/stages: a new one is held by the rule from its first line. */
 const STAGES = readdirSync(new URL('core/stages', import.meta.url), { withFileTypes: true }).filter(d => d.isDirectory()).map(d => d.name)
 /** What advises on a move has no tasks of its own: it stands on the stages, and none of them on it. */
@@ -106,6 +107,18 @@ export default withNuxt(
     rules: { '@stylistic/max-len': [
       'error',
       { code: 140, ignoreRegExpLiterals: true, ignoreUrls: true, ignoreComments: false }
+    ] }
+  },
+  {
+    name: 'presk/one-day',
+    files: ['{app,core,server,demo}/**/*.{ts,vue}'],
+    ignores: ['**/*.test.ts', 'app/wording/days.ts'],
+    // The UTC day of an instant is another one than the person's for half of the world in the evening.
+    rules: { 'no-restricted-syntax': [
+      'error',
+      { selector: 'CallExpression[callee.property.name="slice"][arguments.0.value=0][arguments.1.value=10]', message: ONE_DAY },
+      { selector: 'CallExpression[callee.property.name=/^toLocale(Date|Time)String$/]', message: ONE_DAY },
+      { selector: 'NewExpression[callee.property.name="DateTimeFormat"]', message: ONE_DAY }
     ] }
   },
   {

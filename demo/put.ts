@@ -1,3 +1,4 @@
+import { dayHereAfter } from '../app/wording/days'
 import type { Draft, Fact } from '../core/ledger'
 
 /** Lays an entry out some days before the day the demo is made, at an hour of that day. */
@@ -5,5 +6,5 @@ export type Put = (daysAgo: number, hour: number, draft: Draft<Fact>) => void
 /** Lays an entry out some hours before the instant the demo is made. */
 export type Ago = (hours: number, draft: Draft<Fact>) => void
 
-export const dayFrom = (now: Date, days: number): string => new Date(now.getTime() + days * 86_400_000).toISOString().slice(0, 10)
+export const dayFrom = (now: Date, days: number): string => dayHereAfter(now, days)
 export const yearOf = (now: Date, daysAgo: number): number => new Date(now.getTime() - daysAgo * 86_400_000).getFullYear()

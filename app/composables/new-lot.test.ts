@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { daysAgo, house, onPage, said, vessel, went } from './fixtures/house'
+import { dayHere } from '~/wording/days'
 
 const { useNewLot } = await import('./useNewLot')
 
@@ -77,7 +78,7 @@ describe('a new lot', () => {
       stream: 'frozen',
       style: 'red',
       volumeL: 22,
-      on: daysAgo(0).slice(0, 10)
+      on: dayHere(daysAgo(0))
     } as const
     const { cellar, lot } = await starting({ arrival: 'arrival-1' }, [...CELLAR, arrival as never])
     expect([lot.name.value, lot.stream.value, lot.style.value, lot.volume.text]).toEqual(['Blaufränkisch', 'frozen', 'red', '22'])
@@ -88,7 +89,7 @@ describe('a new lot', () => {
   it('fruit that was expected in kilograms comes as pounds to who weighs in pounds', async () => {
     const fruit = { type: 'arrival-expected', at: daysAgo(9), arrivalId: 'arrival-2', name: 'Grenache', stream: 'fresh',
       style: 'red' } as const
-    await house([{ ...fruit, massKg: 60, on: daysAgo(0).slice(0, 10) } as never], { arrival: 'arrival-2' }, { system: 'US' })
+    await house([{ ...fruit, massKg: 60, on: dayHere(daysAgo(0)) } as never], { arrival: 'arrival-2' }, { system: 'US' })
     const lot = onPage(() => useNewLot())
     // A pound is 0.45359237 kg.
     expect([lot.mass.text, lot.mass.unit]).toEqual(['132.3', 'lb'])

@@ -1,10 +1,10 @@
 import { type LotView, isHeld } from '~~/core/ledger'
 import { bottlesLeft } from '~~/core/stages'
 import { type WayStep, wayOf } from '~~/core/way'
+import { sayMonth } from '~/wording/days'
 
 const DAY = 86_400_000
 const NEVER = '9999-01-01T00:00:00.000Z'
-const MONTH = new Intl.DateTimeFormat('en-GB', { month: 'short' })
 /** How much of the year is shown: days back and ahead. */
 export const SPANS = {
   months3: { label: '3 months', back: 21, ahead: 70 },
@@ -51,7 +51,7 @@ export function useSeason(span: () => SpanKey) {
     const first = new Date(from)
     const marks: { label: string, at: number }[] = []
     const monthAfter = (m: Date) => new Date(m.getFullYear(), m.getMonth() + 1, 1)
-    for (let m = monthAfter(first); m.getTime() < to; m = monthAfter(m)) marks.push({ label: MONTH.format(m), at: placeOf(m.getTime()) })
+    for (let m = monthAfter(first); m.getTime() < to; m = monthAfter(m)) marks.push({ label: sayMonth(m), at: placeOf(m.getTime()) })
     return marks
   })
   return { rows, range, placeOf, months }

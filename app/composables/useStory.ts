@@ -1,4 +1,5 @@
 import { type Fact, type StandingFact, restatedValue } from '~~/core/ledger'
+import { sayWhen } from '~/wording/days'
 import { sayFact, sayRestated } from '~/wording/sentences'
 
 export interface StoryLine {
@@ -73,22 +74,4 @@ export function useStory() {
     return found
   }
   return { latest, linesOf, told, names }
-}
-
-// Making a formatter is slow; a ledger has hundreds of lines.
-const TIME = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit' })
-const DAY = new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric', month: 'short' })
-const DAY_AND_YEAR = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', year: 'numeric' })
-
-/** "today 07:21", "yesterday 18:05", "Tue 17 Nov", "3 Oct 2025"; to come "tomorrow 11:30", "Thu 26 Nov, 11:30". */
-export function sayWhen(at: string, now: string): string {
-  const then = new Date(at)
-  const today = new Date(now)
-  const dayOf = (d: Date) => new Date(d.getFullYear(), d.getMonth(), d.getDate()).getTime()
-  const daysAgo = Math.round((dayOf(today) - dayOf(then)) / 86_400_000)
-  if (daysAgo === 0) return `today ${TIME.format(then)}`
-  if (daysAgo === -1) return `tomorrow ${TIME.format(then)}`
-  if (daysAgo < -1) return `${DAY.format(then)}, ${TIME.format(then)}`
-  if (daysAgo === 1) return `yesterday ${TIME.format(then)}`
-  return (then.getFullYear() === today.getFullYear() || daysAgo < 200 ? DAY : DAY_AND_YEAR).format(then)
 }

@@ -119,7 +119,6 @@ export function useYeastBench() {
   )
   const culture = computed(() => ownName.value.trim() || card.value?.card.name || 'Yeast')
   const degrees = (c: number) => f.words(f.temperature(c))
-  const clockTime = (at: number) => new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit' }).format(at)
   const yeastG = computed(() => (plan.value ? Number(plan.value.yeastG.toPrecision(3)) : 0))
 
   async function begin() {
@@ -221,7 +220,6 @@ export function useYeastBench() {
     starter,
     culture,
     degrees,
-    clockTime,
     yeastG,
     begin,
     last,

@@ -1,5 +1,6 @@
 import type { Entry } from '~~/core/ledger'
 import { toCellarFile } from './to-cellar-file'
+import { dayHere } from '~/wording/days'
 
 /** A name as a file may have it on any disk. */
 const fileSafe = (name: string, otherwise: string): string =>
@@ -28,7 +29,7 @@ function download(blob: Blob, fileName: string): void {
 }
 
 /** What a cellar's file is called: by its name and the day. */
-export const fileNameOf = (name: string, now: Date): string => `${fileSafe(name, 'cellar')}-${now.toISOString().slice(0, 10)}.presk.json`
+export const fileNameOf = (name: string, now: Date): string => `${fileSafe(name, 'cellar')}-${dayHere(now)}.presk.json`
 
 /** The whole cellar as one JSON file, named for the cellar and the day. */
 export function downloadCellar(name: string, entries: readonly Entry[], now = new Date()): void {

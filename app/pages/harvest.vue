@@ -3,9 +3,8 @@ import { RIPENING_SOURCE, ripeningWorking } from '~/wording/workings'
 import { reasonsForBlock } from '~~/core/stages'
 import { MUST_WINDOWS } from '~~/core/must'
 import { ripening } from '~~/core/harvest'
-import { sayWhen } from '~/composables/useStory'
 import { newId } from '~/data/ids'
-import { sayDay } from '~/wording/days'
+import { dayHereAfter, sayDay, sayDayOf, sayWhen } from '~/wording/days'
 import { RIPE, sayCrossing, sayReason } from '~/wording/harvest'
 import { STYLE } from '~/wording/terms'
 
@@ -28,7 +27,7 @@ const coming = computed(() => [...cellar.state.arrivals.values()].find((a) => a.
 const logged = useLogged()
 async function plan() {
   const b = block.value!
-  const on = new Date(Date.parse(now.value) + pickDay.value * 86_400_000).toISOString().slice(0, 10)
+  const on = dayHereAfter(now.value, pickDay.value)
   if (
     await cellar.log([
       { type: 'arrival-expected', arrivalId: newId(), name: fruit.value, stream: 'fresh', style: b.style, massKg: b.expectKg!, on }
@@ -37,8 +36,7 @@ async function plan() {
     logged(`${fruit.value} is expected`)
 }
 const strike = useStrike()
-const DAY = new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric', month: 'short' })
-const dayOf = (days: number) => DAY.format(new Date(Date.parse(now.value) + days * 86_400_000))
+const dayOf = (days: number) => sayDayOf(Date.parse(now.value) + days * 86_400_000)
 const target = computed(() => ripe.value?.crossings.find((c) => c.quantity === 'brix' && c.kind === 'target'))
 /** Today counts as there. */
 const there = computed(() => target.value?.day !== undefined && target.value.day < 0.5)

@@ -19,6 +19,7 @@ import { type CellarName, StorageError } from '~/data/cellar-storage'
 import { openCellar, thisDevice } from '~/data/device'
 import { ledger, onLedgerDeath } from '~/workers/start'
 import type { Change, Committed, Issue, LedgerEngine, Opened, Trouble } from '~/data/ledger-engine'
+import { dayHere } from '~/wording/days'
 
 /** The engine's calls, wherever it runs: each answers later. */
 type Engine = {
@@ -58,7 +59,7 @@ export const useCellarStore = defineStore('cellar', () => {
   const facts = shallowRef<readonly StandingFact[]>([])
   const factCount = ref(0)
   const now = useNow()
-  const today = computed(() => now.value.slice(0, 10))
+  const today = computed(() => dayHere(now.value))
   /** As it is today: wood has drunk since. */
   const state = computed(() => cellarAt(told.value, today.value))
   /** Every lot as it is now. */

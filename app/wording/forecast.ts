@@ -1,11 +1,11 @@
 import type { Hours80 } from '~~/core/fermentation'
 import { counted } from './count'
+import { sayDayOf } from './days'
 
 /** How many readings a forecast rests on. */
 export const sayHours = (readings: number): string => (readings === 0 ? 'what is usual' : counted(readings, 'gravity', 'gravities'))
 
 const HOUR = 3_600_000
-const day = (ms: number): string => new Date(ms).toLocaleDateString('en-GB', { weekday: 'short', day: 'numeric', month: 'short' })
 const part = (ms: number): string => {
   const hour = new Date(ms).getHours()
   return hour < 5 ? 'at night' : hour < 11 ? 'in the morning' : hour < 14 ? 'at noon' : hour < 18 ? 'in the afternoon' : 'in the evening'
@@ -18,11 +18,12 @@ const part = (ms: number): string => {
 export function sayIn(band: Hours80, nowH: number, startAt: string): { mid: string, band: string } {
   const at = (h: number) => Date.parse(startAt) + h * HOUR
   const width = band.highHours - band.lowHours
+  const [low, high] = [sayDayOf(at(band.lowHours)), sayDayOf(at(band.highHours))]
   const near = width < 30 && Math.abs(band.midHours - nowH) < 60
   return {
-    mid: near ? `${day(at(band.midHours))}, ${part(at(band.midHours))}` : day(at(band.midHours)),
+    mid: near ? `${sayDayOf(at(band.midHours))}, ${part(at(band.midHours))}` : sayDayOf(at(band.midHours)),
     band: near
       ? `give or take ${Math.max(2, Math.round(width / 2))} h`
-      : day(at(band.lowHours)) === day(at(band.highHours)) ? '' : `${day(at(band.lowHours))} to ${day(at(band.highHours))}`
+      : low === high ? '' : `${low} to ${high}`
   }
 }

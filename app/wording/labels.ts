@@ -1,6 +1,7 @@
 import { type LabelWords, type LayoutKey, type SheetKey, abvInBottle, alcoholOnLabel, allergensOf, lotCode } from '~~/core/labels'
 import type { LotView } from '~~/core/ledger'
 import type { Allergen, OwnCards } from '~~/core/materials'
+import { dayHere, sayLongDay } from './days'
 import { CLOSURE, STREAM, STYLE } from './terms'
 
 export const LAYOUT: Record<LayoutKey, { label: string, hint: string }> = {
@@ -25,12 +26,6 @@ export const ALLERGEN_WORD: Record<Allergen, string> = {
   fish: 'fish',
   shellfish: 'shellfish'
 }
-/** The day as it was on the calendar of the cellar. */
-const dayOf = (at: string): string => {
-  const d = new Date(at)
-  return [d.getFullYear(), d.getMonth() + 1, d.getDate()].map((n) => String(n).padStart(2, '0')).join('-')
-}
-const DATE = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'long', year: 'numeric' })
 
 /** What of it the winemaker chooses. */
 export interface OwnLabel {
@@ -49,7 +44,7 @@ export function labelWords(lot: LotView, own: OwnLabel, cards?: OwnCards): Label
   const abv = abvInBottle(lot)
   const alcohol = abv && `${alcoholOnLabel(abv).percent} % vol`
   const contains = allergensOf(lot, cards).map((a) => ALLERGEN_WORD[a])
-  const code = lotCode(own.name || lot.name, dayOf(bottling?.at ?? lot.startedAt))
+  const code = lotCode(own.name || lot.name, dayHere(bottling?.at ?? lot.startedAt))
   const varieties = lot.varieties.map((v) => `${v.name}${share(v.share)}`).join(', ')
   const words = {
     name: own.name || lot.name,
@@ -57,7 +52,7 @@ export function labelWords(lot: LotView, own: OwnLabel, cards?: OwnCards): Label
     from: varieties,
     own: own.own,
     strength: [alcohol, own.sizeMl && `${own.sizeMl} mL`].filter(Boolean).join(' · '),
-    bottled: bottling ? `Bottled ${DATE.format(new Date(bottling.at))}` : '',
+    bottled: bottling ? `Bottled ${sayLongDay(bottling.at)}` : '',
     contains: contains.length ? `Contains ${list(contains)}` : '',
     lot: [`Lot ${code}`, own.notForSale && 'made at home, not for sale'].filter(Boolean).join(' · ')
   }
@@ -76,7 +71,7 @@ function records(lot: LotView, w: Omit<LabelWords, 'records'>, code: string, bot
     totalSo2 && `total SO2 ${totalSo2.value.toFixed(0)} mg/L`
   ].filter(Boolean)
   const closed =
-    bottling && [dayOf(bottling.at), bottling.closure && CLOSURE[bottling.closure].toLowerCase()].filter(Boolean).join(', ')
+    bottling && [dayHere(bottling.at), bottling.closure && CLOSURE[bottling.closure].toLowerCase()].filter(Boolean).join(', ')
   const short = [title, `Lot ${code}`, w.strength, closed && `Bottled ${closed}`, w.contains].filter(Boolean)
   const whole = [
     title,

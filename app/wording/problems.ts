@@ -5,6 +5,7 @@ import type { StorageError } from '~/data/cellar-storage'
 import type { FileProblem } from '~/data/cellar-file'
 import type { Issue } from '~/data/ledger-engine'
 import type { Doubt } from '~/data/review'
+import { sayLongDay } from './days'
 import { QUANTITY, QUANTITY_UNIT } from './terms'
 
 /** What is wrong with something typed, in one sentence that says what to do. */
@@ -113,7 +114,7 @@ export function sayLedgerProblem(problem: LedgerProblem): string {
       return 'A lot that is in the cellar is started a second time. The first start stands.'
     case 'before-start':
       return 'An entry lies before its lot began '
-        + `(${new Date(problem.startedAt).toLocaleDateString('en-GB', { day: 'numeric', month: 'long', year: 'numeric' })}). Move the `
+        + `(${sayLongDay(problem.startedAt)}). Move the `
         + 'start back, or correct its time.'
     case 'ferments-by-itself':
       return `The gravity fell by ${problem.fell.toFixed(3)} without yeast.`

@@ -3,7 +3,7 @@ import type { Shown } from '~/composables/useFormat'
 import type { CrushStepCode, Gate } from '~~/core/stages'
 import type { TestStep } from '~~/core/must'
 import { STEP } from './crush'
-import { sayDay } from './days'
+import { sayDay, sayDayOf } from './days'
 import { inDegrees } from './degrees'
 import { sayFaults } from './faults'
 import { sayPlan } from './plan'
@@ -153,7 +153,7 @@ function sayOutcome({ outcome, task, until }: Extract<Fact, { type: 'task-ended'
     case 'skipped':
       return task.startsWith('crush:') ? 'left out' : 'put off'
     case 'moved':
-      return until ? `moved to ${sayDay(until.slice(0, 10))}` : 'moved'
+      return until ? `moved to ${sayDayOf(until)}` : 'moved'
     case 'seen':
       return 'dismissed'
     case 'otherwise':

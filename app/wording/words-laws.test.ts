@@ -6,6 +6,7 @@ import { crushSteps, findingsOf, judgeLot, tasksOf } from '~~/core/stages'
 import { needsOfLot, supplyRows } from '~~/core/supplies'
 import { plausibleCellar } from '../../tests/cellars/plausible'
 import { sayStatus } from './crush'
+import { dayHere } from './days'
 import { type FigureKey, sayDerivation } from './derivations'
 import { sayFinding } from './findings'
 import { materialName } from './materials'
@@ -45,7 +46,7 @@ describe('words about lots as people have them, odd ones among them', () => {
               (step) =>
                 `step ${sayStatus(
                   step,
-                  (at) => at.slice(0, 10),
+                  dayHere,
                   () => 3
                 )}`
             )

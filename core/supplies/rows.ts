@@ -89,7 +89,8 @@ function inStore(stock: Stock | undefined, now: string): { usable: number, findi
 
 /** What a package is worth beside a fresh one. */
 function worth(p: Package, material: string, now: string, findings: SupplyFinding[]): number {
-  if (p.expires && p.expires < now.slice(0, 10)) {
+  // Good to the end of that day, wherever it ends last.
+  if (p.expires && Date.parse(p.expires) + DAY < Date.parse(now)) {
     findings.push({ code: 'expired', packageId: p.id, expires: p.expires, left: p.left })
     return 0
   }

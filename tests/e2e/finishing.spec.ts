@@ -12,7 +12,6 @@ async function saw(page: Page, what: string, scale: string, is: string) {
 }
 
 test('a white is tested, settled and bottled once all of its conditions are met', async ({ page }) => {
-  test.setTimeout(150_000)
   await openDemo(page, '/lots/lot-godello/ready')
   await expect(page.getByRole('heading', { name: 'Not ready: bottling, still' })).toBeVisible()
   const open = page.getByRole('list', { name: 'Conditions' })

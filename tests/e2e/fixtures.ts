@@ -62,6 +62,10 @@ export async function expectAccessible(page: Page, where: string, contrastOnly =
   expect(serious).toEqual([])
 }
 
+/** Presses it where it is on the page at this moment, and waits for nothing: it may have gone by itself. */
+export const pressIfThere = (what: Locator): Promise<void> =>
+  what.evaluateAll((all) => (all[0] as HTMLElement | undefined)?.click())
+
 /** Answers the first questions in metric units and stands at "Start a lot". */
 export async function ownCellar(page: Page): Promise<void> {
   await page.goto('/')

@@ -1,5 +1,5 @@
 import { mkdirSync, readFileSync, writeFileSync } from 'node:fs'
-import { choose, expect, openDemo, test, typeWhen, withoutWorkers } from './fixtures'
+import { choose, expect, openDemo, pressIfThere, test, typeWhen, withoutWorkers } from './fixtures'
 
 test('a figure tells how it came about, and the address keeps it open', async ({ page }) => {
   await openDemo(page, '/lots/lot-grenache')
@@ -141,7 +141,7 @@ test('a tab killed in mid-write leaves whole actions only', async ({ page, conte
     }
   })
   await page.getByRole('button', { name: 'Log for Tempranillo' }).click()
-  await page.waitForTimeout(500)
+  await page.waitForURL('about:blank')
   const again = await context.newPage()
   await again.goto('/lots/lot-tempranillo')
   await expect(again.getByRole('heading', { name: /^Tempranillo/ })).toBeVisible()
@@ -195,10 +195,7 @@ test('an entry damaged on disk is said, left out and not deleted; a part that fa
     }
   })
   // Whatever draws next runs into it; the link may be gone before the click arrives.
-  await page
-    .getByRole('link', { name: /^Grenache, 33/ })
-    .click({ timeout: 3000 })
-    .catch(() => undefined)
+  await pressIfThere(page.getByRole('link', { name: /^Grenache, 33/ }))
   await expect(page.getByText('This part cannot be shown', { exact: false }).first()).toBeVisible()
   // The rest of the page lives; a fresh page takes this fault away.
   await expect(page.getByRole('link', { name: 'Stores', exact: true })).toBeVisible()

@@ -1,3 +1,4 @@
+import { dayHereAfter } from '../../app/wording/days'
 import { readFileSync } from 'node:fs'
 import { expect, openDemo, test } from './fixtures'
 
@@ -16,7 +17,7 @@ test('the season shows every lot with its next step, keeps its span, and opens a
 
 test('going away: what has to be done before, and days the wrong way round', async ({ page }) => {
   await openDemo(page, '/season')
-  const day = (days: number) => new Date(Date.now() + days * 86_400_000).toISOString().slice(0, 10)
+  const day = (days: number) => dayHereAfter(Date.now(), days)
   await page.getByLabel('Away from').fill(day(10))
   await page.getByLabel('Back on').fill(day(4))
   await expect(page.getByText('You come back before you leave.')).toBeVisible()

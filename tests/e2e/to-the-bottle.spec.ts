@@ -12,7 +12,6 @@ async function read(page: Page, what: string, value: string, says: RegExp) {
 const knowingly = (page: Page) => page.getByRole('checkbox', { name: 'I know, and go on all the same' }).check()
 
 test('a red is fined by a trial, chilled, blended, bottled and tasted', async ({ page }) => {
-  test.setTimeout(60_000)
   await openDemo(page, '/bench/trial?lot=lot-carignan&of=egg-white')
   await choose(page, 'How many', '3 glasses')
   await choose(page, 'Chosen: the least that does it', '0.03 g/L')
@@ -54,7 +53,6 @@ test('a red is fined by a trial, chilled, blended, bottled and tasted', async ({
 })
 
 test('a white is sweetened by its ladder and held by sorbate with sulphite, and its bottles say so', async ({ page }) => {
-  test.setTimeout(120_000)
   await openDemo(page, '/lots/lot-godello?log=reading')
   await read(page, 'Free SO₂', '38', /^Free SO₂ 38 mg\/L/)
   await goWithin(page, '/bench/sweet?lot=lot-godello')

@@ -16,6 +16,9 @@ describe('the linter', () => {
     ['the core knows no framework', 'core/must/planted.ts', `import { ref } from 'vue'\nexport const x = ref\n`, 'no-restricted-imports'],
     ['the simulator knows no advice', 'simulator/planted.ts', `import { doseFor } from '../core/stages'\nexport const x = doseFor\n`,
       'no-restricted-imports'],
+    ['one day for all', 'app/data/planted.ts', `export const day = (at: string) => at.slice(0, 10)\n`, 'no-restricted-syntax'],
+    ['dates have one room', 'app/data/planted.ts', `export const d = new Intl.DateTimeFormat('en')\n`, 'no-restricted-syntax'],
+    ['sentences are lines too', 'app/wording/planted.ts', `export const said = '${'word '.repeat(30)}'\n`, '@stylistic/max-len'],
     ['lines are no longer than 140', 'core/must/planted.ts', `export const x = [${'1111111111, '.repeat(14)}1]\n`, '@stylistic/max-len']
   ])('%s', async (_name, filePath, text, rule) => {
     const [result] = await linter.lintText(text, { filePath })

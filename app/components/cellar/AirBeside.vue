@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { InstrumentState } from '~~/core/ledger'
+import { sayWhen } from '~/wording/days'
 import { sayFollowed } from '~/wording/followed'
-import { sayWhen } from '~/composables/useStory'
 
 /** One thermometer: what it shows, how the day went, and what is wrong with what it sent. */
 const props = defineProps<{ instrument: InstrumentState }>()

@@ -2,7 +2,7 @@
 import { NEUTRAL_FILLS, woodTime } from '~~/core/cellar'
 import type { Care, VesselState } from '~~/core/ledger'
 import { wantsSwelling } from '~~/core/stages'
-import { sayWhen } from '~/composables/useStory'
+import { sayWhen } from '~/wording/days'
 import { saySwelling } from '~/wording/findings'
 import { weeks } from '~/wording/findings/say'
 import { VESSEL, VESSEL_OF } from '~/wording/terms'

@@ -2,7 +2,7 @@
 import { type CrushStep, cameSulphited } from '~~/core/stages'
 import type { LotView } from '~~/core/ledger'
 import { CORRECT, STEP, hoursWords, sayStep } from '~/wording/crush'
-import { sayWhen } from '~/composables/useStory'
+import { sayWhen } from '~/wording/days'
 
 /** One step of crush day, opened: what it is for, and the way to do it here. */
 const props = defineProps<{ lot: LotView, step: CrushStep }>()

@@ -3,7 +3,7 @@ import type { CrushStep } from '~~/core/stages'
 import { isMust, type LotView } from '~~/core/ledger'
 import { CLOCKS } from '~~/core/must'
 import { hoursWords } from '~/wording/crush'
-import { sayWhen } from '~/composables/useStory'
+import { sayWhen } from '~/wording/days'
 
 /** Thawing, settling and cold soak: begun by a tap, then a clock with its own end and its own temperature. */
 const props = defineProps<{ lot: LotView, step: CrushStep & { code: 'thaw' | 'settle' | 'cold-soak' | 'heat-fruit' } }>()

@@ -2,6 +2,7 @@
 import { packetTask, tasksOf } from '~~/core/stages'
 import { isMust, type LotView, type PacketStep } from '~~/core/ledger'
 import { PACKET_STEP } from '~/wording/crush'
+import { sayWhen } from '~/wording/days'
 
 /** A kit's packets in their order: what is in, what is due, and what waits for what. */
 const props = defineProps<{ lot: LotView }>()

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { CrushStep } from '~~/core/stages'
-import { sayWhen } from '~/composables/useStory'
 import { STEP, sayStatus } from '~/wording/crush'
+import { sayWhen } from '~/wording/days'
 
 /** A lot's way from arrival to yeast as stations on a line; filled in the colour of its wine as far as it has come. */
 const props = defineProps<{ lotId: string, steps: CrushStep[], colour: string, current?: string | undefined }>()

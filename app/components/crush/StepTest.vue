@@ -3,9 +3,9 @@ import type { LotView } from '~~/core/ledger'
 import { testFerment } from '~~/core/must'
 import { SO2_SHARE } from '~~/core/sulphite'
 import { DRY_SG } from '~~/core/ledger'
+import { sayWhen } from '~/wording/days'
 import { materialName } from '~/wording/materials'
 import { TEST_STEP, TEST_VERDICT, type TestVerdict } from '~/wording/test-ferment'
-import { sayWhen } from '~/composables/useStory'
 
 /** The week of a test ferment, each day with its date and what goes in. */
 const props = defineProps<{ lot: LotView }>()

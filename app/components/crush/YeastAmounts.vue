@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { PITCH } from '~~/core/yeast'
-import { sayWhen } from '~/composables/useStory'
 import type { YeastBench } from '~/composables/useYeastBench'
+import { sayWhen } from '~/wording/days'
 import { sayPitchFinding } from '~/wording/yeast'
 
 /** How much yeast, nutrient and water, and the tap that begins the run. */

@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import type { YeastBench } from '~/composables/useYeastBench'
+import { sayClock } from '~/wording/days'
 import { sayPitchStep } from '~/wording/yeast'
 
 /** The run as it goes: the step that is on, the time to the next, and the gap of temperature before the yeast meets its must. */
 const props = defineProps<{ bench: YeastBench }>()
-const { log, run, alarm, mustC, slurry, gap, culture, degrees, clockTime, last, pitched, actual, another, pitchedOther, takeCalendar } =
+const { log, run, alarm, mustC, slurry, gap, culture, degrees, last, pitched, actual, another, pitchedOther, takeCalendar } =
   props.bench
 const f = useFormat()
 </script>
@@ -12,7 +13,7 @@ const f = useFormat()
 <template>
   <div v-if="run.begun.value" class="grid gap-4">
     <section class="run" aria-live="polite">
-      <p class="soft">{{ culture }}, {{ f.words(f.powder(run.begun.value.plan.yeastG)) }}, begun at {{ clockTime(run.begun.value.at) }}</p>
+      <p class="soft">{{ culture }}, {{ f.words(f.powder(run.begun.value.plan.yeastG)) }}, begun at {{ sayClock(run.begun.value.at) }}</p>
       <h1>{{ sayPitchStep(run.steps.value[run.on.value]!, degrees(run.steps.value[run.on.value]!.celsius)) }}</h1>
       <p v-if="!last" class="count">
         <span class="figure" role="timer" :aria-label="`${Math.ceil(run.left.value / 60000)} minutes left`">{{
@@ -23,7 +24,7 @@ const f = useFormat()
     </section>
     <ol class="line timed">
       <li v-for="(s, i) in run.steps.value" :key="i" :class="{ done: i < run.on.value, on: i === run.on.value }">
-        <span class="figure">{{ clockTime(s.at) }}</span
+        <span class="figure">{{ sayClock(s.at) }}</span
         ><span>{{ sayPitchStep(s, degrees(s.celsius)) }}</span>
       </li>
     </ol>

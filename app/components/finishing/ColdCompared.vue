@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { LotView } from '~~/core/ledger'
 import { type ColdCompared, coldCompared } from '~~/core/stages'
-import { sayDay } from '~/wording/days'
+import { sayDayOf } from '~/wording/days'
 
 /** What the cold did to a wine, beside what was foretold of it. */
 const props = defineProps<{ lot: LotView }>()
@@ -33,7 +33,7 @@ const weeks = computed(() => Math.max(1, Math.round(compared.value?.weeks ?? 0))
   <section v-if="compared" class="grid gap-2" aria-label="Foretold and measured">
     <h2>What the cold did</h2>
     <FigureTable
-      :caption="`Chilled ${sayDay(compared.chilledAt.slice(0, 10))}, read ${sayDay(compared.readAt.slice(0, 10))}`"
+      :caption="`Chilled ${sayDayOf(compared.chilledAt)}, read ${sayDayOf(compared.readAt)}`"
       :columns="[
         { key: 'label', label: '' },
         { key: 'before', label: 'Before', right: true },

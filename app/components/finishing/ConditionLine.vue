@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Condition } from '~~/core/stages'
-import { sayWhen } from '~/composables/useStory'
+import { sayWhen } from '~/wording/days'
 import { addressOf } from '~/wording/findings'
 import { sayCondition, settleLabel } from '~/wording/readiness'
 

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import type { LotView } from '~~/core/ledger'
 import { endingOf } from '~~/core/stages'
+import { sayWhen } from '~/wording/days'
 import { ENDING, SCHOOL } from '~/wording/ending'
-import { sayWhen } from '~/composables/useStory'
 
 /** Dry or not: the verdict, the readings it rests on, the sugar left and the alcohol by every school. */
 const props = defineProps<{ lot: LotView }>()

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { LotView } from '~~/core/ledger'
+import { sayWhen } from '~/wording/days'
 import { sayFollowed } from '~/wording/followed'
-import { sayWhen } from '~/composables/useStory'
 
 /** A floating hydrometer in this lot: what it shows, what is wrong with what it sent, and how it is set right. */
 const props = defineProps<{ lot: LotView }>()

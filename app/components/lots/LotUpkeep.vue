@@ -2,7 +2,7 @@
 import type { ApexOptions } from 'apexcharts'
 import { type LotView, keptAt } from '~~/core/ledger'
 import { TOLD_WITHIN, freeSo2Ahead, molecularSo2 } from '~~/core/sulphite'
-import { sayFarDay } from '~/wording/days'
+import { sayFarDayOf } from '~/wording/days'
 
 /** How a wine keeps its sulphite: molecular level over time by its own readings, the level wanted, and when it falls below. */
 const props = defineProps<{ lot: LotView }>()
@@ -54,7 +54,7 @@ const options = computed<ApexOptions>(() => {
     tooltip: { enabled: false }
   }
 })
-const day = (at: string) => sayFarDay(at.slice(0, 10), now.value)
+const day = (at: string) => sayFarDayOf(at, now.value)
 const said = computed(() => {
   const u = upkeep.value
   if (!u) return ''

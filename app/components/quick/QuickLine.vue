@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { formKey } from '~/composables/useEntryForm'
+import { sayWhen } from '~/wording/days'
 
 const open = defineModel<boolean>('open', { required: true })
 const cellar = useCellarStore()

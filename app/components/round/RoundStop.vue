@@ -2,7 +2,7 @@
 import { type LotView, SMELLS } from '~~/core/ledger'
 import { believedTemperatures, isCarried } from '~~/core/stages'
 import { type KeptStop, usualWork } from '~/composables/useRound'
-import { sayWhen } from '~/composables/useStory'
+import { sayWhen } from '~/wording/days'
 import { SMELL } from '~/wording/smells'
 import { OPERATION } from '~/wording/terms'
 

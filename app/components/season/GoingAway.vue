@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { type Absence, duringAbsence } from '~~/core/way'
+import { dayHere } from '~/wording/days'
 
 /** From a day to a day: what has to be done before, what can wait, and what is at risk. */
 const floor = useFloor()
@@ -31,7 +32,7 @@ const lists = computed(() => {
   )
   return (['before', 'at-risk', 'waits'] as const).map((fares) => ({ fares, ...WORDS[fares], tasks: all.filter((t) => t.fares === fares) }))
 })
-const first = computed(() => now.value.slice(0, 10))
+const first = computed(() => dayHere(now.value))
 </script>
 
 <template>

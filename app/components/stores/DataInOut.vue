@@ -6,6 +6,7 @@ import { chosenFile } from '~/data/chosen-file'
 import { type EntryOf, restatedValue } from '~~/core/ledger'
 import { ledgerCsv, readingsCsv } from '~/data/csv'
 import { downloadCellar, downloadText } from '~/data/download'
+import { dayHere, sayLongDay } from '~/wording/days'
 import { sayDoubt, sayFileProblem } from '~/wording/problems'
 import { sayFact } from '~/wording/sentences'
 
@@ -27,7 +28,7 @@ async function exportAll() {
 const story = useStory()
 const f = useFormat()
 const now = useNow()
-const stamp = () => new Date().toISOString().slice(0, 10)
+const stamp = () => dayHere(new Date())
 const exportReadings = async () =>
   downloadText(readingsCsv(await cellar.allEntries(), story.names, restated), `readings-${stamp()}.csv`, 'text/csv')
 /** Rounded to what the ledger deserves, so that a table is no list of sixteen digits. */
@@ -115,7 +116,7 @@ async function takeIn() {
       <div v-if="found" class="sheet found" role="status">
         <p>
           <b>{{ found.name || found.fileName }}</b
-          >, exported {{ new Date(found.exportedAt).toLocaleDateString('en-GB', { day: 'numeric', month: 'long', year: 'numeric' }) }},
+          >, exported {{ sayLongDay(found.exportedAt) }},
           holds {{ counted(found.review.lots, 'lot') }}.
         </p>
         <ul>

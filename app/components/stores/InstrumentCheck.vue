@@ -2,8 +2,8 @@
 import { fact } from '~~/core/drafts'
 import { type Draft, type EntryOf, type InstrumentState, type Restatement, type Standard, checkAgainst } from '~~/core/ledger'
 import { readNumber } from '~~/core/units'
+import { sayWhen } from '~/wording/days'
 import { materialName } from '~/wording/materials'
-import { sayWhen } from '~/composables/useStory'
 import type { InstrumentWords } from '~/wording/instruments'
 
 /** A check against one known value gives an offset, against two an offset and a slope. What it changes is shown first. */

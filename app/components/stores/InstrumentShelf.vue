@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import type { Entry, InstrumentState } from '~~/core/ledger'
+import { sayWhen } from '~/wording/days'
 import { INSTRUMENT } from '~/wording/instruments'
 import { sayCheck } from '~/wording/sentences'
-import { sayWhen } from '~/composables/useStory'
 
 const cellar = useCellarStore()
 const f = useFormat()

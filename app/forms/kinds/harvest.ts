@@ -1,6 +1,7 @@
 import { fact } from '~~/core/drafts'
 import type { EntryOf } from '~~/core/ledger'
 import { newId } from '~/data/ids'
+import { dayHereAfter } from '~/wording/days'
 import { ABOUT, LEANS } from '~/wording/harvest'
 import { STREAM, STREAM_HINT, STYLE } from '~/wording/terms'
 import { type EntryForm, choices, inMass, inVolume, number, orNone, text, wanting } from '../spec'
@@ -35,7 +36,7 @@ export const arrivalExpectedForm: EntryForm<'arrival-expected'> = {
         },
     { as: 'day', key: 'on', label: 'Expected on' }
   ],
-  blank: () => ({ name: '', stream: 'fresh', style: 'red', on: new Date(Date.now() + 3 * 86_400_000).toISOString().slice(0, 10) }),
+  blank: () => ({ name: '', stream: 'fresh', style: 'red', on: dayHereAfter(Date.now(), 3) }),
   from: (e) => ({ name: e.name, stream: e.stream, style: e.style, massKg: e.massKg, volumeL: e.volumeL, on: e.on }),
   draft(values, _context, before) {
     const [name, on] = [text(values, 'name'), text(values, 'on')]

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { FALLEN, PROTOCOL, type StabilityTest } from '~~/core/finishing'
-import { sayWhen } from '~/composables/useStory'
+import { sayWhen } from '~/wording/days'
 import { FALLEN_WORDS, PROTOCOL_WORDS, TEST_ADVICE, TEST_NAME, TEST_READY } from '~/wording/stability'
 
 /** Heat and cold tests: by a rule, on their clock, and what fell beside a glass that was left alone. */

@@ -2,17 +2,17 @@
 import { fact } from '~~/core/drafts'
 import type { LotView } from '~~/core/ledger'
 import { bottlesLeft, drinkWindowOf } from '~~/core/stages'
-import { sayFarDay } from '~/wording/days'
+import { sayFarDayOf, sayMonthAndYear } from '~/wording/days'
 import { CLOSURE } from '~/wording/terms'
 
 /** The bottle store: what lies there, where, how it was rated, and from when to when it is likely good. */
 const cellar = useCellarStore()
 const now = useNow()
 const logged = useLogged()
-const day = (at: string) => sayFarDay(at.slice(0, 10), now.value)
+const day = (at: string) => sayFarDayOf(at, now.value)
 const MONTH_MS = 30.4 * 86_400_000
 const monthOf = (at: string, months: number) =>
-  new Date(Date.parse(at) + months * MONTH_MS).toLocaleDateString('en-GB', { month: 'long', year: 'numeric' })
+  sayMonthAndYear(Date.parse(at) + months * MONTH_MS)
 const rows = computed(() =>
   cellar.lots
     .filter((l) => l.bottles > 0)

@@ -1,8 +1,7 @@
 <script setup lang="ts">
-import { sayDay } from '~/wording/days'
+import { sayDay, sayWhen } from '~/wording/days'
 import { CLOCK_RUNS, hoursWords, sayStep, STEP } from '~/wording/crush'
 import { STREAM, STYLE } from '~/wording/terms'
-import { sayWhen } from '~/composables/useStory'
 
 /** All lots between arrival and yeast: where each stands, what is next on the whole floor, what runs out of what. */
 const cellar = useCellarStore()

@@ -1,13 +1,14 @@
 <script setup lang="ts">
 import type { Draft, Fact } from '~~/core/ledger'
 import { lookEntries } from '~/composables/useRound'
+import { dayHere } from '~/wording/days'
 
 /** A sheet that was filled with a pencil, typed in: a row a vessel, with the times on it. */
 const tour = useRound()
 const cellar = useCellarStore()
 const settings = useSettingsStore()
 const logged = useLogged()
-const day = ref(new Date().toLocaleDateString('en-CA'))
+const day = ref(dayHere(new Date()))
 const readWith = ref([...cellar.state.instruments.values()].find((i) => i.kind === 'hydrometer')?.id ?? 'hydrometer')
 const { items: instruments, kindOf } = useGravityInstruments()
 const rows = tour.lots.value.map((lot) => ({

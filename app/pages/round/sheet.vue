@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { expectedAt } from '~~/core/stages'
-import { sayWhen } from '~/composables/useStory'
 import { usualWork } from '~/composables/useRound'
+import { sayFullDay, sayWhen } from '~/wording/days'
 
 /** A sheet for the wall of the cellar: one row a vessel, to be filled with a pencil. Prints on A5 or A4. */
 const tour = useRound()
@@ -19,8 +19,7 @@ const rows = computed(() =>
     cap: usualWork(lot).includes('punch-down')
   }))
 )
-const today = computed(() =>
-  new Date(now.value).toLocaleDateString('en-GB', { weekday: 'long', day: 'numeric', month: 'long', year: 'numeric' }))
+const today = computed(() => sayFullDay(now.value))
 const heads = computed(() => ['Vessel', 'Last', 'Expected', 'Time', 'Gravity', f.temperatureUnit.value, 'Cap', 'Smell, note'])
 const print = () => window.print()
 useHead({ title: 'Round sheet · Presk' })

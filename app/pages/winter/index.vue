@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { CLARITY_SHORT } from '~/wording/looks'
 import { MALOLACTIC_SHORT, sayRisk } from '~/wording/winter'
-import { sayFarDay } from '~/wording/days'
+import { sayFarDayOf } from '~/wording/days'
 
 /** All wines that lie over the winter: one line each, the one most at risk first. */
 const { lines } = useWinter()
 const now = useNow()
 const f = useFormat()
-const day = (at: string) => sayFarDay(at.slice(0, 10), now.value)
+const day = (at: string) => sayFarDayOf(at, now.value)
 const ago = (at: string | undefined) => {
   if (!at) return undefined
   const days = Math.floor((Date.parse(now.value) - Date.parse(at)) / 86_400_000)

@@ -24,7 +24,7 @@ export interface LotUpkeep extends SulphiteUpkeep {
 
 /** A wine that lay for years is judged by its last readings: older ones hardly weigh, and all of them would cost. */
 const LAST_READINGS = 24
-const known = new WeakMap<LotState, { day: string, upkeep: LotUpkeep | undefined }>()
+const known = new WeakMap<LotState, { day: number, upkeep: LotUpkeep | undefined }>()
 
 /** More free SO₂ than this is asked of no wine, mg/L: where its pH would want more, the pH is what is to be mended. Ours. */
 export const MOST_FREE_ASKED = 60
@@ -63,7 +63,8 @@ export function upkeepOf(lot: LotState, now: string): LotUpkeep | undefined {
   rememberUpkeep(lot, now, upkeep)
   return upkeep
 }
-const dayOf = (now: string): string => now.slice(0, 10)
+/** Which day it is, counted: for how long a thing that was learnt is good. */
+const dayOf = (now: string): number => Math.floor(Date.parse(now) / DAY)
 
 /** Takes in what was learnt elsewhere (in a worker) at that instant, so that the page need not: some 8 ms a wine. */
 export function rememberUpkeep(lot: LotState, now: string, upkeep: LotUpkeep | undefined): void {

@@ -34,7 +34,7 @@ export const gasStage: Stage<GasSays> = {
       return [
         {
           code: 'degas',
-          key: `degas:${known.at.slice(0, 10)}`,
+          key: `degas:${known.entryId}`,
           gas: known.is,
           evidence: [known.entryId],
           window: { due: later(known.at, 168) },

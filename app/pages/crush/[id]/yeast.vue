@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { sayWhen } from '~/composables/useStory'
 import { hoursWords, sayStep } from '~/wording/crush'
+import { sayWhen } from '~/wording/days'
 import { SOURCE, type YeastSource } from '~/wording/yeast-sources'
 
 const now = useNow()

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { FEED_AT_SG } from '~~/core/must'
-import { sayWhen } from '~/composables/useStory'
+import { sayWhen } from '~/wording/days'
 
 /** Sugar, honey or concentrate for a strong wine, fed to its ferment in parts. */
 const cellar = useCellarStore()

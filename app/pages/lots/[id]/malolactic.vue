@@ -1,8 +1,7 @@
 <script setup lang="ts">
 import { TIMINGS } from '~~/core/malolactic'
 import { isMust, isWine, type LotPlan } from '~~/core/ledger'
-import { sayWhen } from '~/composables/useStory'
-import { sayDay } from '~/wording/days'
+import { sayDayOf, sayWhen } from '~/wording/days'
 import { MALOLACTIC } from '~/wording/plan'
 import { DECISION, DECISION_REASON, HYDRATION, TIMING } from '~/wording/malolactic'
 import { sayScore } from '~/wording/findings/malolactic'
@@ -36,7 +35,7 @@ const inDays = computed(() => {
 })
 /** No clock time: a forecast of weeks has none. */
 const dayIn = (days: number) =>
-  (days < 1 ? 'today' : sayDay(new Date(Date.parse(now.value) + days * 86_400_000).toISOString().slice(0, 10)))
+  (days < 1 ? 'today' : sayDayOf(Date.parse(now.value) + days * 86_400_000))
 const likely = computed(() => {
   const d = inDays.value
   if (!d) return ''

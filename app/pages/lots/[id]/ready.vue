@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { isHeld } from '~~/core/ledger'
 import { GATES, type Gate } from '~~/core/stages'
-import { sayWhen } from '~/composables/useStory'
+import { sayWhen } from '~/wording/days'
 import { GATE } from '~/wording/readiness'
 
 /** Whether a lot is ready for each step of finishing: one gate at a time, condition by condition. */

@@ -1,6 +1,6 @@
 <script setup lang="ts">
+import { sayWhen } from '~/wording/days'
 import { sayCause, sayRestartFinding, sayRestartStep } from '~/wording/restart'
-import { sayWhen } from '~/composables/useStory'
 
 /** A stuck ferment, restarted: what stopped it, conditions set right, and a starter that is schooled to the wine. */
 const cellar = useCellarStore()
