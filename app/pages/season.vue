@@ -29,11 +29,7 @@ useHead({ title: 'Season · Presk' })
 <template>
   <div>
     <TodayTabs />
-    <header class="head">
-      <div>
-        <h1>The season</h1>
-        <p class="soft">What each lot has done, and when the next steps come. The windows move with what you log.</p>
-      </div>
+    <PageHead title="The season" lead="What each lot has done, and when the next steps come. The windows move with what you log.">
       <div class="spans" role="group" aria-label="How much is shown">
         <UButton
           v-for="i in items"
@@ -45,7 +41,7 @@ useHead({ title: 'Season · Presk' })
           {{ i.label }}
         </UButton>
       </div>
-    </header>
+    </PageHead>
     <p v-if="rows.length === 0" class="soft">No lot yet. Start one, and its way to the bottle appears here.</p>
     <template v-else>
       <div class="row scale" aria-hidden="true">
@@ -92,14 +88,6 @@ useHead({ title: 'Season · Presk' })
 </template>
 
 <style scoped>
-.head {
-  display: flex;
-  flex-wrap: wrap;
-  justify-content: space-between;
-  align-items: end;
-  gap: 12px 24px;
-  margin-bottom: 14px;
-}
 .spans {
   display: flex;
   gap: 8px;

@@ -4,20 +4,8 @@ const logged = useLogged()
 </script>
 
 <template>
-  <section class="equipment" aria-label="Equipment">
-    <h2>What you can measure</h2>
+  <StoreSection title="What you can measure" label="Equipment">
     <p class="soft">Presk does not ask for what you cannot measure. It uses usual values and waiting times instead.</p>
     <EntryForm type="equipment-said" send="Save" @done="logged('Equipment saved')" />
-  </section>
+  </StoreSection>
 </template>
-
-<style scoped>
-.equipment {
-  display: grid;
-  gap: 12px;
-  max-width: 640px;
-  border-top: 1.5px solid var(--line);
-  padding-top: 18px;
-  margin-top: 22px;
-}
-</style>

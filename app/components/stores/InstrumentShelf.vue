@@ -21,11 +21,10 @@ const last = (i: InstrumentState) => i.checks.at(-1)
 </script>
 
 <template>
-  <section class="instruments" aria-label="Instruments">
-    <h2>Instruments</h2>
+  <StoreSection title="Instruments" label="Instruments">
     <p class="soft">
-      A reading names its instrument. When one is found to be off, everything read with it since its last check is put right, and what was
-      typed stays as it was typed.
+      Every reading names its instrument. If a check finds one off, Presk corrects all readings since the last check, and keeps what you
+      typed.
     </p>
     <ul>
       <li v-for="i in instruments" :key="i.id">
@@ -49,20 +48,14 @@ const last = (i: InstrumentState) => i.checks.at(-1)
       </li>
     </ul>
     <EntryForm type="instrument-added" send="Add it" @done="added" />
-    <p class="soft small">{{ f.words(f.temperature(20)) }} is taken as a hydrometer’s own temperature unless a reading says otherwise.</p>
-  </section>
+    <p class="soft small">
+      {{ f.words(f.temperature(20)) }} is the usual calibration temperature of a hydrometer; you can enter another one for yours.
+    </p>
+  </StoreSection>
 </template>
 
 <style scoped>
-.instruments {
-  display: grid;
-  gap: 12px;
-  max-width: 640px;
-  border-top: 1.5px solid var(--line);
-  padding-top: 18px;
-  margin-top: 22px;
-}
-.instruments > ul > li {
+li {
   border-top: 1.5px solid var(--line);
   padding: 10px 0;
 }

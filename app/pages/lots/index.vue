@@ -17,10 +17,9 @@ useHead({ title: 'Lots · Presk' })
 
 <template>
   <div>
-    <div class="head">
-      <h1>Lots</h1>
+    <PageHead title="Lots">
       <UButton to="/lots/new" size="lg" icon="i-lucide-plus">Start a lot</UButton>
-    </div>
+    </PageHead>
     <TextField
       v-if="floor.items.value.length > 8"
       v-model="wanted"
@@ -53,12 +52,6 @@ useHead({ title: 'Lots · Presk' })
 </template>
 
 <style scoped>
-.head {
-  display: flex;
-  justify-content: space-between;
-  align-items: center;
-  margin-bottom: 14px;
-}
 .lots a {
   display: grid;
   grid-template-columns: 10px minmax(9rem, 1fr) minmax(0, 1.4fr) minmax(0, 1fr);

@@ -22,14 +22,10 @@ useHead({ title: 'Winter · Presk' })
 <template>
   <div>
     <TodayTabs />
-    <header class="head">
-      <div>
-        <h1>The winter</h1>
-        <p class="soft">Every wine that lies, the one most at risk first.</p>
-      </div>
+    <PageHead title="The winter" lead="All wines in store, the one most at risk first.">
       <UButton v-if="lines.length" to="/winter/sulphite" size="lg" variant="outline">The month’s sulphite round</UButton>
-    </header>
-    <p v-if="lines.length === 0" class="soft">No wine lies yet. A lot comes here when its ferment is over.</p>
+    </PageHead>
+    <p v-if="lines.length === 0" class="soft">No wine in store yet. A lot appears here once its ferment is over.</p>
     <ul v-else class="rows">
       <li v-for="{ lot, sulphite, risks, airL, next } in lines" :key="lot.id">
         <NuxtLink :to="`/lots/${lot.id}`" class="name">
@@ -74,16 +70,6 @@ useHead({ title: 'Winter · Presk' })
 </template>
 
 <style scoped>
-.head {
-  display: flex;
-  flex-wrap: wrap;
-  justify-content: space-between;
-  align-items: end;
-  gap: 12px 24px;
-}
-.rows {
-  margin-top: 18px;
-}
 li {
   display: grid;
   grid-template-columns: minmax(9rem, 1fr) minmax(11rem, 1.1fr) minmax(11rem, 1fr) minmax(12rem, 1.4fr);

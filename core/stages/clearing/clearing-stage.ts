@@ -1,5 +1,5 @@
 import type { Finding } from '../../findings'
-import { type Clarity, type LotView, isHeld, isWine } from '../../ledger'
+import { type Clarity, type LotView, isClear, isHeld, isWine } from '../../ledger'
 import { wineFrom } from '../off-lees'
 import { isOnSkins } from '../skins'
 import { type Stage, hoursSince, later } from '../stage'
@@ -21,7 +21,6 @@ const LOOK_H = 5 * 168
 const RACKINGS = 2
 /** Time may take it after all, days. */
 const WAIT_DAYS = 42
-const CLEAR: readonly Clarity[] = ['clear', 'bright']
 
 /** Between its first racking and a clear wine. Stands beside what else it asks for. */
 export const clearingStage: Stage<ClearingSays> = {
@@ -43,7 +42,7 @@ export const clearingStage: Stage<ClearingSays> = {
     const racked = lot.rackedAt!
     const hours = hoursSince(racked, now)
     const seen = lot.clarity && lot.clarity.at > racked ? lot.clarity : undefined
-    if (seen && CLEAR.includes(seen.is)) return []
+    if (seen && isClear(seen.is)) return []
     const about = { task: true, lotId: lot.id, evidence: seen ? [seen.entryId] : [] } as const
     const weeksSince = hours / 168
     // What was fined settles on its own clock.

@@ -1,8 +1,8 @@
 import {
-  type Clarity,
   DRY_PROOF_H,
   type LotView,
   drynessOf,
+  isClear,
   isFermenting,
   isWine,
   MOST_FREE_ASKED,
@@ -72,7 +72,6 @@ const COLD_DAYS = 7
 const WAIT_DAYS = 30
 /** Sorbic acid that still counts, mg/L: the least dose, less what scales and volumes are off. */
 const SORBIC_HOLDS = 0.8 * SORBIC_LEAST
-const CLEAR: readonly Clarity[] = ['clear', 'bright']
 
 type Judge = (lot: LotView, now: string) => Omit<Condition, 'code'>
 const look = (lot: LotView): Action => ({ to: 'lot', lotId: lot.id, log: 'note' })
@@ -128,7 +127,7 @@ export const JUDGES: Record<ConditionCode, Judge> = {
     const { clarity } = lot
     if (lot.plan.clarity === 'accept') return met([], { because: 'accepted' })
     if (!clarity || (lot.rackedAt && clarity.at < lot.rackedAt)) return { state: 'unknown', evidence: [], settle: look(lot) }
-    return CLEAR.includes(clarity.is)
+    return isClear(clarity.is)
       ? met([clarity.entryId], { because: clarity.is, at: clarity.at })
       : { state: 'not-met', because: clarity.is, at: clarity.at, evidence: [clarity.entryId], settle: { to: 'racking', lotId: lot.id } }
   },
