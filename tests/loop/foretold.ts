@@ -1,6 +1,7 @@
 import { lotAt } from '../../core/ledger'
 import { type WayStepCode, wayOf } from '../../core/way'
-import { type Season, lotId } from './season'
+import type { Season } from './hand'
+import { lotId } from './scenarios'
 
 /** Whether what was foretold came in its window, by step; only of what was still to come when it was foretold, and came. */
 export function windowsHeld({ history, foretold }: Season): { code: WayStepCode, held: boolean }[] {

@@ -1,6 +1,6 @@
 import { TOTAL_LIMIT } from '../../core/sulphite'
 import { gravityOf, molecularOf, wineAcids } from '../../simulator'
-import type { Season } from './season'
+import type { Season } from './hand'
 
 /** What a season is judged by, on the wine as it truly is. */
 export interface Verdict {
@@ -36,8 +36,8 @@ export function judge({ scenario, wine, filled, bottledDay, tasks, unprotectedDa
   const blind = scenario.lacks?.includes('ph-meter') && scenario.lacks.includes('acid-kit')
   if (!blind && (ph > 3.95 || ta < 3.4 || ta > 11)) faults.push(`pH ${ph.toFixed(2)}, TA ${ta.toFixed(1)}`)
   // A base wine is kept low, for its second yeast.
-  if (!scenario.plan?.sparkling && keptDays > 20 && unprotectedDays / keptDays > 0.35) faults.push(`unprotected `
-    + `${unprotectedDays.toFixed(0)} of ${keptDays.toFixed(0)} days`)
+  if (!scenario.plan?.sparkling && keptDays > 20 && unprotectedDays / keptDays > 0.35)
+    faults.push(`unprotected ${unprotectedDays.toFixed(0)} of ${keptDays.toFixed(0)} days`)
   const taskCount = [...tasks].filter(([code]) => !code.includes(':')).reduce((sum, [, n]) => sum + n, 0)
   return {
     sound: faults.length === 0,

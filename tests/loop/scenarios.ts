@@ -1,6 +1,9 @@
 import { normalFrom, seeded } from '../../core/units'
 import { type Colour, type MustTruth, potassiumFor, taOf } from '../../simulator'
 
+/** The one lot of a season, in its ledger. */
+export const lotId = 'lot-of-loop'
+
 /** A household and what it makes: what the follower starts from. */
 export interface Scenario {
   name: string

@@ -1,0 +1,143 @@
+import { addition, fact, reading } from '../../core/drafts'
+import type { Finding, WayOut } from '../../core/findings'
+import { answerDrafts } from '../../core/findings'
+import { type Draft, type Entry, type Fact, type History, type LotView, type ReadingQuantity, historyOf, lotAt,
+  propose } from '../../core/ledger'
+import { entrySchema } from '../../core/ledger/schema'
+import { cardOf } from '../../core/materials'
+import { doseFor } from '../../core/stages'
+import { SO2_SHARE } from '../../core/sulphite'
+import type { WayStep } from '../../core/way'
+import { type Instruments, SEE, type Wine, addSulphite, instrumentsOf, wineFrom } from '../../simulator'
+import { openingOf } from './opening'
+import { type Scenario, lotId, mustOf } from './scenarios'
+
+/** What came of a season. */
+export interface Season {
+  scenario: Scenario
+  seed: number
+  wine: Wine
+  history: History
+  lot: LotView
+  /** Day on which it was bottled. */
+  bottledDay?: number
+  bottles: number
+  /** As it was when the bottles were closed. */
+  filled?: Wine
+  /** Free SO₂ below what protects, days; of those that a kept wine had. */
+  unprotectedDays: number
+  keptDays: number
+  tasks: Map<string, number>
+  refused: string[]
+  /** What the way foretold at the start and in the first winter, by step; instants. */
+  foretold: { day: number, steps: readonly WayStep[] }[]
+  /** Asked for, and nothing that the follower knows answers it. */
+  unknown: Set<string>
+}
+
+const DAY_MS = 86_400_000
+
+/** Whoever follows Presk: their wine, what they see of it, the ledger they write, and the day it is. Writes entries as the forms do. */
+export class Hand {
+  history: History
+  readonly wine: Wine
+  readonly see: Instruments
+  readonly start = Date.UTC(2026, 8, 20, 8)
+  count = 0
+  day = 0
+  heldAt: number | undefined
+  /** Kept warm by hand until a day, because Presk asked for it. */
+  warmUntil = 0
+  /** Told that bacteria are too cold: kept warm for as long as they work. */
+  warmForBacteria = false
+  asked = new Set<string>()
+  marblesL = 0
+  toppingL: number
+  season: Season
+
+  constructor(readonly scenario: Scenario, seed: number) {
+    const must = mustOf(scenario, seed)
+    this.wine = wineFrom(seed, must)
+    this.see = instrumentsOf(seed)
+    this.toppingL = scenario.lacks?.includes('topping') ? 0 : 15
+    this.history = historyOf(openingOf(scenario).map((draft) => this.entry(draft)))
+    this.season = {
+      scenario, seed, wine: this.wine, history: this.history, lot: this.lot(), bottles: 0, unprotectedDays: 0, keptDays: 0,
+      tasks: new Map(), foretold: [], refused: [], unknown: new Set()
+    }
+  }
+
+  lacks = (what: NonNullable<Scenario['lacks']>[number]): boolean => this.scenario.lacks?.includes(what) ?? false
+  now = (): string => new Date(this.start + Math.round(this.day * DAY_MS)).toISOString()
+  lot = (): LotView => lotAt(this.history.cellar.lots.get(lotId)!, this.now())
+
+  entry(draft: Draft<Fact>, at = this.now()): Entry {
+    return entrySchema.parse({ id: `loop-${String(++this.count).padStart(6, '0')}`, device: 'loop', at, written: at, ...draft })
+  }
+
+  /** Written as the forms do: checked, and refused where the ledger refuses. */
+  log(...drafts: Draft<Fact>[]): boolean {
+    const { history, refused } = propose(this.history, drafts.map((draft) => this.entry(draft)))
+    if (refused.length > 0) {
+      this.season.refused.push(...refused.map((r) => r.code))
+      return false
+    }
+    this.history = history
+    return true
+  }
+
+  tally(code: string): void {
+    this.season.tasks.set(code, (this.season.tasks.get(code) ?? 0) + 1)
+  }
+
+  read(quantity: ReadingQuantity, value: number, more = {}): boolean {
+    return this.log(reading({ lotId, quantity, typed: String(value), value, ...more }))
+  }
+
+  look(what: 'clarity' | 'gas' | 'smell' | 'heat-test' | 'cold-test' | 'warm-glass' | 'bubbles' | 'taste', more: object): boolean {
+    return this.log(fact('observation', { lotId, what, text: 'seen', ...more }))
+  }
+
+  work(what: Extract<Fact, { type: 'operation' }>['what'], more = {}): boolean {
+    return this.log(fact('operation', { lotId, what, ...more }))
+  }
+
+  done(task: Finding, outcome: 'done' | 'skipped' = 'done'): void {
+    this.log(fact('task-ended', { lotId, task: task.key, outcome }))
+  }
+
+  gravity(): void {
+    const celsius = SEE.celsius(this.wine, this.see)
+    this.log(
+      reading({ lotId, quantity: 'sg', typed: 'sg', value: SEE.sg(this.wine, this.see) }),
+      reading({ lotId, quantity: 'temperature', typed: 'c', value: celsius })
+    )
+    const smells = SEE.smells(this.wine, this.see)
+    if (smells[0] !== 'clean') this.look('smell', { smells })
+  }
+
+  give(material: string, amount: number, planned = amount): boolean {
+    const card = cardOf(material)
+    // A scale with steps of a tenth of a gram.
+    const actual = Math.round(amount * 10) / 10
+    if (actual <= 0) return card !== undefined
+    return this.log(addition({ lotId, material, planned, actual }, this.history.cellar.cards))
+  }
+
+  sulphite(lot: LotView, aim: 'level' | 'next-round' | 'bottle' | 'lock', grams = doseFor(lot, aim).grams): void {
+    const weighed = Math.round(grams * 10) / 10
+    if (weighed <= 0) return
+    if (this.give('potassium-metabisulphite', weighed, grams))
+      addSulphite(this.wine, (weighed * SO2_SHARE['potassium-metabisulphite'] * 1000) / this.wine.litres)
+  }
+
+  way(task: Finding, ...codes: WayOut['code'][]): WayOut | undefined {
+    const all = [...(task.waysOut ?? []), ...(task.waysRound ?? [])]
+    return codes.map((code) => all.find((w) => w.code === code)).find((w) => w !== undefined)
+  }
+
+  take(task: Finding, way: WayOut | undefined): void {
+    if (way) this.log(...answerDrafts(task, way, this.now()))
+    else this.done(task)
+  }
+}
