@@ -18,6 +18,8 @@ export const WAY_OUT: Record<WayOutCode, { label: string, hint: string }> = {
   'hold-by-sorbate': { label: 'Sorbate and sulphite', hint: 'never after malolactic' },
   'hold-by-heat': { label: 'Pasteurise the bottles', hint: 'a water bath, bottle by bottle' },
   'begin-malolactic': { label: 'Start malolactic', hint: 'with bacteria' },
+  'bacteria-early': { label: 'Add them during the ferment', hint: 'a day after the yeast' },
+  'bacteria-late': { label: 'Keep to the plan', hint: 'a culture that tolerates more alcohol' },
   'malolactic-by-itself': { label: 'Let it start by itself', hint: 'takes longer and is less certain' },
   'another-culture': { label: 'Add a fresh culture', hint: 'one that tolerates this wine' },
   'feed-bacteria': { label: 'Feed the bacteria', hint: 'nutrient made for them, lees stirred' },

@@ -76,6 +76,8 @@ export const WAYS_OUT = [
   'hold-by-sorbate',
   'hold-by-heat',
   'begin-malolactic',
+  'bacteria-early',
+  'bacteria-late',
   'malolactic-by-itself',
   'another-culture',
   'feed-bacteria',

@@ -42,6 +42,8 @@ export const CONTRADICTIONS: readonly (readonly [string, string])[] = [
   ['check-sulphite', 'start-malolactic'],
   ['check-sulphite', 'follow-malolactic'],
   ['start-malolactic', 'malolactic-wanted'],
+  ['start-malolactic', 'malolactic-early'],
+  ['malolactic-early', 'stuck'],
   ['start-malolactic', 'follow-malolactic'],
   ['start-malolactic', 'sulphite-after-malolactic'],
   ['start-malolactic', 'geraniums'],
@@ -113,7 +115,7 @@ export const LAWS: Readonly<Record<string, (said: Said, entries: readonly Entry[
   'no dose over a limit': doseOverLimit,
   'proofs outlive a move': (said, entries) => proofLost(entries, said),
   'a decision has ways out': ({ tasks }) => {
-    const stands = tasks.find((t) => ['stuck', 'tell-if-dry', 'not-begun', 'malolactic-stands', 'malolactic-wanted'].includes(t.code) && !t.waysOut?.length)
+    const stands = tasks.find((t) => ['stuck', 'tell-if-dry', 'not-begun', 'malolactic-stands', 'malolactic-wanted', 'malolactic-early'].includes(t.code) && !t.waysOut?.length)
     return stands?.key
   },
   'a task leads somewhere': ({ tasks }) => tasks.find((t) => t.action === undefined && !t.waysOut?.length && !t.waysRound?.length && !PLAIN.has(t.code))?.key,

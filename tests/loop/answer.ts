@@ -93,6 +93,8 @@ export function answer(hand: Hand, task: StageFinding, lot: LotView): void {
       if (!hand.lacks('sugar-test')) hand.read('sugar', SEE.sugar(w, hand.see))
       else hand.take(task, hand.way(task, 'dry-for-this-wine', 'no-malolactic'))
       return
+    case 'malolactic-early':
+      return hand.take(task, hand.way(task, 'bacteria-early'))
     case 'malolactic-wanted':
       if (w.celsius < 16 && hand.way(task, 'warm-it')) hand.warmUntil = hand.day + 28
       return hand.take(task, hand.way(task, 'warm-it', 'no-malolactic'))

@@ -1,4 +1,4 @@
-import type { ConditionFinding, Limiting } from '~~/core/malolactic'
+import { type ConditionFinding, type Limiting, USUAL_CONDITIONS } from '~~/core/malolactic'
 import type { MalolacticSays } from '~~/core/stages'
 import { listed } from '../listed'
 import { type SayFormat, type WordsFor, capital, days, weeks } from './say'
@@ -75,6 +75,12 @@ export const MALOLACTIC_SAYS: WordsFor<MalolacticSays> = {
         : `Conditions are ${sayScore(score)}${limiting && score < 0.6 ? `: the problem is ${LIMITING[limiting]}` : ''}. `
     }No sulphite before or during malolactic. If you do not want it, change the plan.`,
     action: 'Plan malolactic'
+  }),
+  'malolactic-early': ({ abv }) => ({
+    title: 'Add the bacteria during the ferment?',
+    reason: `This must can make about ${abv.toFixed(1)} % vol, and most malolactic bacteria stop near ${USUAL_CONDITIONS.toleranceAbv}. `
+      + 'While there is little alcohol they start more easily. Check the packet: it says which musts and yeasts they tolerate.',
+    action: 'See the conditions'
   }),
   'malolactic-wanted': ({ because, score, limiting }) => ({
     title: 'Do you still want malolactic?',

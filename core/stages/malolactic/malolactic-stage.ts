@@ -1,6 +1,7 @@
 import { type Finding, type Urgency, isEnded } from '../../findings'
-import { type LotView, isFermenting, isHeld, isWine, malicSettledOf, sugarLeftOf } from '../../ledger'
-import { readPaper } from '../../malolactic'
+import { potentialAlcohol } from '../../hydrometry'
+import { type LotView, abvOf, isFermenting, isHeld, isWine, malicSettledOf, reckonedBrix, sugarLeftOf } from '../../ledger'
+import { USUAL_CONDITIONS, readPaper } from '../../malolactic'
 import { LEAST_FREE, TOLD_WITHIN } from '../../sulphite'
 import { isOffLees, wineFrom } from '../off-lees'
 import { isOnSkins } from '../skins'
@@ -20,6 +21,8 @@ const AFTER_H = { due: 3 * 24, late: 10 * 24 } as const
 const [POOR, HOPELESS] = [0.6, 0.2] as const
 /** With the yeast: a day after it, craft 3.9; on the skins: when the sugar is nearly gone. Common practice, no source. */
 const [WITH_YEAST_H, ON_SKINS_SG] = [24, 1.005] as const
+/** A ferment with less alcohol than this is young; so much over what bacteria bear is worth a change of plan, % vol. Ours. */
+const [YOUNG_ABV, STRONG_BY] = [5, 0.5] as const
 /** How cold a wine is kept so that bacteria do not begin, °C. Common practice, no source. */
 const BLOCKING_C = 12
 /** Bacteria on so much sugar make vinegar of it, g/L: craft 3.9, common practice. */
@@ -67,8 +70,8 @@ export const malolacticStage: Stage<MalolacticSays> = {
 export const malolacticEarlyStage: Stage<MalolacticSays> = {
   code: 'malolactic-early',
   beside: true,
-  appliesTo: (lot) => isHeld(lot) && timeIsNow(lot),
-  tasks: (lot, cellar) => (hopeless(lot, cellar) ? [] : [start(lot, cellar)]),
+  appliesTo: (lot) => isHeld(lot) && (timeIsNow(lot) || strongLater(lot) !== undefined),
+  tasks: (lot, cellar) => (hopeless(lot, cellar) ? [] : [timeIsNow(lot) ? start(lot, cellar) : early(lot, strongLater(lot)!)]),
   findings: () => []
 }
 
@@ -84,11 +87,22 @@ const about = (lot: LotView, key: string, urgency: Urgency, says: MalolacticSays
   action: { to: 'malolactic', lotId: lot.id }
 })
 
+const fermentsBeforeBacteria = (lot: LotView): boolean =>
+  isFermenting(lot) && lot.alcoholic !== 'stuck' && lot.bacteriaAt === undefined && lot.malolactic === 'to-come'
+
 /** It is to have its bacteria while it still ferments, and it is time. */
 function timeIsNow(lot: LotView): boolean {
-  if (!isFermenting(lot) || lot.alcoholic === 'stuck' || lot.bacteriaAt !== undefined || lot.malolactic !== 'to-come') return false
+  if (!fermentsBeforeBacteria(lot)) return false
   if (lot.plan.malolactic === 'with-yeast') return lot.inoculatedAt !== undefined && hoursSince(lot.inoculatedAt, lot.asOf) >= WITH_YEAST_H
   return lot.plan.malolactic === 'on-skins' && isOnSkins(lot) && lot.sg !== undefined && lot.sg.value <= ON_SKINS_SG
+}
+
+/** Its alcohol once it is dry, % vol, where that is more than most bacteria live in and there is little of it yet; else undefined. */
+function strongLater(lot: LotView): number | undefined {
+  if (!fermentsBeforeBacteria(lot) || lot.plan.malolactic === 'with-yeast' || !lot.sg || !lot.balance) return undefined
+  const made = abvOf(lot.balance)
+  const dry = made + potentialAlcohol(reckonedBrix(lot.sg.value)).abv
+  return made < YOUNG_ABV && dry > USUAL_CONDITIONS.toleranceAbv + STRONG_BY ? Math.min(20, dry) : undefined
 }
 
 /** Over, and not sulphited since; not of those who keep it without. */
@@ -121,6 +135,24 @@ const block = (lot: LotView) =>
 const warm = (lot: LotView) =>
   ({ code: 'warm-it', drafts: [{ type: 'operation', lotId: lot.id, what: 'warm' }], days: HELPED_DAYS }) as const
 const culture = (lot: LotView) => ({ code: 'another-culture', action: { to: 'malolactic', lotId: lot.id }, days: HELPED_DAYS }) as const
+
+/** Bacteria that go in with little alcohol in it get used to the rest; after pressing they would hardly begin. */
+const early = (lot: LotView, abv: number): Says => ({
+  code: 'malolactic-early',
+  key: 'malolactic-early',
+  abv,
+  urgency: 'soon',
+  task: true,
+  lotId: lot.id,
+  minutes: 5,
+  evidence: lot.originalSg?.from ?? lot.sg?.from ?? [],
+  action: benchOf(lot),
+  waysOut: [
+    { code: 'bacteria-early', drafts: [{ type: 'lot-planned', lotId: lot.id, malolactic: 'with-yeast' }] },
+    { code: 'bacteria-late' },
+    { code: 'no-malolactic', drafts: [{ type: 'lot-planned', lotId: lot.id, malolactic: 'none' }] }
+  ]
+})
 
 /** Bacteria are asked for where they can work; where they cannot, or after weeks of silence, the question is whether they are wanted. */
 function begin(lot: LotView, cellar: CellarView, now: string): Says {

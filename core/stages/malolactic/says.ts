@@ -8,6 +8,8 @@ export type MalolacticSays =
   | { code: 'start-malolactic', score?: number, limiting?: Limiting }
   /** `warmthUnknown`: nobody knows how warm it is. */
   | { code: 'follow-malolactic', weeksSince: number, nearly: boolean, warmthUnknown?: true, endInDays?: { low: number, high: number } }
+  /** It will be stronger than most bacteria live in: while the ferment is young they could still begin, % vol. */
+  | { code: 'malolactic-early', abv: number }
   /** Nobody came to it, or it would not live: whether it is still wanted. */
   | { code: 'malolactic-wanted', because: MalolacticObstacle | 'late', score?: number, limiting?: Limiting }
   /** Sugar is left that bacteria would make vinegar of. */
