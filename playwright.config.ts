@@ -5,7 +5,7 @@ const PORT = Number(process.env.E2E_PORT ?? 4173)
 /** The one without a window where there is one: it takes a quarter less time. */
 const CHROMIUM = ['/usr/bin/chromium-headless-shell', '/usr/bin/chromium'].find((path) => existsSync(path)) ?? '/usr/bin/chromium'
 /** How long one step may take before it counts as broken. */
-const PATIENCE_MS = 120_000
+const PATIENCE_MS = Number(process.env.E2E_PATIENCE_MS ?? 120_000)
 const baseURL = `http://localhost:${PORT}`
 
 export default defineConfig({

@@ -70,7 +70,7 @@ describe('a stop on the round', () => {
     const stop = stopAt(await house(FERMENT))
     stop.gravity.text = '1.084'
     expect(stop.ok()).toBe(false)
-    expect(stop.odd.value).toMatch(/higher than the 1\.040/)
+    expect(stop.odd.value).toMatch(/higher than the last reading of 1\.040/)
     stop.confirm()
     expect(stop.ok()).toBe(true)
     stop.gravity.text = '1.085'
@@ -139,7 +139,7 @@ describe('press day', () => {
   })
 })
 
-describe('the month’s round of sulphite', () => {
+describe('monthly round of sulphite', () => {
   const KEPT = [
     ...vessel('glass-of-25', 25),
     ...vessel('glass-of-12', 12),
@@ -167,7 +167,7 @@ describe('the month’s round of sulphite', () => {
     await round.read(cellar.lotOf('lot-grenache')!, '5', 5)
     const line = round.toDose.value.find((l) => l.lot.id === 'lot-grenache')!
     await round.wentIn(line, line.grams, false)
-    expect(said.at(-1)).toBe('lot-grenache: it is in')
+    expect(said.at(-1)).toBe('lot-grenache: logged')
     expect(round.toDose.value.map((l) => l.lot.id)).not.toContain('lot-grenache')
   })
   it('a wine of which nothing was read is named, and gets its whole level: what was never given counts as none', async () => {
@@ -195,7 +195,7 @@ describe('malolactic of a lot', () => {
     const { cellar, malolactic } = await turning()
     expect(malolactic.grams.value).toBeGreaterThan(0)
     await malolactic.pitched(0.3)
-    expect(said).toEqual(['Bacteria are in lot-grenache'])
+    expect(said).toEqual(['Bacteria added to lot-grenache'])
     expect([cellar.lotOf('lot-grenache')!.malolactic, cellar.lotOf('lot-grenache')!.bacteria!.name !== '']).toEqual(['under-way', true])
   })
   it('a test below 0.1 g/L ends it; the pH that malic acid leaves behind is higher', async () => {

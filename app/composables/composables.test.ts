@@ -45,7 +45,7 @@ describe('a field for a quantity', () => {
   it.each([
     ['', 'This is needed.'],
     ['much', 'is not a number'],
-    ['60', 'cannot be'],
+    ['60', 'is not possible'],
     ['24 oz', 'is not a unit for this']
   ] as const)('“%s” is complained of once it was left, and stays as it was typed', (text, complaint) => {
     const field = gravity()

@@ -92,7 +92,7 @@ describe('racking', () => {
 
 describe('what cannot be moved', () => {
   it.each([
-    ['no vessel', '', '10', 'vessel0', /which vessel/],
+    ['no vessel', '', '10', 'vessel0', /Choose a vessel/],
     ['more than the vessel holds', 'glass-of-5', '9', 'litres0', /holds 5(\.0)? L/],
     ['more than there is', 'tank-of-60', '31', 'litres0', /the-old-glass holds 24(\.0)? L/],
     ['nothing typed', 'glass-of-23', '', undefined, /./],

@@ -25,7 +25,7 @@ describe('a new lot', () => {
     const [made] = cellar.lots
     expect(made).toMatchObject({ name: 'Tempranillo', stream: 'fresh', style: 'red', massKg: 60 })
     expect(made!.volume).toMatchObject({ origin: 'estimated', value: lot.expected.value!.juice.value })
-    expect([said, went]).toEqual([['Tempranillo is in the cellar'], [`/crush/${made!.id}`]])
+    expect([said, went]).toEqual([['Tempranillo added'], [`/crush/${made!.id}`]])
   })
   it('white juice: measured by its litres, offered the vessel that it fits, with room for foam', async () => {
     const { cellar, lot } = await starting()

@@ -15,7 +15,7 @@ const USUAL = { still: ['bottle-750', 'bottle-375'], sparkling: ['sparkling-bott
 export function useBottlingDay(lot: Ref<LotView | undefined>) {
   const cellar = useCellarStore()
   const f = useFormat()
-  const count = () => usePlainField(0, 100_000, 'A number of bottles.', { required: false })
+  const count = () => usePlainField(0, 100_000, 'Enter a number of bottles.', { required: false })
   const volume = useVolumeField()
   const loss = useVolumeField({ limits: { min: 0, max: 1000, words: 'Between nothing and 1000 litres.' } })
   /** Fields by the card of the bottle, made when first asked for. */
@@ -97,9 +97,9 @@ export function useBottlingDay(lot: Ref<LotView | undefined>) {
       .map(({ card, field }) => ({ sizeMl: card.bottle!.ml, count: field.value ?? 0, material: card.key }))
       .filter((b) => b.count > 0)
     wrong.value = !numbers.every(({ field }) => field.ok && Number.isInteger(field.value ?? 0))
-      ? 'A whole number of bottles of each size.'
+      ? 'Enter whole numbers of bottles.'
       : bottles.length === 0
-        ? 'Say how many bottles were filled.'
+        ? 'Enter how many bottles you filled.'
         : undefined
     if (wrong.value) return false
     const about = { ...closedWith(closure.value, cellar.state.cards), place: place.value.trim() || undefined }

@@ -66,15 +66,15 @@ export function useCorrectBench(lot: Ref<LotState | undefined>) {
     ph: useQuantityField({ kind: 'plain', unit: '', required: true, quantity: () => 'ph' }),
     ta: useQuantityField({ kind: 'concentration', unit: 'g/L', units: ['g/L', '%'], required: true, quantity: () => 'ta' }),
     sugar: useSugarField(settings.values.sugar),
-    malic: plain(15, 'Malic acid lies between 0 and 15 g/L.'),
-    abv: plain(18, 'The acids are known up to 18 % vol.'),
+    malic: plain(15, 'Enter between 0 and 15 g/L.'),
+    abv: plain(18, 'Presk calculates acids up to 18 % vol.'),
     volume: useVolumeField()
   }
   const changes: Partial<Record<Material, QuantityField>> = {
     tartaric: plain(4, 'More than 4 g/L is never right in one must.'),
     'potassium-bicarbonate': plain(2, 'More than 2 g/L is never right in one must.'),
-    water: plain(300, 'At most 300 mL for each litre.'),
-    sucrose: plain(100, 'At most 100 g for each litre.')
+    water: plain(300, 'At most 300 mL per litre.'),
+    sucrose: plain(100, 'At most 100 g per litre.')
   }
   const style = ref<Style>('red')
   /** Per cent of the malic acid that bacteria take, and degrees below 20 of a long cold: what will happen, not what is added. */
@@ -88,7 +88,7 @@ export function useCorrectBench(lot: Ref<LotState | undefined>) {
   const found = shallowRef<TargetResult>()
   /** What really went in, by material. */
   const actuals = new Map<Material, QuantityField>(
-    (Object.keys(changes) as Material[]).map((m) => [m, plain(1e6, 'Say how much went in.')])
+    (Object.keys(changes) as Material[]).map((m) => [m, plain(1e6, 'Enter how much went in.')])
   )
 
   watch(

@@ -18,11 +18,11 @@ export function useEnding() {
       return
     const said =
       outcome === 'skipped'
-        ? 'put off until tomorrow'
+        ? 'moved to tomorrow'
         : outcome === 'moved'
           ? `asked for again in ${days} days`
           : outcome === 'seen'
-            ? 'seen, and left as it is'
+            ? 'dismissed'
             : 'done'
     logged(`${words.title}: ${said}`)
   }
@@ -36,7 +36,7 @@ export function useEnding() {
     { label: 'Done already', icon: 'i-lucide-check', onSelect: () => void end(said, 'done') },
     { label: 'In three days', icon: 'i-lucide-calendar-clock', onSelect: () => void end(said, 'moved', 3) },
     { label: 'In a week', icon: 'i-lucide-calendar-clock', onSelect: () => void end(said, 'moved', 7) },
-    { label: 'Never: leave it as it is', icon: 'i-lucide-eye-off', onSelect: () => void end(said, 'seen') }
+    { label: 'Never', icon: 'i-lucide-eye-off', onSelect: () => void end(said, 'seen') }
   ]
   return { end, menu }
 }

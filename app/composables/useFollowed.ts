@@ -93,7 +93,7 @@ export function useFollowed(lot: () => LotView) {
     const offset = Number((c.float - c.hand).toFixed(4))
     const standards = [{ known: Number(c.hand.toFixed(4)), shown: c.float }]
     if (await cellar.log([fact('instrument-checked', { instrumentId: i.id, offset, slope: undefined, standards, adjusted: false })]))
-      logged('The float is set by the hand reading')
+      logged('Float adjusted to your reading')
   }
 
   return { instrument, ...feed, compared, pair, setByHand }

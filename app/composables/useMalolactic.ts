@@ -48,7 +48,7 @@ export function useMalolactic(lot: () => LotView) {
           ...(culture.value !== 'bacteria' && { cardKey: culture.value })
         })
       ],
-      `Bacteria are in ${lot().name}`
+      `Bacteria added to ${lot().name}`
     )
 
   /** A number, by an enzymatic test or a strip. */
@@ -75,7 +75,7 @@ export function useMalolactic(lot: () => LotView) {
     const seen = { smells: undefined, clarity: undefined, photo: undefined }
     return write(
       [fact('observation', { lotId: lot().id, what: 'chromatogram', text: sayPaper(read), spots: read, ...seen })],
-      'The paper is logged'
+      'Paper logged'
     )
   }
 
@@ -96,7 +96,7 @@ export function useMalolactic(lot: () => LotView) {
     return days === undefined ? undefined : { days, enough: days >= WAITS_DAYS, wants: WAITS_DAYS }
   })
   const over = () =>
-    write([fact('operation', { lotId: lot().id, what: 'malolactic-over', note: 'by waiting', plan: undefined })], 'Held to be over')
+    write([fact('operation', { lotId: lot().id, what: 'malolactic-over', note: 'by waiting', plan: undefined })], 'Taken as finished')
   return {
     saving, decision, conditions, course, endedAt, plan, cultures, culture, grams, pitched,
     malic, malicVerdict, logMalic, spots, paperVerdict, logPaper, bubbles, waited, over

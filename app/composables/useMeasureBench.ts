@@ -30,11 +30,11 @@ export function useMeasureBench(lot: Ref<LotView | undefined>) {
     freeSo2: useQuantityField({ kind: 'plain', unit: '', quantity: () => 'freeSo2' }),
     malic: useQuantityField({ kind: 'plain', unit: '', quantity: () => 'malic' }),
     mustC: useQuantityField({ kind: 'temperature', unit: settings.values.temperature, units: ['°C', '°F'], quantity: () => 'temperature' }),
-    sampleMl: plain(String(last.sampleMl), 0.5, 250, 'A sample has between 0.5 and 250 mL.'),
-    titrantMl: plain('', 0, 200, 'Titrant used: between 0 and 200 mL.'),
-    normality: plain(String(last.normality), 0.005, 2, 'A titrant has between 0.005 and 2 N.'),
-    stepMl: plain(String(last.stepMl), 0.001, 5, 'A burette or syringe steps by 0.001 to 5 mL.'),
-    phthalate: plain('', 0.01, 10, 'Weigh out between 0.01 and 10 g.'),
+    sampleMl: plain(String(last.sampleMl), 0.5, 250, 'Enter between 0.5 and 250 mL.'),
+    titrantMl: plain('', 0, 200, 'Enter between 0 and 200 mL.'),
+    normality: plain(String(last.normality), 0.005, 2, 'Enter between 0.005 and 2 N.'),
+    stepMl: plain(String(last.stepMl), 0.001, 5, 'Enter between 0.001 and 5 mL.'),
+    phthalate: plain('', 0.01, 10, 'Enter between 0.01 and 10 g.'),
     phthalateMl: plain('', 0.1, 200, 'Between 0.1 and 200 mL.')
   }
   const calibrationC = ref<20 | 15.56>(20)

@@ -75,8 +75,8 @@ export function useMove(lotId: string) {
           p.fits === 'full' ? 'full' : p.fits === 'air' ? `${f.words(f.volume(p.airL))} of air` : `takes ${f.words(f.volume(v.capacityL))}`
         const said = [
           fit,
-          p.wide && lot.value && isWine(lot.value) ? 'wide, for a day only' : '',
-          p.wood ? 'it tastes of wood after' : '',
+          p.wide && lot.value && isWine(lot.value) ? 'wide: for a day only' : '',
+          p.wood ? 'gives a taste of oak' : '',
           ...p.first.map((x) => PLACE_FIRST[x])
         ]
         return { value: v.id, label: `${v.name}: ${said.filter(Boolean).join(', ')}` }
@@ -141,7 +141,7 @@ export function useMove(lotId: string) {
       .flatMap((l) =>
         [...l.contents].map(([id, litres]) => ({
           value: `${l.id}/${id}`,
-          label: `${l.name} in ${nameOf(id)}: ${f.words(f.volume(airOf(id, litres)))} of room`
+          label: `${l.name} in ${nameOf(id)}: ${f.words(f.volume(airOf(id, litres)))} of space`
         }))
       )
   )
@@ -169,29 +169,29 @@ export function useMove(lotId: string) {
   const weighed = computed(() => weigh(salt.value, doseG.value))
   const byStock = computed(() => weighed.value.stockMl !== undefined)
   const doseShown = computed(() => (byStock.value ? { text: weighed.value.stockMl!.toFixed(1), unit: 'mL' } : weighed.value.shown))
-  const sulphite = useQuantityField({ kind: 'plain', unit: '', limits: { min: 0.001, max: 100_000, words: 'Say how much went in.' } })
+  const sulphite = useQuantityField({ kind: 'plain', unit: '', limits: { min: 0.001, max: 100_000, words: 'Enter how much went in.' } })
 
   /** Why a field cannot stand, or nothing. */
   function wrongAt(): { field: string, reason: string } | undefined {
     const l = lot.value
-    if (!l) return { field: 'from', reason: 'This lot is gone.' }
+    if (!l) return { field: 'from', reason: 'This lot no longer exists.' }
     if (as.value === 'top-up') {
-      if (!topper.value) return { field: 'topper', reason: 'Say which wine it is topped up with.' }
+      if (!topper.value) return { field: 'topper', reason: 'Choose a wine to top up with.' }
       const room = (vesselOf(ours.value)?.capacityL ?? 1e6) * BRIM_BY_EYE - held.value
       if ((topL.value ?? 0) > room)
         return { field: 'topL', reason: `${nameOf(ours.value)} has room for ${f.words(f.volume(Math.max(0, room)))}.` }
       return tooMuch(topperLot.value, topper.value.split('/')[1] ?? '', topL.value ?? 0, 'topL')
     }
     if (as.value === 'combine') {
-      if (!partner.value) return { field: 'partner', reason: 'Say into which lot it goes.' }
+      if (!partner.value) return { field: 'partner', reason: 'Choose the other lot.' }
       return tooMuch(l, ours.value, combineL.value ?? 0, 'combineL')
     }
     const bad = rows.value.findIndex((r) => !r.vesselId)
-    if (bad >= 0) return { field: `vessel${bad}`, reason: 'Say into which vessel.' }
+    if (bad >= 0) return { field: `vessel${bad}`, reason: 'Choose a vessel.' }
     const brim = rows.value.findIndex((r) => (r.litres.value ?? 0) > (vesselOf(r.vesselId)?.capacityL ?? 1e6) * BRIM_BY_EYE)
     if (brim >= 0) {
       const vessel = vesselOf(rows.value[brim]!.vesselId)!
-      return { field: `litres${brim}`, reason: `${vessel.name} holds ${f.words(f.volume(vessel.capacityL))}: no more goes in.` }
+      return { field: `litres${brim}`, reason: `${vessel.name} holds ${f.words(f.volume(vessel.capacityL))}: this is too much.` }
     }
     if (as.value === 'split' && ownLot.value && !ownName.value.trim()) return { field: 'ownName', reason: 'The new lot needs a name.' }
     return tooMuch(l, ours.value, inAll.value, `litres${rows.value.length - 1}`)

@@ -50,14 +50,14 @@ export function useNewLot() {
     unit: f.massUnit.value,
     units: ['kg', 'lb'],
     required: true,
-    limits: { min: 0.5, max: 50_000, words: 'A lot has between half a kilogram and 50 tonnes of fruit.' }
+    limits: { min: 0.5, max: 50_000, words: 'Enter between half a kilogram and 50 tonnes.' }
   })
-  const volume = inLitres(100_000, 'A lot has between a tenth of a litre and 100,000 litres.')
-  const capacity = inLitres(100_000, 'A vessel holds between a tenth of a litre and 100,000 litres.')
+  const volume = inLitres(100_000, 'Enter between a tenth of a litre and 100,000 litres.')
+  const capacity = inLitres(100_000, 'Enter between a tenth of a litre and 100,000 litres.')
   const kitTarget = useQuantityField({
     kind: 'sugar',
     unit: 'SG',
-    limits: { min: 1.03, max: 1.15, words: 'A kit is watered to between 1.030 and 1.150.' }
+    limits: { min: 1.03, max: 1.15, words: 'Enter between 1.030 and 1.150.' }
   })
   const kitLine = inLitres(10_000, 'Between a tenth of a litre and 10,000 litres.', false)
   watch(
@@ -101,7 +101,7 @@ export function useNewLot() {
       ...(reckoned.value
         ? [
             {
-              what: 'Juice to dose',
+              what: 'Juice for dosing',
               formula: `${amount} ${unit} × ${per(e.juice.value)} L, give or take 15 %`,
               result: f.words(f.volume(e.juice.value))
             }
@@ -124,7 +124,7 @@ export function useNewLot() {
     ]
   })
   const fitOf = (capacityL: number) => (willBe.value === undefined ? undefined : vesselFit(capacityL, willBe.value, room.value))
-  const FIT = { 'too-small': 'too small', fits: 'fits', roomy: 'large for it' } as const
+  const FIT = { 'too-small': 'too small', fits: 'fits', roomy: 'too large' } as const
   const sayFit = (capacityL: number) => {
     const fit = fitOf(capacityL)
     return fit && (fit.verdict === 'tight' ? `no room for the ${room.value}` : FIT[fit.verdict])
@@ -141,13 +141,13 @@ export function useNewLot() {
   const capacityL = computed(() => chosenVessel.value?.capacityL ?? (vesselChoice.value === 'new' ? capacity.value : undefined))
   const fit = computed(() => (capacityL.value === undefined ? undefined : fitOf(capacityL.value)))
   const nameMessage = computed(() =>
-    nameTouched.value && name.value.trim() === '' ? 'A lot needs a name, so that it can be found again.' : undefined
+    nameTouched.value && name.value.trim() === '' ? 'Enter a name.' : undefined
   )
   const vintageNumber = computed(() => (vintage.value.trim() === '' ? undefined : Number(vintage.value)))
   const vintageMessage = computed(() =>
     vintageNumber.value !== undefined &&
     !(Number.isInteger(vintageNumber.value) && vintageNumber.value >= 1900 && vintageNumber.value <= 2200)
-      ? 'A vintage is a year, like 2026.'
+      ? 'Enter a year, like 2026.'
       : undefined
   )
 
@@ -166,7 +166,7 @@ export function useNewLot() {
     saving.value = false
     if (!written) return
     settings.change({ asked: true })
-    logged(`${name.value.trim()} is in the cellar`)
+    logged(`${name.value.trim()} added`)
     await navigateTo(`/crush/${lotId}`)
   }
 

@@ -24,7 +24,7 @@ export function usePressDay(lot: LotView) {
   /** Empty vessels with how full they would be; those that are too small say so. */
   const placesFor = (litres: number) => {
     const room = (lot.sg?.value ?? 1) > 1 ? 'foam' : 'none'
-    const FIT = { 'too-small': 'too small', tight: 'no room for foam', fits: 'fits', roomy: 'too roomy: air' } as const
+    const FIT = { 'too-small': 'too small', tight: 'no room for foam', fits: 'fits', roomy: 'too large' } as const
     return [...cellar.state.vessels.values()]
       .filter((v) => !v.lotId && !v.retiredAt)
       .map((v) => ({ vessel: v, fit: withinLimits(() => vesselFit(v.capacityL, litres, room)) }))

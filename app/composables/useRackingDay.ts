@@ -125,7 +125,7 @@ export function useRackingDay() {
       if (plan.value === made) oneMore.value = more
     })
   }
-  const name = (id: string | null) => (id === null ? 'no vessel' : (cellar.state.vessels.get(id)?.name ?? 'a further vessel'))
+  const name = (id: string | null) => (id === null ? 'no vessel' : (cellar.state.vessels.get(id)?.name ?? 'another vessel'))
   const lines = computed<MoveLine[]>(() => {
     const moves = plan.value?.moves ?? []
     return moves.flatMap((m, i) => {
@@ -162,7 +162,7 @@ export function useRackingDay() {
   }
   const washed = async (vesselId: string) => {
     const care = (what: 'cleaned' | 'sanitised') => fact('vessel-cared', { vesselId, what, note: undefined })
-    if (await cellar.log([care('cleaned'), care('sanitised')])) logged(`${name(vesselId)} is washed`)
+    if (await cellar.log([care('cleaned'), care('sanitised')])) logged(`${name(vesselId)} washed`)
   }
   /** Something has changed since it was made. */
   const stale = computed(() => plan.value !== undefined && madeFor.value !== key.value)

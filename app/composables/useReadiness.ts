@@ -34,7 +34,7 @@ export function useReadiness(lot: () => LotView | undefined, gate: () => Gate) {
     return [fact('task-ended', { lotId: l.id, task: gateTask(gate()), outcome: 'seen', until: undefined, note })]
   }
   async function goOn() {
-    if (await cellar.log(against())) logged(`${GATE[gate()].label}: gone on with knowingly`)
+    if (await cellar.log(against())) logged(`${GATE[gate()].label}: went ahead anyway`)
   }
   return { conditions, open, ready, isHard, knowingly, knows, mayGoOn, against, goOn }
 }

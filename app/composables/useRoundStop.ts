@@ -81,7 +81,7 @@ export function useRoundStop(lot: LotView, kept: KeptStop | undefined) {
   const odd = computed(() => {
     const [sg, e, last] = [counts.value, expected.value, lot.series.sg?.at(-1)]
     if (sg === undefined || confirmed.value === gravity.text) return undefined
-    if (last && sg > last.value + ODD.up) return `That is higher than the ${last.value.toFixed(3)} before. Is it right?`
+    if (last && sg > last.value + ODD.up) return `That is higher than the last reading of ${last.value.toFixed(3)}. Is it correct?`
     if (e && (sg < e.low - ODD.off || sg > e.high + ODD.off)) return `About ${e.mid.toFixed(3)} was expected. Are two digits swapped?`
     return undefined
   })

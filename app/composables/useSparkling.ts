@@ -32,7 +32,7 @@ export function useSparkling(lot: Ref<LotView | undefined>) {
   )
   const bottles = computed(() => [
     ...cards.value.map(({ key }) => ({ value: key, label: materialTitle(key, cellar.state.cards) })),
-    { value: ANOTHER, label: 'Another, as its maker says' }
+    { value: ANOTHER, label: 'Another bottle' }
   ])
   const rated = computed(() =>
     bottle.value === ANOTHER ? fields.own.value : cards.value.find((c) => c.key === bottle.value)?.bottle?.ratedBar

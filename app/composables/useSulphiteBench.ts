@@ -39,20 +39,20 @@ export function useSulphiteBench(lot: Ref<LotView | undefined>, asked: () => unk
       kind: 'plain',
       unit: '',
       text: '0',
-      limits: { min: 0, max: 300, words: 'Free SO₂ lies between 0 and 300 mg/L.' }
+      limits: { min: 0, max: 300, words: 'Enter between 0 and 300 mg/L.' }
     }),
     bound: useQuantityField({
       kind: 'plain',
       unit: '',
       text: String(Math.round(TYPICAL_BOUND_SHARE * 100)),
-      limits: { min: 0, max: 80, words: 'Between 0 and 80 % can bind.' }
+      limits: { min: 0, max: 80, words: 'Enter between 0 and 80 %.' }
     }),
-    tablet: useQuantityField({ kind: 'plain', unit: '', limits: { min: 0.2, max: 2, words: 'A tablet weighs between 0.2 and 2 g.' } }),
+    tablet: useQuantityField({ kind: 'plain', unit: '', limits: { min: 0.2, max: 2, words: 'Enter between 0.2 and 2 g.' } }),
     actual: useQuantityField({
       kind: 'plain',
       unit: '',
       required: true,
-      limits: { min: 0.01, max: 10_000, words: 'Say what went in, more than nothing.' }
+      limits: { min: 0.01, max: 10_000, words: 'Enter an amount above zero.' }
     })
   }
   /** As it stands now, not as it stood when it was read. */
@@ -82,7 +82,7 @@ export function useSulphiteBench(lot: Ref<LotView | undefined>, asked: () => unk
   const freeHint = computed(() =>
     freeNow.value
       ? `${freeNow.value.origin}${freeNow.value.origin === 'estimated' ? ', so measure if you can' : ''}`
-      : 'none, if nothing went in yet'
+      : 'leave empty if none went in yet'
   )
 
   /** The other pKa, of this wine's alcohol and temperature, when the person asks for it; and what it changes. */
@@ -196,7 +196,7 @@ export function useSulphiteBench(lot: Ref<LotView | undefined>, asked: () => unk
   )
   const boundHint = computed(() =>
     lot.value?.doses.length
-      ? `learnt from ${counted(lot.value.doses.length, 'dose')} of this lot; a third is usual`
+      ? `learned from ${counted(lot.value.doses.length, 'dose')} of this lot; a third is usual`
       : 'a third is usual; none for a cautious first dose'
   )
 

@@ -51,10 +51,10 @@ export function useSulphiteRound() {
   }
   async function wentIn(line: RoundLine, actual: number, byStock: boolean) {
     const draft = addition(
-      { lotId: line.lot.id, material: salt.value, planned: line.grams, actual, byStock, purpose: 'the month’s round' },
+      { lotId: line.lot.id, material: salt.value, planned: line.grams, actual, byStock, purpose: 'monthly round' },
       cellar.state.cards
     )
-    if (await cellar.log([draft])) logged(`${line.lot.name}: it is in`)
+    if (await cellar.log([draft])) logged(`${line.lot.name}: logged`)
   }
   return { lines, unread, toDose, totalG, stockMl, salt, read, wentIn, stockGPerL: STOCK_G_PER_L }
 }

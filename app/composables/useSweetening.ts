@@ -17,7 +17,7 @@ export function useSweetening(lot: Ref<LotView | undefined>) {
     volume: useVolumeField(),
     ph: useQuantityField({ kind: 'plain', unit: '', required: true, quantity: () => 'ph' }),
     abv: usePlainField(0, 18, 'Between 0 and 18 % vol.'),
-    free: usePlainField(0, 300, 'Free SO₂ lies between 0 and 300 mg/L.'),
+    free: usePlainField(0, 300, 'Enter between 0 and 300 mg/L.'),
     glassMl: usePlainField(20, 1000, 'Between 20 and 1000 mL.', { text: '100' }),
     chosen: usePlainField(0, 200, 'Between 0 and 200 g/L.'),
     heat: useDegreesField(50, 80, 63)

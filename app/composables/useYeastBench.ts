@@ -27,7 +27,7 @@ export function useYeastBench() {
     unit: settings.values.temperature,
     units: ['°C', '°F'],
     required: true,
-    limits: { min: 2, max: 40, words: 'A must lies between 2 and 40 °C.' }
+    limits: { min: 2, max: 40, words: 'Enter between 2 and 40 °C.' }
   })
   const have = useQuantityField({ kind: 'plain', unit: '', limits: { min: 0.5, max: 5000, words: 'Between 0.5 and 5000 g of yeast.' } })
   const slurry = useQuantityField({
@@ -147,7 +147,7 @@ export function useYeastBench() {
             ]
           : [])
       ],
-      'The run has begun'
+      'Yeast run started'
     )
   }
   /** Each step rings once, also when the page was asleep at its time. */
@@ -174,12 +174,12 @@ export function useYeastBench() {
       cardKey: kit ? undefined : mine,
       grams: kit ? undefined : grams
     })
-    if (await log.write([draft], `Yeast is in ${lot.value!.name}`)) await navigateTo(`/crush/${lot.value!.id}`)
+    if (await log.write([draft], `Yeast added to ${lot.value!.name}`)) await navigateTo(`/crush/${lot.value!.id}`)
   }
   const actual = useQuantityField({
     kind: 'plain',
     unit: '',
-    limits: { min: 0.1, max: 100_000, words: 'Say how many grams of yeast went in.' }
+    limits: { min: 0.1, max: 100_000, words: 'Enter how many grams of yeast went in.' }
   })
   const another = ref(false)
   async function pitchedOther() {

@@ -20,7 +20,7 @@ export const usePlainField = (min: number, max: number, words: string, own: Pick
   useQuantityField({ kind: 'plain', unit: '', required: true, limits: { min, max, words }, ...own })
 
 /** What really went in or was filled: empty while nothing did. */
-export const useWentInField = (words = 'Say how much went in.', most = 1e6) =>
+export const useWentInField = (words = 'Enter how much went in.', most = 1e6) =>
   useQuantityField({ kind: 'plain', unit: '', limits: { min: 0.001, max: most, words } })
 
 /** Degrees in the person's unit, given in °C. */

@@ -54,7 +54,7 @@ export class CellarDb extends Dexie implements CellarStorage {
    * a site's storage under an open page: then the mark of this cellar is gone with it, and all that was there is written again.
    */
   async append(entries: readonly Entry[], before: readonly Entry[] = []): Promise<{ restored: boolean }> {
-    return this.guard('write to the ledger', () =>
+    return this.guard('save to this device', () =>
       this.transaction('rw', this.entries, this.meta, async () => {
         const marked = (await this.meta.get(MARK)) !== undefined
         const restored = this.wasMarked && !marked

@@ -61,7 +61,7 @@ const AHEAD_MS = 86_400_000
 export function outOfTime(at: string, now: number): string | undefined {
   const time = Date.parse(at)
   if (time < Date.UTC(FIRST_YEAR)) return `must be from ${FIRST_YEAR} on`
-  return time > now + AHEAD_MS ? 'lies in the future: check the clock of this device, or of the one that wrote it' : undefined
+  return time > now + AHEAD_MS ? 'is in the future: check the clock of this device, or of the one that made the file' : undefined
 }
 
 /** What a file would bring: the union of the entries, by id. */

@@ -110,7 +110,7 @@ export function mapRows(table: Table, mapping: Mapping, lotOf: LotNamed, now: st
       return result
     }
     if (at > now) {
-      result.problems.push(`${row[mapping.at]} is still to come`)
+      result.problems.push(`${row[mapping.at]} is in the future`)
       return result
     }
     const { lotId, problem } = lotOf(mapping.lot === undefined ? '' : (row[mapping.lot] ?? '').trim())
@@ -127,7 +127,7 @@ export function mapRows(table: Table, mapping: Mapping, lotOf: LotNamed, now: st
         continue
       }
       const value = fahrenheit ? toCelsius(read.value, '°F') : quantity === 'sg' && read.value > 900 ? read.value / 1000 : read.value
-      if (likely(quantity, value).verdict === 'refuse') result.problems.push(`${typed} in ${column} cannot be`)
+      if (likely(quantity, value).verdict === 'refuse') result.problems.push(`${typed} in ${column} is not possible`)
       else result.drafts.push({ type: 'reading', lotId, quantity, typed: typed.slice(0, 40), value, at })
     }
     return result

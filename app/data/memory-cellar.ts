@@ -16,7 +16,7 @@ export class MemoryCellar implements CellarStorage {
 
   async append(entries: readonly Entry[]): Promise<{ restored: boolean }> {
     if (entries.some((e) => typeof e.id !== 'string'))
-      throw new StorageError('write to the ledger', 'other', new TypeError('an entry without an id'))
+      throw new StorageError('save to this device', 'other', new TypeError('an entry without an id'))
     for (const entry of entries) {
       if (!this.entries.has(entry.id)) this.entries.set(entry.id, structuredClone(entry))
     }

@@ -54,7 +54,7 @@ defineShortcuts({
 /** Ctrl+Z takes back what was logged last. */
 const message = useMessage()
 async function takeBack() {
-  if (await cellar.undoLast()) message({ title: 'Taken back: it stays in the ledger, struck.', color: 'neutral' })
+  if (await cellar.undoLast()) message({ title: 'Undone. The entry stays in the history, marked as deleted.', color: 'neutral' })
 }
 const dark = computed(() => colorMode.value === 'dark')
 const toggleTheme = () => {
@@ -68,7 +68,7 @@ async function leaveDemo() {
 
 <template>
   <div class="page">
-    <a href="#main" class="skip">Skip to the page</a>
+    <a href="#main" class="skip">Skip to content</a>
     <header class="top">
       <NuxtLink to="/" class="wordmark" aria-label="Presk, today">Presk</NuxtLink>
       <nav class="places" aria-label="Places">
@@ -106,7 +106,7 @@ async function leaveDemo() {
     </div>
     <div v-if="cellar.damaged" class="trouble" role="alert">
       {{ cellar.damaged }} {{ cellar.damaged === 1 ? 'entry' : 'entries' }} on this device could not be read and
-      {{ cellar.damaged === 1 ? 'was' : 'were' }} left out, not deleted. Bring in your last export: it fills the gap.
+      {{ cellar.damaged === 1 ? 'was' : 'were' }} left out, not deleted. Import your last export to fill the gap.
     </div>
     <LazyRefusedNote v-if="cellar.refused.length" />
     <SafePart v-if="cellar.ready"><ShelfStrip /></SafePart>

@@ -42,8 +42,8 @@ const target = computed(() => ripe.value?.crossings.find((c) => c.quantity === '
 const there = computed(() => target.value?.day !== undefined && target.value.day < 0.5)
 const headline = computed(() => {
   if (!block.value) return 'Before harvest'
-  if (!target.value) return 'Sample it'
-  if (there.value) return 'Sugar is there'
+  if (!target.value) return 'Add a sample'
+  if (there.value) return 'Sugar at target'
   return target.value.day === undefined ? 'Not within three weeks' : dayOf(target.value.day)
 })
 const SAMPLE_COLUMNS = [
@@ -78,16 +78,16 @@ useHead({ title: 'Before harvest · Presk' })
           </p>
           <h1>{{ headline }}</h1>
           <p v-if="target?.day && !there" class="soft">
-            by a straight line through {{ block.samples.length }} samples; {{ target.earliest ? dayOf(target.earliest) : 'now' }} at the
-            soonest, {{ target.latest ? dayOf(target.latest) : 'over three weeks' }} at the latest, four times in five
+            on a straight line through {{ block.samples.length }} samples. Between {{ target.earliest ? dayOf(target.earliest) : 'now' }}
+            and {{ target.latest ? dayOf(target.latest) : 'over three weeks' }} in four cases of five
           </p>
         </div>
         <div class="plan">
           <UButton v-if="block.expectKg && !coming" variant="outline" size="lg" icon="i-lucide-calendar-plus" @click="plan"
-          >Note it as coming on {{ dayOf(pickDay) }}</UButton
+          >Expect it on {{ dayOf(pickDay) }}</UButton
           >
           <p v-else-if="coming" class="soft">
-            Noted as coming on {{ sayDay(coming.on) }}: its needs count in
+            Expected on {{ sayDay(coming.on) }}. Its needs are counted in
             <NuxtLink to="/stores/supplies" class="textlink">supplies</NuxtLink>.
           </p>
         </div>
@@ -101,9 +101,9 @@ useHead({ title: 'Before harvest · Presk' })
                   v-if="r.code === 'noted'"
                   variant="link"
                   class="strike"
-                  :aria-label="`Strike: ${r.text}`"
+                  :aria-label="`Delete: ${r.text}`"
                   @click="strike(r.id, 'Note struck out', 'No longer so')"
-                >no longer so</UButton
+                >not any more</UButton
                 >
               </li>
               <li v-if="!side(lean).length" class="soft">Nothing so far.</li>
@@ -160,9 +160,9 @@ useHead({ title: 'Before harvest · Presk' })
             <template #action="{ row }"
             ><UButton
               variant="link"
-              :aria-label="`Strike the sample of ${row.when}`"
+              :aria-label="`Delete the sample of ${row.when}`"
               @click="strike(String(row.id), 'Sample struck out', 'Struck out')"
-            >Strike</UButton
+            >Delete</UButton
             ></template
             >
           </FigureTable>
@@ -171,8 +171,8 @@ useHead({ title: 'Before harvest · Presk' })
       <section v-else class="main">
         <h1>Before harvest</h1>
         <p class="soft">
-          Name a block, sample it every few days, and see where sugar, pH and acid are going: on which day the sugar is there, and what
-          speaks against waiting for it.
+          Add a block and sample it every few days. Presk shows where sugar, pH and acid are heading, when the sugar reaches its target,
+          and the reasons not to wait.
         </p>
       </section>
       <aside><BlockForm /></aside>

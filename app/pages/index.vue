@@ -24,19 +24,7 @@ const allPressing = ref(false)
 const pressingShown = computed(() => (allPressing.value ? pressing.value : pressing.value.slice(0, FEW)))
 const drawn = useGradually(() => numbered.value.length + waiting.value.length, 5)
 const waitingDrawn = computed(() => waiting.value.slice(0, Math.max(0, drawn.value - numbered.value.length)))
-const COUNT = [
-  'Nothing',
-  'One thing',
-  'Two things',
-  'Three things',
-  'Four things',
-  'Five things',
-  'Six things',
-  'Seven things',
-  'Eight things',
-  'Nine things'
-]
-const heading = computed(() => `${COUNT[numbered.value.length] ?? `${numbered.value.length} things`} on the floor`)
+const heading = computed(() => (numbered.value.length === 0 ? 'Nothing to do today' : `${counted(numbered.value.length, 'task')} today`))
 /** One sitting of the day, in the address: its tasks of every lot, not only the first of each. */
 const route = useRoute()
 const router = useRouter()
@@ -95,8 +83,8 @@ useHead({ title: 'Today · Presk' })
         <LazyShortageNote class="mt-5" />
         <UButton to="/lots/new" variant="outline" size="lg" icon="i-lucide-plus" class="mt-5">Start a lot</UButton>
       </section>
-      <aside aria-label="Lately">
-        <h2>Lately</h2>
+      <aside aria-label="Recent entries">
+        <h2>Recent entries</h2>
         <ol class="lately">
           <li v-for="line in recent" :key="line.id">
             <span class="soft small">{{ line.when }} · {{ line.lot }}</span>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { GLOSSARY, type Term, type TermKey } from '~/wording/glossary'
 
-/** Words of the trade, each in a sentence or two; the one that the address names is shown first. */
+/** Glossary, each in a sentence or two; the one that the address names is shown first. */
 const route = useRoute()
 const f = useFormat()
 const sought = ref('')
@@ -13,21 +13,21 @@ const words = computed(() => {
     .sort((a, b) => a.name.replace(/^To /, '').localeCompare(b.name.replace(/^To /, ''), 'en-GB'))
 })
 onMounted(() => document.getElementById(String(route.hash).slice(1))?.scrollIntoView({ block: 'center' }))
-useHead({ title: 'Words of the trade · Presk' })
+useHead({ title: 'Glossary · Presk' })
 </script>
 
 <template>
   <div class="words">
-    <h1>Words of the trade</h1>
-    <p class="soft">In texts they are dotted, and say this when they are tapped. In Stores, that can be switched off.</p>
-    <TextField v-model="sought" label="Look for" placeholder="lees, pH, crystals" />
+    <h1>Glossary</h1>
+    <p class="soft">Dotted words in Presk show these explanations when you tap them. You can switch that off in Stores.</p>
+    <TextField v-model="sought" label="Find a word" placeholder="lees, pH, crystals" />
     <dl v-if="words.length">
       <div v-for="w in words" :id="w.key" :key="w.key">
         <dt>{{ w.name }}</dt>
         <dd>{{ f.degrees(w.says) }}</dd>
       </div>
     </dl>
-    <p v-else class="soft" role="status">No word of that kind. Try a shorter one.</p>
+    <p v-else class="soft" role="status">No such word. Try a shorter one.</p>
   </div>
 </template>
 

@@ -77,7 +77,7 @@ export const useCellarStore = defineStore('cellar', () => {
   onLedgerDeath(() => void reopen())
   async function reopen(): Promise<void> {
     if (which.value === undefined) return
-    const trouble = new StorageError('hear from the ledger', 'worker', undefined)
+    const trouble = new StorageError('reach its own background worker', 'worker', undefined)
     await open(which.value).catch(() => {})
     problem.value = trouble
   }
@@ -238,7 +238,7 @@ export const useCellarStore = defineStore('cellar', () => {
 
   /** Takes a correction back by correcting to what stood before it. */
   const undoCorrection = async (...before: Fact[]): Promise<boolean> =>
-    (await log(before.map((b) => ({ type: 'correction', targetId: b.id, reason: 'Correction taken back', replacement: b })))) !== undefined
+    (await log(before.map((b) => ({ type: 'correction', targetId: b.id, reason: 'Correction undone', replacement: b })))) !== undefined
 
   /** Takes back what was done last, if it was anything. */
   async function undoLast(): Promise<boolean> {

@@ -8,7 +8,7 @@ export const MOVE: Record<AcidMove, { name: string, size: (n: number) => string 
   tartaric: { name: 'tartaric acid', size: (n) => `${trim(n)} g/L` },
   'potassium-bicarbonate': { name: 'carbonate', size: (n) => `${trim(n)} g/L` },
   water: { name: 'water', size: (n) => `${Math.round(n)} mL/L` },
-  malolactic: { name: 'malolactic', size: (n) => (n >= 99 ? 'to its end' : `${Math.round(n)} % of it`) },
+  malolactic: { name: 'malolactic', size: (n) => (n >= 99 ? 'completely' : `${Math.round(n)} % of it`) },
   cold: { name: 'weeks of cold', size: (n) => (n >= 21 ? 'at −2 °C' : `${Math.round(20 - n)} °C`) }
 }
 /** A move with how much of it is tried. */
@@ -21,8 +21,8 @@ export function sayWhere(ph: number, ta: number, window: MapWindow, moved = fals
   // What no instrument tells is not said.
   const high = { ph: ph > window.ph.max + EDGE.ph, ta: ta > window.ta.max + EDGE.ta }
   const low = { ph: ph < window.ph.min - EDGE.ph, ta: ta < window.ta.min - EDGE.ta }
-  const usual = `where a ${style} usually does`
-  if (!high.ph && !low.ph && !high.ta && !low.ta) return moved ? `There it would stand ${usual}.` : `It stands ${usual}.`
+  const usual = `where a ${style} usually is`
+  if (!high.ph && !low.ph && !high.ta && !low.ta) return moved ? `It would be ${usual}.` : `It is ${usual}.`
   const is = (what: 'ph' | 'ta') => (high[what] ? 'high' : low[what] ? 'low' : undefined)
   const [itsPh, itsAcid] = [is('ph'), is('ta')]
   if (moved)

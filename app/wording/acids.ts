@@ -24,11 +24,11 @@ export function sayAcidsFinding(finding: AcidsFinding): string {
     case 'malic-assumed':
       return `Malic acid is not measured; ${finding.malicGPerL.toFixed(1)} g/L is assumed.`
     case 'ph-outside-model':
-      return `The result, pH ${finding.ph.toFixed(2)}, is outside what wines do. Change less.`
+      return `The result, pH ${finding.ph.toFixed(2)}, is outside the range of wines. Change less.`
     case 'bitartrate-falls':
-      return `About ${finding.gPerL.toFixed(1)} g/L of cream of tartar would fall in time.`
+      return `About ${finding.gPerL.toFixed(1)} g/L of cream of tartar would drop out in time.`
     case 'calcium-slow':
-      return 'Calcium carbonate goes on working for weeks as calcium tartrate falls. Measure again after a month.'
+      return 'Calcium carbonate keeps working for weeks as calcium tartrate drops out. Measure again after a month.'
   }
 }
 

@@ -1,44 +1,45 @@
 /** Cautions, once each, at the step they belong to. They defer to local rules, the packet and licensed practice. */
 export const CAUTIONS = {
   sulphite:
-    'Sulphite powder and its gas hurt the lungs, asthmatics’ most of all. Weigh it with the window open, never near strong acid, and '
-      + 'dissolve it in water before it goes in. The packet and your local limits come first; wine given away needs “contains sulphites” '
-      + 'on it.',
-  caustic: 'The titrant is caustic: gloves and goggles, and out of children’s reach. Rinse splashes with plenty of water.',
+    'Sulphite powder and its gas hurt the lungs, above all with asthma. Weigh it by an open window, keep it away from strong '
+      + 'acid, and dissolve it in water before you add it. Follow the packet and your local limits. Wine you give away needs '
+      + '“contains sulphites” on it.',
+  caustic: 'The titrant is caustic. Wear gloves and goggles, and keep it away from children. Rinse splashes with plenty of water.',
   carbonDioxide:
-    'A ferment fills low rooms with carbon dioxide, which kills without warning. Air the room before you stay in it, and never put your '
-      + 'head in a tank.',
+    'A ferment fills low rooms with carbon dioxide, which kills without warning. Air the room before you go in, and never put '
+      + 'your head into a tank.',
   dryIce:
-    'Dry ice turns into carbon dioxide, which kills without warning in a closed room, and it burns the skin. Frozen bottles are the '
-      + 'safer way; with dry ice follow its supplier, wear gloves and keep the doors open.',
+    'Dry ice turns into carbon dioxide, which kills without warning in a closed room, and it burns the skin. Frozen bottles '
+      + 'are safer. If you use dry ice, follow the supplier, wear gloves and keep the doors open.',
   press:
-    'A press holds great force: hands and hair out of it while it turns, nothing under the screw, and let the pressure off before you '
-      + 'open it. Stand it level. Full glass weighs more than it looks: lift in pairs, or move the wine and not the glass.',
+    'A press works with great force. Keep hands and hair out of it while it moves, put nothing under the screw, and release '
+      + 'the pressure before you open it. Stand it level. Full glass is heavier than it looks: lift it with a second person, or '
+      + 'move the wine instead.',
   lifting:
-    'A crusher or a press takes fingers as readily as grapes: off and unplugged before a hand goes in. Full glass weighs more than it '
-      + 'looks and breaks without warning: lift in pairs, or move the wine and not the glass.',
+    'A crusher or press can take your fingers. Switch it off and unplug it before you reach in. Full glass is heavy and breaks '
+      + 'without warning: lift it with a second person, or move the wine instead.',
   fullGlass:
-    'Full glass weighs more than it looks and breaks without warning: move the wine and not the glass, lift in pairs, no cracked neck. A '
-      + 'cellar that a ferment was in is aired first.',
+    'Full glass is heavier than it looks and breaks without warning. Move the wine instead, or lift with a second person, and '
+      + 'never use a cracked neck. Air a cellar where wine has fermented before you go in.',
   pressure:
-    'A bottle under pressure is a small bomb: only bottles that their maker rates for it, goggles and gloves when one is handled, warm '
-      + 'or cold shocks never. Never strike a closure into a filled bottle. When in doubt open them all and begin again.',
+    'A bottle under pressure can explode. Use only bottles rated for it, wear goggles and gloves when you handle one, and '
+      + 'avoid sudden heat or cold. Never hammer a closure into a filled bottle. If in doubt, open them all and start again.',
   heatBottles:
-    'Hot bottles scald and burst: warm them slowly in a bath with a cloth under them, room for the wine to grow or the closure loose, a '
-      + 'lid over the pot, goggles on. Nothing sparkling is ever heated.',
+    'Hot bottles scald and burst. Put a cloth under them, warm them slowly in a water bath, leave room for the wine to expand '
+      + 'or the closure loose, cover the pot and wear goggles. Never heat a sparkling wine.',
   hotGlass:
-    'A closed glass in hot water can burst and scald: a cloth under it, the lid not quite tight, warmed slowly with the water, tongs and '
-      + 'goggles. It cools by itself, never under the tap.',
+    'A closed glass in hot water can burst and scald. Put a cloth under it, leave the lid slightly loose, warm it slowly with '
+      + 'the water, and use tongs and goggles. Let it cool by itself, never under the tap.',
   allergens:
-    'Fining agents of egg, milk, fish and shellfish can harm those who are allergic, and traces stay: name them to everybody who drinks '
-      + 'it. Dust of bentonite and charcoal is not to be breathed in. The packet and local rules come first.',
-  enzymes: 'Enzyme powder can cause allergies when breathed in: no dust, and the packet’s own advice first.',
+    'Fining agents from egg, milk, fish and shellfish can harm people with allergies, and traces stay in the wine. Tell '
+      + 'everyone who drinks it. Do not breathe in dust of bentonite or charcoal. Follow the packet and local rules.',
+  enzymes: 'Enzyme powder can cause allergies if you breathe it in. Avoid dust, and follow the packet.',
   hotFruit:
-    'Must at 70 °C scalds, and so does its steam: no full pot carried alone, no child near it, a lid that opens away from you. Only '
-      + 'food-grade steel or enamel on the flame, and never a closed vessel.',
-  hotWater: 'Water at 40 °C is only warm, but kettles scald. Mix the hot into the cold, with a thermometer in it.',
+    'Must at 70 °C scalds, and so does its steam. Do not carry a full pot alone, keep children away, and open the lid away '
+      + 'from you. Use only food-grade steel or enamel on the flame, and never a closed vessel.',
+  hotWater: 'Water at 40 °C is only warm, but kettles scald. Pour the hot water into the cold, with a thermometer in it.',
   limits:
-    'Some countries limit or forbid acid, sugar and water in wine, and how much a household may make; home-made wine is usually not for '
-      + 'sale. Your local rules come first.'
+    'Some countries limit or forbid acid, sugar and water in wine, and how much a household may make. Home-made wine may '
+      + 'usually not be sold. Follow your local rules.'
 } as const
 export type CautionCode = keyof typeof CAUTIONS

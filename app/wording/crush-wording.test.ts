@@ -30,11 +30,11 @@ describe('the words of crush day', () => {
   it.each([
     [{ status: 'done', at: 'noon' }, 'at noon'],
     [{ status: 'done', at: 'noon', over: true, closesAt: 'dusk' }, 'ended at dusk'],
-    [{ status: 'left-out' }, 'left out'],
+    [{ status: 'left-out' }, 'skipped'],
     [{ status: 'now' }, 'now'],
     [{ status: 'running', opensAt: 'x' }, '3 h to go'],
     [{ status: 'waiting', opensAt: 'x' }, 'in 3 h'],
-    [{ status: 'optional' }, 'if you like'],
+    [{ status: 'optional' }, 'optional'],
     [{ status: 'later' }, '']
   ] as const)('a step %j says “%s”', (step, words) => {
     expect(status(step)).toBe(words)
@@ -47,10 +47,10 @@ describe('the words of crush day', () => {
     ])
   })
   it.each([
-    [{ code: 'sulphite-too-near', hoursLeft: 4 }, 'wait 4 h more'],
-    [{ code: 'bentonite-removes-it' }, 'Rack off it first'],
+    [{ code: 'sulphite-too-near', hoursLeft: 4 }, 'Wait 4 h more'],
+    [{ code: 'bentonite-removes-it' }, 'Rack first'],
     [{ code: 'too-cold', mustC: 6, worksC: 10 }, 'At 6 °C it hardly works; above 10 °C'],
-    [{ code: 'alcohol-forms' }, 'belonged before the yeast']
+    [{ code: 'alcohol-forms' }, 'Add it before the yeast']
   ] as const)('enzyme: %j', (finding, words) => {
     expect(sayEnzymeFinding(finding)).toContain(words)
   })
@@ -59,13 +59,13 @@ describe('the words of crush day', () => {
 describe('the map in words', () => {
   const window = { style: 'red' as const, ph: MUST_WINDOWS.red.ph, ta: MUST_WINDOWS.red.ta }
   it.each([
-    [3.45, 6.8, false, 'It stands where a red usually does.'],
-    [3.604, 6.8, false, 'where a red usually does'],
+    [3.45, 6.8, false, 'It is where a red usually is.'],
+    [3.604, 6.8, false, 'where a red usually is'],
     [3.8, 5.5, false, 'For a red its pH is high, and its acid low.'],
     [3.1, 9, false, 'For a red its pH is low, and its acid high.'],
     [3.45, 9, false, 'its acid tastes hard'],
     [3.45, 5, false, 'its acid is low'],
-    [3.45, 6.8, true, 'There it would stand where a red usually does.'],
+    [3.45, 6.8, true, 'It would be where a red usually is.'],
     [3.8, 5, true, 'For a red its pH would still be high, its acid still low.']
   ] as const)('pH %d, TA %d', (ph, ta, moved, words) => {
     expect(sayWhere(ph, ta, window, moved)).toContain(words)
@@ -77,7 +77,7 @@ describe('the finder in words', () => {
   const none = { malolactic: false, cold: false }
   it.each<[Reason, typeof both, string]>([
     [{ code: 'in-windows' }, both, 'now and after malolactic and cold. Taste it.'],
-    [{ code: 'in-windows' }, none, 'stand where they should. Taste it.'],
+    [{ code: 'in-windows' }, none, 'are in range. Taste it.'],
     [
       { code: 'brings-in', quantity: 'ph', side: 'high', now: 3.71, end: 3.85, edge: 3.6 },
       both,
@@ -88,7 +88,7 @@ describe('the finder in words', () => {
     [
       { code: 'course-mends', quantity: 'ta', side: 'high', now: 9.5, end: 6.1, edge: 7.5 },
       { malolactic: true, cold: false },
-      'malolactic will bring it to 6.1 g/L without help'
+      'malolactic will bring it to 6.1 g/L by itself'
     ],
     [
       { code: 'too-near-to-tell', quantity: 'ph', side: 'high', now: 3.5, end: 3.66, edge: 3.6 },
@@ -98,12 +98,12 @@ describe('the finder in words', () => {
     [
       { code: 'too-near-to-tell', quantity: 'brix', side: 'low', now: 21.9, end: 21.9, edge: 22 },
       both,
-      'too near to 22 for a reading to tell'
+      'too close to 22 to tell'
     ],
-    [{ code: 'usual-fall', quantity: 'ta', now: 6.5, end: 4.9, edge: 6 }, both, 'That is usual; taste it then.'],
+    [{ code: 'usual-fall', quantity: 'ta', now: 6.5, end: 4.9, edge: 6 }, both, 'That is usual. Taste it then.'],
     [{ code: 'would-harm', quantity: 'ta', other: 'ph' }, none, 'would push the pH out'],
     [{ code: 'low-ph-low-ta' }, none, 'or blend'],
-    [{ code: 'high-ph-high-ta' }, both, 'much potassium'],
+    [{ code: 'high-ph-high-ta' }, both, 'from potassium'],
     [{ code: 'nothing-at-hand', quantity: 'ph', side: 'high' }, none, 'Nothing that is ticked lowers the pH.']
   ])('%j', (reason, planned, words) => expect(sayFinderReason(reason, planned)).toContain(words))
   it('an addition is given the reasons that it answers, and the whole a line', () => {
@@ -114,7 +114,7 @@ describe('the finder in words', () => {
     expect(sayWhy('water', reasons, none)).toBe('Sugar is 26.2 °Brix, over 25.')
     expect(sayWhy('tartaric', reasons, none)).toBe('The pH is 3.80, over 3.6.')
     expect(sayAdvice({ verdict: 'leave', additions: [], reasons: [{ code: 'in-windows' }] }, none)).toBe(
-      'Leave it. Sugar, pH and TA stand where they should. Taste it.'
+      'No correction needed. Sugar, pH and TA are in range. Taste it.'
     )
   })
 })
@@ -122,7 +122,7 @@ describe('the finder in words', () => {
 describe('the words of the harvest', () => {
   it.each([
     [{ leans: 'wait', code: 'sugar-low', value: 20.9, target: 22, day: 4.2 }, '22 is wanted, in 4 days by the line'],
-    [{ leans: 'wait', code: 'sugar-low', value: 20.9, target: 22 }, 'does not come there in three weeks'],
+    [{ leans: 'wait', code: 'sugar-low', value: 20.9, target: 22 }, 'does not reach it in three weeks'],
     [{ leans: 'pick', code: 'sugar-high', value: 26, limit: 25 }, 'over 25'],
     [{ leans: 'pick', code: 'ph-over', value: 3.85, limit: 3.8 }, 'past 3.8'],
     [{ leans: 'pick', code: 'ph-soon', value: 3.74, limit: 3.8, day: 1.2 }, 'passes 3.8 in a day'],
@@ -130,7 +130,7 @@ describe('the words of the harvest', () => {
     [{ leans: 'pick', code: 'ta-low', value: 5.2, limit: 6 }, 'under 6'],
     [{ leans: 'wait', code: 'no-vessel', neededL: 67.2, largestFreeL: 23 }, '68 L are needed'],
     [{ leans: 'neither', code: 'sample-again', count: 0 }, '40 to 50 berries'],
-    [{ leans: 'neither', code: 'sample-again', count: 1, daysSince: 0 }, 'One sample is no trend'],
+    [{ leans: 'neither', code: 'sample-again', count: 1, daysSince: 0 }, 'One sample shows no trend'],
     [{ leans: 'neither', code: 'sample-again', count: 5, daysSince: 9 }, '9 days old'],
     [{ leans: 'pick', code: 'noted', id: 'n', about: 'pests', text: 'Wasps', at: 'x' }, 'Pests and rot: Wasps']
   ] as [HarvestReason, string][])('%j', (reason, words) => {
@@ -140,17 +140,17 @@ describe('the words of the harvest', () => {
   it.each([
     [
       { quantity: 'brix', kind: 'target', level: 22, day: 4, earliest: 1, latest: 8 },
-      'Sugar 22 °Brix is reached',
+      'Sugar 22 °Brix reached',
       'day 4 (day 1 to day 8)'
     ],
-    [{ quantity: 'ph', kind: 'limit', level: 3.8, day: 0 }, 'pH 3.80 is passed', 'already'],
-    [{ quantity: 'ta', kind: 'target', level: 7.5, day: 0.3, earliest: 0 }, 'TA 7.5 g/L is reached', 'today'],
-    [{ quantity: 'ta', kind: 'limit', level: 6, day: 5, earliest: 0 }, 'TA 6.0 g/L is passed', 'day 5 (now to later than three weeks)'],
-    [{ quantity: 'brix', kind: 'limit', level: 25 }, 'Sugar 25 °Brix is passed', 'not within three weeks'],
+    [{ quantity: 'ph', kind: 'limit', level: 3.8, day: 0 }, 'pH 3.80 passed', 'already'],
+    [{ quantity: 'ta', kind: 'target', level: 7.5, day: 0.3, earliest: 0 }, 'TA 7.5 g/L reached', 'today'],
+    [{ quantity: 'ta', kind: 'limit', level: 6, day: 5, earliest: 0 }, 'TA 6.0 g/L passed', 'day 5 (now to later than three weeks)'],
+    [{ quantity: 'brix', kind: 'limit', level: 25 }, 'Sugar 25 °Brix passed', 'not within three weeks'],
     [
       { quantity: 'brix', kind: 'limit', level: 25, earliest: 15 },
-      'Sugar 25 °Brix is passed',
-      'not within three weeks by the line, day 15 at the soonest'
+      'Sugar 25 °Brix passed',
+      'not within three weeks on the line, day 15 at the earliest'
     ]
   ] as [Crossing, string, string][])('%j', (crossing, what, when) => {
     expect(sayCrossing(crossing, on)).toEqual({ what, when })
@@ -159,7 +159,7 @@ describe('the words of the harvest', () => {
 
 describe('supplies and instruments in doubt', () => {
   it.each([
-    [{ code: 'expired', packageId: 'p', expires: '2026-10-03', left: 25 }, '25 g are past their date (Sat 3 Oct)'],
+    [{ code: 'expired', packageId: 'p', expires: '2026-10-03', left: 25 }, '25 g are past their use-by date (Sat 3 Oct)'],
     [{ code: 'opened-long-ago', packageId: 'p', opened: '2025-01-04', days: 650 }, 'open since Sat 4 Jan'],
     [{ code: 'weak-sulphite', packageId: 'p', potency: 0.614 }, 'only 61 % of its strength'],
     [{ code: 'unaccounted', amount: 12 }, '12 g more went into lots']
@@ -184,10 +184,10 @@ describe('supplies and instruments in doubt', () => {
     checks
   })
   it.each([
-    ['a pH meter never checked', instrument('ph-meter'), 'was never checked'],
+    ['a pH meter never checked', instrument('ph-meter'), 'has never been checked'],
     ['one checked yesterday', instrument('ph-meter', check(1, 0, true)), undefined],
     ['one checked a week ago', instrument('ph-meter', check(7, 0, true)), 'checked 7 days ago'],
-    ['one known to be off', instrument('refractometer', check(1, 0.4, false)), 'known to be off (it shows 0.4 too much)'],
+    ['one known to be off', instrument('refractometer', check(1, 0.4, false)), 'has a known error (shows 0.4 too much)'],
     ['a hydrometer never checked', instrument('hydrometer'), undefined],
     ['a scale', instrument('scale'), undefined]
   ] as const)('%s', (_name, it, words) => {

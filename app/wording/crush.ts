@@ -8,38 +8,38 @@ export const STEP: Record<CrushStepCode, { name: string, title: string, why: str
   thaw: {
     name: 'Thaw',
     title: 'Let it thaw',
-    why: 'Slowly, lid on, in the cool. Stir from the bottom before anything is measured: the sugar lies there.'
+    why: 'Slowly, lid on, in a cool place. Stir from the bottom before you measure, because the sugar collects there.'
   },
   'heat-fruit': {
     name: 'Heat',
     title: 'Heat the fruit for colour',
-    why: 'Crushed, brought slowly to 60 to 70 °C and stirred from the bottom, 20 to 60 minutes: colour comes out, tannin hardly. Then '
-      + 'cooled fast, lid on: enzyme from 45 °C down, sulphite from 40 °C, yeast from 30 °C. Its own enzymes are gone, so without pectic '
-      + 'enzyme it stays cloudy.',
+    why: 'Heat the crushed fruit slowly to 60 to 70 °C, stirring from the bottom, and hold it for 20 to 60 minutes. It gives colour '
+      + 'and little tannin. Then cool it fast, lid on: enzyme below 45 °C, sulphite below 40 °C, yeast below 30 °C. Heat destroys its '
+      + 'own enzymes, so without pectic enzyme it stays cloudy.',
     leaveOut: 'Do not heat it'
   },
   'first-sulphite': {
     name: 'Sulphite',
     title: 'First sulphite',
-    why: 'At once, by the juice that is expected and never by the weight of the fruit. It keeps wild yeast and browning off until yours '
+    why: 'At once, for the juice you expect, not for the weight of the fruit. It holds back wild yeast and browning until your yeast '
       + 'is in.',
     leaveOut: 'Go without sulphite'
   },
   'true-volume': {
     name: 'Volume',
     title: 'Read the true volume',
-    why: 'The juice was reckoned from the fruit. Once it can be read from the vessel, every dose goes by that.'
+    why: 'Until now the juice was estimated from the fruit. Read it from the vessel, and every dose becomes more accurate.'
   },
   'came-sulphited': {
     name: 'Came with',
     title: 'Did it come with sulphite in it?',
-    why: 'Frozen must and juice often do. Look on the pail or ask the seller. If nobody knows, Presk assumes some and waits before the '
+    why: 'Frozen must and juice often do. Look on the pail or ask the seller. If you do not know, Presk assumes some and waits before the '
       + 'yeast.'
   },
   'rack-solids': {
     name: 'Rack off',
     title: 'Rack the clear juice off the solids',
-    why: 'Draw it off gently and leave the sludge behind. Stirring it up again for a sample would undo the settling.',
+    why: 'Draw it off gently and leave the solids behind. Do not stir it for a sample.',
     leaveOut: 'Keep the solids in'
   },
   settle: {
@@ -51,35 +51,35 @@ export const STEP: Record<CrushStepCode, { name: string, title: string, why: str
   'cold-soak': {
     name: 'Soak',
     title: 'Cold soak',
-    why: 'One to four days on the skins below 12 °C, for colour before alcohol. Warmer, it starts by itself.'
+    why: 'One to four days on the skins below 12 °C, for colour before there is alcohol. If it is warmer, it starts to ferment.'
   },
   enzyme: {
     name: 'Enzyme',
     title: 'Pectic enzyme',
-    why: 'Before alcohol forms, warm enough to work, and hours after the sulphite. Bentonite would take it out again.',
-    leaveOut: 'Leave the enzyme out'
+    why: 'Before there is alcohol, when it is warm enough, and some hours after the sulphite. Bentonite removes it.',
+    leaveOut: 'No enzyme'
   },
   measure: {
     name: 'Measure',
     title: 'Measure the must',
-    why: 'Stir well, strain the sample, spin the bubbles out. Everything that follows rests on these.'
+    why: 'Stir well, strain the sample and spin out the bubbles. Everything else depends on these readings.'
   },
   'water-kit': {
     name: 'Water',
-    title: 'Water to its gravity',
-    why: 'From the sweet side, in stages. Too much water cannot be taken out again; the line on the pail is only a hint.',
+    title: 'Dilute to its gravity',
+    why: 'Add water in stages, because you cannot take it out again. The line on the pail is only a guide.',
     leaveOut: 'Keep it as it is'
   },
   packets: {
     name: 'Packets',
     title: 'Packets before the yeast',
-    why: 'In their order. What the leaflet says comes first.',
-    leaveOut: 'No packet goes in'
+    why: 'In order, and as the leaflet says.',
+    leaveOut: 'No packets'
   },
   correct: {
     name: 'Correct',
     title: 'Correct the must',
-    why: 'Three quarters first, mix, measure, finish.',
+    why: 'Three quarters first, mix, measure, then the rest.',
     leaveOut: 'Leave it as it is'
   },
   pitch: { name: 'Yeast', title: 'Pitch the yeast', why: '12 to 24 hours after sulphite, and within 6 °C of the must.' }
@@ -88,8 +88,8 @@ export const STEP: Record<CrushStepCode, { name: string, title: string, why: str
 export const CORRECT: Record<CorrectPhase, { title: string, why: string, action: string }> = {
   plan: {
     title: 'Correct the must',
-    why: 'Its sugar, pH or acid is not where such a wine usually begins. See first what an addition would do; then three quarters of it '
-      + 'go in.',
+    why: 'Its sugar, pH or acid is outside the usual range. First see what an addition would do. Then add three quarters of it'
+      + '.',
     action: 'See what helps'
   },
   'measure-again': {
@@ -97,12 +97,13 @@ export const CORRECT: Record<CorrectPhase, { title: string, why: string, action:
     why: 'The first stage is in. Mix well, give it an hour, and read before the rest.',
     action: 'Measure again'
   },
-  finish: { title: 'Finish the correction', why: 'Measured again: now the small rest, by what the must says.', action: 'See the rest' }
+  finish: { title: 'Finish the correction', why: 'You have measured again. Now add the rest, based on the new readings.', action: 'See '
+    + 'the rest' }
 }
 
 export const HEALTH: Record<FruitHealth, { name: string, hint: string }> = {
   sound: { name: 'Sound', hint: 'clean, cool, whole berries' },
-  'some-rot': { name: 'Some rot', hint: 'or split, warm, long on the way' },
+  'some-rot': { name: 'Some rot', hint: 'or split, warm, or long in transit' },
   poor: { name: 'Poor', hint: 'much rot, wasps, already smelling' }
 }
 
@@ -117,13 +118,13 @@ export const PACKET_STEP: Record<PacketStep, string> = {
 export function sayEnzymeFinding(finding: EnzymeFinding): string {
   switch (finding.code) {
     case 'sulphite-too-near':
-      return `Sulphite went in too short a time ago and would spoil the enzyme: wait ${hoursWords(finding.hoursLeft)} more.`
+      return `Sulphite went in too recently and would weaken the enzyme. Wait ${hoursWords(finding.hoursLeft)} more.`
     case 'bentonite-removes-it':
-      return 'Bentonite is in: it takes the enzyme out. Rack off it first.'
+      return 'There is bentonite in it, which removes the enzyme. Rack first.'
     case 'too-cold':
-      return `At ${finding.mustC.toFixed(0)} °C it hardly works; above ${finding.worksC} °C it does. In the cold give it days.`
+      return `At ${finding.mustC.toFixed(0)} °C it hardly works; above ${finding.worksC} °C it does. Cold must needs days.`
     case 'alcohol-forms':
-      return 'The ferment is under way, and alcohol hinders the enzyme. It belonged before the yeast.'
+      return 'It is fermenting, and alcohol hinders the enzyme. Add it before the yeast next time.'
   }
 }
 
@@ -140,7 +141,7 @@ export function sayStatus(step: CrushStep, when: (at: string) => string, hoursTo
     case 'done':
       return step.over && step.closesAt && step.code !== 'pitch' ? `ended ${when(step.closesAt)}` : step.at ? when(step.at) : 'done'
     case 'left-out':
-      return 'left out'
+      return 'skipped'
     case 'now':
       return 'now'
     case 'running':
@@ -148,7 +149,7 @@ export function sayStatus(step: CrushStep, when: (at: string) => string, hoursTo
     case 'waiting':
       return step.opensAt ? `in ${hoursWords(hoursTo(step.opensAt))}` : 'too hot yet'
     case 'optional':
-      return 'if you like'
+      return 'optional'
     case 'later':
       return ''
   }

@@ -6,12 +6,12 @@ export type FigureKey = 'volume' | 'sg' | 'ph' | 'ta' | 'freeSo2' | 'abv' | 'nit
 /** How a figure of a lot came about, in a sentence or two with its values. The entries behind it are listed below it. */
 export function sayDerivation(key: FigureKey, figure: Figure, lot: LotState, shown: string): string {
   if (figure.origin === 'measured' && key !== 'volume')
-    return `${shown} is a reading, corrected for the temperature of the sample and for what its instrument is known to be off.`
+    return `${shown} is a reading, corrected for the temperature of the sample and the known error of its instrument.`
   switch (key) {
     case 'volume':
       return figure.origin === 'measured'
         ? `${shown}: the volume as started or last measured, with what came in and went out since.`
-        : `${shown} is reckoned from ${lot.massKg ? `${lot.massKg} kg of fruit at 0.60 to 0.70 L each` : 'what was expected'} (common `
+        : `${shown} is calculated from ${lot.massKg ? `${lot.massKg} kg of fruit at 0.60 to 0.70 L each` : 'what was expected'} (common `
           + 'practice). Measure it after pressing.'
     case 'sg':
       return lot.balance

@@ -1,13 +1,14 @@
 import type { Ending } from '~~/core/stages'
 
 export const ENDING: Record<Ending['verdict'], { title: string, text: string }> = {
-  'dry': { title: 'Dry', text: 'Proven, and it may go on.' },
-  'one-look': { title: 'Dry by one look', text: 'Read it once more, two to three days after: two that agree are a proof. A still airlock '
-    + 'is none, nor is a bubbling one.' },
-  'falls-still': { title: 'Low, and still falling', text: 'It is under where dry begins and not at its end. Leave it, and read it again '
+  'dry': { title: 'Dry', text: 'Proven by two readings.' },
+  'one-look': { title: 'Dry by one reading', text: 'Read it again after two to three days: two readings that agree prove it. A still '
+    + 'airlock '
+    + 'proves nothing, nor does a bubbling one.' },
+  'falls-still': { title: 'Low, and still falling', text: 'It is low enough to be dry and still falling. Wait, and read it again '
     + 'in two days.' },
-  'near': { title: 'Near its end', text: 'The last grams take the longest. Keep it warm, and read it until two looks agree.' },
-  'sweet': { title: 'It ended sweet', text: 'Sugar is left, and whatever yeast wakes up in it ferments on, in a bottle too. Restart it, '
+  'near': { title: 'Near its end', text: 'The last grams take longest. Keep it warm, and read it until two readings agree.' },
+  'sweet': { title: 'It ended sweet', text: 'There is sugar left, and any yeast in it can ferment again, even in the bottle. Restart it, '
     + 'or stabilise it as a sweet wine.' }
 }
 export const SCHOOL: Record<'factor131' | 'factor129' | 'oechsle75', string> = {

@@ -16,17 +16,17 @@ export const FAULT_TOLD: Record<Fault, FaultWords> = {
   'oxidised': {
     is: 'bruised apple, nuts, brown at the rim',
     from: 'Air: too much room over it, splashing, too little sulphite, or a closure that leaks.',
-    now: 'Nothing brings it back. Drink it first, or cook with it; casein takes some brown of a white.',
+    now: 'It cannot be repaired. Drink it first, or cook with it. Casein removes some brown from a white.',
     next: 'Keep it topped up, rack it quietly, and bring free SO₂ to its level before every move and for the bottle.'
   },
   'volatile': {
     is: 'sharp in the nose and at the back of the throat',
     from: 'Acetic bacteria, which need air: a cap left dry, room over the wine, fruit flies, little sulphite at a high pH.',
-    now: 'Keep it apart from the others and from their hoses. Past a trace it makes good vinegar and no wine.',
-    next: 'Cap kept wet, vessels full, pH below 3.7, sulphite right after the ferments; sort out split fruit.'
+    now: 'Keep it and its hoses away from other wines. Beyond a trace it makes vinegar, not wine.',
+    next: 'Keep the cap wet, vessels full, pH below 3.7, add sulphite right after the ferments, and sort out split fruit.'
   },
   'ethyl-acetate': {
-    is: 'solvent, pear drops gone wrong',
+    is: 'solvent, pear drops',
     from: 'Wild yeasts on damaged fruit or a slow start, and the bacteria that make vinegar.',
     now: 'A trace may blow off with a splash rack; more stays.',
     next: 'Sound fruit, first sulphite at the crusher, and a yeast that starts within a day.'
@@ -41,20 +41,20 @@ export const FAULT_TOLD: Record<Fault, FaultWords> = {
   'brett': {
     is: 'stable, sticking plaster, smoke',
     from: 'A wild yeast that lives in barrels and on little sugar, at high pH and little sulphite.',
-    now: 'It grows on in the bottle: drink it soon. Keep its barrel away from other wines.',
+    now: 'It keeps growing in the bottle, so drink it soon. Keep its barrel away from other wines.',
     next: 'Ferment to dry, molecular SO₂ at its level all winter, and no used barrel of unknown past.'
   },
   'cork-taint': {
     is: 'wet cardboard, and the fruit gone',
-    from: 'A mould’s work on a cork, now and then on wood or cardboard in the cellar, with chlorine.',
-    now: 'Open another: it is one bottle, unless all have it.',
+    from: 'From mould on cork, sometimes on wood or cardboard in the cellar, with chlorine.',
+    now: 'Open another: usually only one bottle is affected.',
     next: 'Another batch of corks, or another closure; no chlorine on anything the wine touches.'
   },
   'mousy': {
     is: 'mouse cage, after swallowing, never in the nose',
     from: 'Lactic bacteria or wild yeast in a wine with little sulphite and a high pH.',
     now: 'Nothing takes it out; a third of people cannot taste it.',
-    next: 'Sulphite at its level once malolactic is through, and vessels full.'
+    next: 'Keep sulphite at its level once malolactic has finished, and vessels full.'
   },
   'geranium': {
     is: 'crushed geranium leaf',
@@ -64,8 +64,8 @@ export const FAULT_TOLD: Record<Fault, FaultWords> = {
   },
   'sulphite': {
     is: 'stings the nose, a lit match',
-    from: 'More free SO₂ than its pH asks for, or bottled right after a dose.',
-    now: 'Let it lie some months, or pour it from jug to jug. Whoever has asthma keeps away from it.',
+    from: 'More free SO₂ than its pH needs, or bottled right after a dose.',
+    now: 'Store it for some months, or pour it from jug to jug. Anyone with asthma should avoid it.',
     next: 'Dose by pH to the level and the bottling reserve, not by the tablet.'
   },
   'prickle': {
@@ -77,14 +77,14 @@ export const FAULT_TOLD: Record<Fault, FaultWords> = {
   'haze': {
     is: 'a veil that was not there when it was bottled',
     from: 'Protein after a warm day, fine lees, pectin, or something that grows.',
-    now: 'Protein and pectin are harmless. With gas or a smell, something grows: drink none of it before you know.',
+    now: 'Protein and pectin are harmless. With gas or a smell, something is growing. Do not drink it until you know what.',
     next: 'A heat test, clear against a torch before bottling, enzyme for fruit that is rich in pectin.'
   },
   'crystals': {
     is: 'grains like sugar or glass on cork or bottom',
     from: 'Tartar that fell in the cold; harmless, and no glass.',
-    now: 'Stand it up a day and pour it off.',
-    next: 'A cold test, or weeks of cold before bottling; or tell those who are given it.'
+    now: 'Stand it upright for a day and pour it off gently.',
+    next: 'A cold test, or weeks of cold before bottling. Or tell the people you give it to.'
   },
   'bitter': {
     is: 'dry gums, green walnut',
@@ -100,7 +100,7 @@ export const FAULT_TOLD: Record<Fault, FaultWords> = {
   },
   'cooked': {
     is: 'jam, stewed fruit, prunes',
-    from: 'A ferment that ran hot, or bottles that stood in the heat.',
+    from: 'A ferment that ran hot, or bottles stored too warm.',
     now: 'Drink it soon, cool.',
     next: 'Frozen bottles in the must above 30 °C, and a store that stays below 18 °C.'
   },

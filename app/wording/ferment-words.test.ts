@@ -79,14 +79,14 @@ describe('an axis around its values', () => {
 
 describe('words of the ferment', () => {
   it.each([
-    [sayCause({ code: 'cold', celsius: 13, belowC: 18 }, f), /13 °C, and its yeast wants 18 °C/],
+    [sayCause({ code: 'cold', celsius: 13, belowC: 18 }, f), /13 °C, and its yeast needs 18 °C/],
     [sayCause({ code: 'nitrogen', shortMgPerL: 86 }, f), /about 90 mg\/L/],
     [sayCause({ code: 'alcohol', abv: 14.62, toleranceAbv: 14 }, f), /14\.6 % vol, and the card says 14 %/],
     [sayRestartFinding({ code: 'too-strong', abv: 15.2 }), /At 15\.2 % vol a restart seldom works/],
     [sayPress({ code: 'wait-for-gravity', toSg: 1.02 }), /waits for 1\.020 or lower/],
     [sayPress({ code: 'wait-for-days', days: 5.2 }), /6 more days/],
     [sayFollowed({ code: 'gap', hours: 13.7, from: '2026-10-01T00:00:00.000Z' }), /^silent for 14 h$/],
-    [sayFollowed({ code: 'nonsense', count: 1 }), /^(1|one) reading that cannot be$/i]
+    [sayFollowed({ code: 'nonsense', count: 1 }), /^(1|one) reading that cannot be right$/i]
   ])('%s', (said, words) => expect(said).toMatch(words))
   it('every step of a restart says its amounts', () => {
     const of = { yeastG: 17, waterMl: 340, nutrientG: 21, hullsG: 9, holdC: 22 }

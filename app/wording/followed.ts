@@ -5,7 +5,7 @@ import { counted } from './count'
 export function sayFollowed(f: FollowFinding): string {
   switch (f.code) {
     case 'nonsense':
-      return `${counted(f.count, 'reading')} that cannot be`
+      return `${counted(f.count, 'reading')} that cannot be right`
     case 'twice':
       return `${counted(f.count, 'reading')} sent twice`
     case 'out-of-time':

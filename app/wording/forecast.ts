@@ -3,7 +3,7 @@ import { counted } from './count'
 import { sayDayOf } from './days'
 
 /** How many readings a forecast rests on. */
-export const sayHours = (readings: number): string => (readings === 0 ? 'what is usual' : counted(readings, 'gravity', 'gravities'))
+export const sayHours = (readings: number): string => (readings === 0 ? 'usual values' : counted(readings, 'gravity', 'gravities'))
 
 const HOUR = 3_600_000
 const part = (ms: number): string => {

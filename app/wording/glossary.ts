@@ -19,28 +19,28 @@ export const GLOSSARY = {
     name: 'Gravity',
     match: 'specific gravity|gravity|gravities',
     says:
-      'How heavy it is beside water, which is 1.000. Sugar makes it heavier, alcohol lighter: about 1.090 ' +
+      'How dense it is compared with water, which is 1.000. Sugar raises it, alcohol lowers it: about 1.090 ' +
       'before a ferment, 0.992 to 0.996 when it is over.'
   },
   'ph': {
     name: 'pH',
     match: 'pH',
     says:
-      'How strongly its acid acts, from about 2.9 to 4: the lower, the sharper and the safer. A tenth more asks ' +
+      'How strongly the acid acts, from about 2.9 to 4. Lower is sharper and safer. A tenth more needs ' +
       'for a quarter more sulphite.'
   },
   'ta': {
     name: 'Titratable acidity, TA',
     match: 'titratable acidity|TA',
     says:
-      'All the acid that a titration finds, counted as if it were tartaric acid, in g/L. It is what the tongue ' +
-      'calls sour; pH does not follow it closely.'
+      'All the acid a titration finds, counted as tartaric acid, in g/L. It is what you ' +
+      'taste as sour. pH does not follow it closely.'
   },
   'titration': {
     name: 'Titration',
     match: 'titrations?|titrant|titrated?',
     says:
-      'Measuring acid by how much of a known lye it takes to use it up: drop by drop, until a colour turns or a ' +
+      'Measuring acid by how much base of known strength neutralises it, drop by drop, until a colour changes or a ' +
       'meter shows 8.2.'
   },
   'must': {
@@ -65,65 +65,65 @@ export const GLOSSARY = {
   'total-so2': {
     name: 'Total SO₂',
     match: 'total SO₂',
-    says: 'Free and bound sulphite together. It is what the law limits, and what holds malolactic bacteria up.'
+    says: 'Free and bound sulphite together. The law limits it, and it hinders malolactic bacteria.'
   },
   'sulphite': {
     name: 'Sulphite',
     match: 'sulphites?|sulphited',
-    says: 'A salt of sulphur dioxide. It keeps off browning and most of what spoils wine; dosed by the pH.'
+    says: 'A salt of sulphur dioxide. It prevents browning and most spoilage. The dose depends on pH.'
   },
   'pectic-enzyme': {
     name: 'Pectic enzyme',
     match: 'pectic enzyme',
-    says: 'It breaks down the jelly of the fruit: more juice, more colour, and a wine that clears.'
+    says: 'It breaks down the pectin of the fruit: more juice, more colour, and a wine that clears.'
   },
   'cold-soak': {
     name: 'Cold soak',
     match: 'cold soak|soaking cold',
-    says: 'Crushed red grapes kept cold before the ferment, so that colour comes out into juice without alcohol.'
+    says: 'Crushed red grapes kept cold before the ferment, so that the juice takes up colour before there is alcohol.'
   },
   'potential-alcohol': {
     name: 'Potential alcohol',
     match: 'potential alcohol',
-    says: 'The alcohol that its sugar would make if the yeast took all of it.'
+    says: 'The alcohol its sugar would make if yeast fermented all of it.'
   },
   'tolerance': {
     name: 'Tolerance of a yeast',
     match: 'tolerance',
-    says: 'The alcohol at which that yeast gives up, by its packet.'
+    says: 'The alcohol at which a yeast stops, according to its packet.'
   },
-  'pitch': { name: 'To pitch', match: 'pitch(?:ed|ing)?', says: 'To put the yeast in.' },
+  'pitch': { name: 'To pitch', match: 'pitch(?:ed|ing)?', says: 'To add the yeast.' },
   'rehydrate': {
     name: 'To rehydrate',
     match: 'rehydrat(?:e|ed|ing|ion)',
-    says: 'To wake dry yeast in warm water, at 35 to 40 °C for a quarter of an hour, before it goes in.'
+    says: 'To soak dry yeast in water at 35 to 40 °C for a quarter of an hour before you add it.'
   },
   'nutrient': {
     name: 'Nutrient, nitrogen',
     match: 'nutrients?|nitrogen|YAN',
     says:
-      'What yeast needs beside sugar, nitrogen above all. Too little, and the ferment smells or stops; too ' +
-      'late, and it feeds what spoils wine.'
+      'What yeast needs besides sugar, above all nitrogen. With too little the ferment smells or stops; too ' +
+      'late, it feeds spoilage.'
   },
   'cap': {
     name: 'Cap',
     match: '(?<=\\b(?:the|a|dry) )cap|cap worked',
     says:
-      'The skins of a red that its gas lifts to the top. It is pushed under two or three times a day: dry and ' +
-      'warm, it turns to vinegar.'
+      'The skins of a red, lifted to the top by gas. Push them under two or three times a day: dry and ' +
+      'warm, they turn to vinegar.'
   },
-  'stuck': { name: 'Stuck', match: 'stuck|sticks', says: 'A ferment that has stopped while there is sugar left.' },
+  'stuck': { name: 'Stuck', match: 'stuck|sticks', says: 'A ferment that has stopped with sugar left.' },
   'free-run': {
     name: 'Free run and press wine',
     match: 'free run|press wine',
     says:
-      'What runs off by itself, and what the press gets out of the skins: harder, with more tannin and a higher ' +
+      'What runs off by itself, and what you press out of the skins: harder, with more tannin and a higher ' +
       'pH.'
   },
   'tannin': {
     name: 'Tannin',
     match: 'tannins?',
-    says: 'What dries the mouth: from skins, seeds, stems and oak. It carries a red through its years.'
+    says: 'What dries the mouth, from skins, seeds, stems and oak. It helps a red to age.'
   },
   'lees': {
     name: 'Lees',
@@ -132,24 +132,24 @@ export const GLOSSARY = {
       'What settles at the bottom: dead yeast, pulp, crystals. The thick first ones go early, the fine ones may ' +
       'stay.'
   },
-  'rack': { name: 'To rack', match: 'rack(?:ed|ing|ings)?', says: 'To draw the wine off what has settled into a clean vessel.' },
+  'rack': { name: 'To rack', match: 'rack(?:ed|ing|ings)?', says: 'To draw wine off its lees into a clean vessel.' },
   'malolactic': {
     name: 'Malolactic',
     match: 'malolactic',
     says:
       'Bacteria turn the sharp malic acid into soft lactic acid, in or after the ferment. Wanted in most reds; ' +
-      'where it begins in the bottle, the bottle is gassy.'
+      'if it starts in the bottle, the wine turns gassy.'
   },
   'malic': {
     name: 'Malic acid',
     match: 'malic acid|malic',
-    says: 'The sharp acid of green apples, one of the two that grapes have most of. Malolactic bacteria take it.'
+    says: 'The sharp acid of green apples, one of the two main acids of grapes. Malolactic bacteria convert it.'
   },
   'chromatogram': {
     name: 'Paper chromatogram',
     match: 'paper chromatogram|chromatograms?',
     says:
-      'Drops of wine creep up a sheet of paper in a solvent, and each acid leaves its own spot: one sees ' +
+      'Drops of wine creep up a sheet of paper in a solvent, and each acid leaves its own spot. It shows ' +
       'whether malic acid is gone.'
   },
   'top-up': {
@@ -161,21 +161,21 @@ export const GLOSSARY = {
     name: 'Fining',
     match: 'fining|fined|finings',
     says:
-      'Something is stirred in that takes haze or harshness down with it as it settles. Tried in a glass first: ' +
-      'each takes something good along.'
+      'Stirring in a material that takes haze or harshness down as it settles. Try it in a glass first: ' +
+      'each also removes something good.'
   },
   'bentonite': {
     name: 'Bentonite',
     match: 'bentonite',
     says:
-      'A clay that takes protein out, which else makes a white hazy in the warm. Swelled in water before it ' +
+      'A clay that removes protein, which can make a white hazy when warm. Soaked in water before it ' +
       'goes in.'
   },
   'cold-stable': {
     name: 'Cold test, tartrate',
     match: 'tartrates?|bitartrate|cold test',
     says:
-      'In the cold, wine drops crystals of potassium and tartaric acid. They harm nobody, but are better left ' +
+      'In the cold, wine drops crystals of potassium and tartaric acid. They are harmless, but better left ' +
       'in the cellar than found in the bottle.'
   },
   'heat-test': {
@@ -189,23 +189,23 @@ export const GLOSSARY = {
     name: 'Sorbate',
     match: 'sorbates?|sorbic acid',
     says:
-      'It keeps yeast from multiplying in a sweet wine; it stops no ferment. With malolactic bacteria it turns ' +
+      'It keeps yeast from multiplying in a sweet wine, but does not stop a ferment. With malolactic bacteria it turns ' +
       'to geranium, without sulphite it fails.'
   },
   'degas': {
     name: 'To degas',
     match: 'degas(?:sed|sing)?',
-    says: 'To shake or stir the gas of the ferment out. It holds haze up and makes acid and gravity read wrong.'
+    says: 'To shake or stir out the gas of the ferment. Gas keeps haze in suspension and falsifies acid and gravity.'
   },
   'disgorge': {
     name: 'To disgorge',
     match: 'disgorg(?:e|ed|ing)',
-    says: 'To let the lees out of a sparkling bottle by its neck, and fill it up again.'
+    says: 'To release the lees through the neck of a sparkling bottle, and top it up.'
   },
   'riddle': {
     name: 'To riddle',
     match: 'riddl(?:e|ed|ing)',
-    says: 'To turn bottles a little each day, neck down, until their lees lie on the closure.'
+    says: 'To turn bottles a little each day, neck down, until the lees collect on the closure.'
   }
 } as const satisfies Record<string, Term>
 

@@ -23,19 +23,19 @@ export function sayReason(reason: HarvestReason, litres: (volumeL: number) => st
   switch (reason.code) {
     case 'sugar-low':
       return `Sugar is at ${reason.value.toFixed(1)} °Brix; ${reason.target} is `
-        + `wanted${reason.day === undefined ? ', and the line does not come there in three weeks' : `, ${inDays(reason.day)} by the line`}.`
+        + `wanted${reason.day === undefined ? ', and the line does not reach it in three weeks' : `, ${inDays(reason.day)} by the line`}.`
     case 'sugar-high':
       return `Sugar is at ${reason.value.toFixed(1)} °Brix, over ${reason.limit}: a strong wine, and a hard ferment.`
     case 'sugar-within':
-      return `Sugar is where it should be: ${reason.value.toFixed(1)} °Brix.`
+      return `Sugar is in range: ${reason.value.toFixed(1)} °Brix.`
     case 'ph-over':
-      return `pH is at ${reason.value.toFixed(2)}, past ${reason.limit}: what acid is left, spoilage gains on.`
+      return `pH is at ${reason.value.toFixed(2)}, past ${reason.limit}: there is little acid left to protect the wine.`
     case 'ph-soon':
-      return `pH is at ${reason.value.toFixed(2)} and passes ${reason.limit} ${inDays(reason.day)} by the line.`
+      return `pH is at ${reason.value.toFixed(2)} and passes ${reason.limit} ${inDays(reason.day)} on the line.`
     case 'ta-high':
-      return `Acid is still hard: TA ${reason.value.toFixed(1)} g/L, ${reason.target} or less is wanted.`
+      return `Acid is still high: TA ${reason.value.toFixed(1)} g/L; ${reason.target} or less is wanted.`
     case 'ta-low':
-      return `Acid is going: TA ${reason.value.toFixed(1)} g/L, under ${reason.limit}.`
+      return `Acid is getting low: TA ${reason.value.toFixed(1)} g/L, under ${reason.limit}.`
     case 'no-vessel':
       return `No empty vessel holds it: ${litres(Math.ceil(reason.neededL))} are needed with room for the cap or foam, the largest `
         + `free one has ${litres(reason.largestFreeL)}.`
@@ -43,10 +43,10 @@ export function sayReason(reason: HarvestReason, litres: (volumeL: number) => st
       return `A vessel is free: ${litres(Math.ceil(reason.neededL))} are needed, ${litres(reason.largestFreeL)} are there.`
     case 'sample-again':
       return reason.count === 0
-        ? 'No sample yet. 40 to 50 berries from all over the block, not the prettiest bunches.'
+        ? 'No sample yet. Take 40 to 50 berries from all over the block, not just the best bunches.'
         : reason.daysSince !== undefined && reason.daysSince > 5
-          ? `The last sample is ${counted(reason.daysSince, 'day')} old: sample again before deciding.`
-          : `${reason.count === 1 ? 'One sample is no trend' : 'Two samples make a line, not a trend'}: sample again in a few days.`
+          ? `The last sample is ${counted(reason.daysSince, 'day')} old. Sample again before you decide.`
+          : `${reason.count === 1 ? 'One sample shows no trend' : 'Two samples show no reliable trend'}. Sample again in a few days.`
     case 'noted':
       return `${ABOUT[reason.about]}: ${reason.text}`
   }
@@ -56,7 +56,7 @@ export function sayReason(reason: HarvestReason, litres: (volumeL: number) => st
 export function sayCrossing(crossing: Crossing, dayOf: (days: number) => string): { what: string, when: string } {
   const { name, unit, decimals } = RIPE[crossing.quantity]
   const level = `${name} ${crossing.level.toFixed(crossing.quantity === 'brix' ? 0 : decimals)}${unit ? ` ${unit}` : ''}`
-  const what = crossing.kind === 'target' ? `${level} is reached` : `${level} is passed`
+  const what = crossing.kind === 'target' ? `${level} reached` : `${level} passed`
   if (crossing.day === 0) return { what, when: 'already' }
   if (crossing.day !== undefined && crossing.day < 0.5) return { what, when: 'today' }
   if (crossing.day === undefined)
@@ -65,7 +65,7 @@ export function sayCrossing(crossing: Crossing, dayOf: (days: number) => string)
       when:
         crossing.earliest === undefined
           ? 'not within three weeks'
-          : `not within three weeks by the line, ${dayOf(crossing.earliest)} at the soonest`
+          : `not within three weeks on the line, ${dayOf(crossing.earliest)} at the earliest`
     }
   const sooner = crossing.earliest === undefined || crossing.earliest === 0 ? 'now' : dayOf(crossing.earliest)
   return {

@@ -42,11 +42,11 @@ export function sayInstrumentDoubt(instrument: InstrumentState, now: string): st
   const last = instrument.checks.at(-1)
   const limit = CHECK_DAYS[instrument.kind]
   if (last && !last.adjusted && (last.offset !== 0 || last.slope !== undefined))
-    return `${instrument.name} is known to be off (${sayCheck(last)}): the reading is corrected for that.`
+    return `${instrument.name} has a known error (${sayCheck(last)}). Presk corrects the reading for it.`
   const days = last ? Math.floor((Date.parse(now) - Date.parse(last.at)) / 86_400_000) : undefined
   if (limit === undefined || (days !== undefined && days <= limit)) return undefined
   // A hydrometer that was never checked is the rule; it is not nagged about.
   if (days === undefined)
-    return instrument.kind === 'hydrometer' ? undefined : `${instrument.name} was never checked here: ${INSTRUMENT[instrument.kind].how}.`
-  return `${instrument.name} was last checked ${counted(days, 'day')} ago: check it before the doses rest on it.`
+    return instrument.kind === 'hydrometer' ? undefined : `${instrument.name} has never been checked: ${INSTRUMENT[instrument.kind].how}.`
+  return `${instrument.name} was last checked ${counted(days, 'day')} ago. Check it before you base doses on it.`
 }

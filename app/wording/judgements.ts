@@ -6,11 +6,11 @@ const NAME = { brix: 'Sugar', ph: 'pH', ta: 'TA' } as const
 const MEANS: Record<Judgement['quantity'], { low: string, high: string }> = {
   brix: {
     low: 'The wine will be light. Sugar can raise it, in stages.',
-    high: 'A strong wine, and a hard ferment for the yeast. Check its tolerance.'
+    high: 'This makes a strong wine, and is hard on the yeast. Check the yeast’s tolerance.'
   },
   ph: {
     low: 'Sharp; yeast and malolactic start slowly.',
-    high: 'Open to spoilage: it needs more sulphite and, most likely, tartaric acid.'
+    high: 'At risk of spoilage: it needs more sulphite and probably tartaric acid.'
   },
   ta: { low: 'It may taste flat. Look at the pH first, then taste.', high: 'It may taste hard. Malolactic and cold will lower it.' }
 }
@@ -29,7 +29,7 @@ export function sayAsUsual(judged: readonly Judgement[], style: Style): { verdic
   const names = listed(judged.map((j) => NAME[j.quantity]))
   const windows = judged.map((j) => `${NAME[j.quantity]} ${sayWindow(j)}`).join(', ')
   return {
-    verdict: judged.length > 1 ? `${names} are where they usually are` : `${names} is where it usually is`,
+    verdict: judged.length > 1 ? `${names} are in the usual range` : `${names} is in the usual range`,
     meaning: `For ${STYLE_WORD[style]}: ${windows}.`
   }
 }
@@ -40,14 +40,14 @@ export function sayJudgement(j: Judgement, style: Style): { verdict: string, mea
   if (j.kit)
     return {
       verdict: KIT_IS[j.verdict],
-      meaning: `This kit is made for ${window}.${j.verdict === 'low' ? ' Water cannot be taken out: sugar brings it back up.' : ''}`
+      meaning: `This kit is made for ${window}.${j.verdict === 'low' ? ' You cannot take water out, but sugar brings it back up.' : ''}`
     }
   if (j.verdict === 'within')
-    return { verdict: `${NAME[j.quantity]} is where it usually is`, meaning: `${window} for ${STYLE_WORD[style]}.` }
+    return { verdict: `${NAME[j.quantity]} is in the usual range`, meaning: `${window} for ${STYLE_WORD[style]}.` }
   return {
     verdict: `${NAME[j.quantity]} is ${j.verdict}`,
     meaning: `Usual for ${STYLE_WORD[style]}: ${window}. ${MEANS[j.quantity][j.verdict]}`
   }
 }
-const KIT_IS = { low: 'The kit has too much water in it', within: 'The kit is at its gravity',
+const KIT_IS = { low: 'The kit has too much water', within: 'The kit is at its gravity',
   high: 'The kit can take more water' } as const

@@ -31,19 +31,19 @@ export const TESTED = {
 } as const
 
 /** A spot on the paper, beside its standard. */
-export const SPOT: Record<Spot, string> = { none: 'Not to be seen', faint: 'Fainter than the standard', clear: 'As strong as the standard' }
+export const SPOT: Record<Spot, string> = { none: 'None', faint: 'Fainter than the standard', clear: 'As strong as the standard' }
 
 export const MALOLACTIC_VERDICT: Record<MalolacticVerdict, { title: string, text: string }> = {
-  'complete': { title: 'Malolactic is through', text: 'Sulphite goes in within days, at the new pH.' },
+  'complete': { title: 'Malolactic has finished', text: 'Add sulphite within a few days, for the new pH.' },
   'nearly': {
-    title: 'Nearly through',
-    text: 'Up to 0.3 g/L may be left: look again in a week or two. Sulphited now it stays so only while it is kept cold and sulphited.'
+    title: 'Nearly finished',
+    text: 'Up to 0.3 g/L may be left. Check again in a week or two. If you add sulphite now, keep the wine cold and sulphited.'
   },
-  'under-way': { title: 'Under way', text: 'No sulphite yet. Keep it warm, and look again in two weeks.' },
-  'not-begun': { title: 'Not begun', text: 'No lactic acid to be seen. It takes a week or two to begin; then ask what holds it up.' },
+  'under-way': { title: 'Under way', text: 'No sulphite yet. Keep it warm, and check again in two weeks.' },
+  'not-begun': { title: 'Not started', text: 'No lactic acid yet. It takes a week or two to start. After that, check what holds it up.' },
   'cannot-tell': {
     title: 'The paper cannot tell',
-    text: 'Neither acid shows. Too small a drop, old solvent, or a wine that had no malic acid: run it again beside the standards.'
+    text: 'Neither acid shows. The drop was too small, the solvent old, or the wine had no malic acid. Run it again with the standards.'
   }
 }
 

@@ -1,27 +1,28 @@
 import type { DecisionReason, Limiting, MalolacticTiming } from '~~/core/malolactic'
 
 export const DECISION = {
-  yes: 'Wanted in such a wine',
-  no: 'Better without',
-  either: 'As you like it'
+  yes: 'Recommended for this wine',
+  no: 'Not recommended',
+  either: 'Your choice'
 } as const
 export const DECISION_REASON: Record<DecisionReason, string> = {
-  'kit': 'A kit is adjusted in its acid and often sulphited, and what is in its box may hold sorbate: bacteria hardly begin, and with '
-    + 'sorbate they make geraniums.',
-  'sweet': 'It shall stay sweet: bacteria make vinegar of sugar, and with sorbate geraniums.',
-  'red-usual': 'Most reds are softer and safer for it: what malic acid is left may begin in the bottle.',
-  'white-fresh': 'It makes a white rounder and takes its freshness: for full whites, not for crisp and aromatic ones.',
-  'low-acid': 'Its pH is high already: it would take acid that is wanting.',
-  'hard-to-start': 'It is so acid that bacteria hardly begin.',
-  'sparkling': 'What is left of malic acid may begin in the bottle: through before, or blocked.'
+  'kit': 'The acid of a kit is adjusted, and it often contains sulphite and sorbate. Bacteria hardly start, and with '
+    + 'sorbate they make a smell of geraniums.',
+  'sweet': 'It stays sweet: bacteria turn sugar into vinegar, and sorbate into a smell of geraniums.',
+  'red-usual': 'Most reds become softer and safer: any malic acid left can start malolactic in the bottle.',
+  'white-fresh': 'It makes a white rounder and less fresh: for full whites, not for crisp and aromatic ones.',
+  'low-acid': 'Its pH is already high, and malolactic would take away more acid.',
+  'hard-to-start': 'It is too acid for bacteria to start.',
+  'sparkling': 'Any malic acid left can start malolactic in the bottle, so finish it first or block it.'
 }
 
 /** When the bacteria go in, and what each risks. */
 export const TIMING: Record<MalolacticTiming, { label: string, hint: string }> = {
-  'with-yeast': { label: 'With the yeast', hint: 'a day after it: soonest through. If the ferment sticks, they make vinegar of its sugar' },
-  'on-skins': { label: 'On the skins', hint: 'nearly dry, a week before the press: warm, and fed by the skins. The press must wait for '
+  'with-yeast': { label: 'With the yeast', hint: 'a day after it: finishes soonest. If the ferment sticks, bacteria turn sugar into '
+    + 'vinegar' },
+  'on-skins': { label: 'On the skins', hint: 'nearly dry, a week before pressing: warm, and fed by the skins. Pressing has to wait for '
     + 'it' },
-  'after-pressing': { label: 'After pressing', hint: 'the surest for the ferment. The cellar is colder by then, and it waits without '
+  'after-pressing': { label: 'After pressing', hint: 'safest for the ferment. The cellar is colder by then, and the wine waits without '
     + 'sulphite' }
 }
 
@@ -30,16 +31,17 @@ export const CONDITION: Record<Limiting, { label: string, unit: string, wants: s
   abv: { label: 'Alcohol', unit: '% vol', wants: 'to 14 % vol' },
   freeSo2: { label: 'Free SO₂', unit: 'mg/L', wants: 'under 10' },
   totalSo2: { label: 'Total SO₂', unit: 'mg/L', wants: 'under 30 to 40' },
-  celsius: { label: 'Warmth', unit: '', wants: '18 to 24 °C' }
+  celsius: { label: 'Temperature', unit: '', wants: '18 to 24 °C' }
 }
 
-export const sayFactor = (share: number): string => (share >= 0.95 ? 'good' : share >= 0.6 ? 'will do' : share >= 0.3 ? 'hard' : 'hardly')
+export const sayFactor = (share: number): string =>
+  (share >= 0.95 ? 'good' : share >= 0.6 ? 'acceptable' : share >= 0.3 ? 'hard' : 'hardly')
 
 /** How the bacteria go in: common practice, the packet wins. */
 export const HYDRATION = [
-  'Take the packet out of the cold half an hour before. Opened, it is used the same day.',
-  'Stir it into twenty times its weight of chlorine-free water at 20 to 25 °C, and let it stand for 15 minutes; some are sprinkled in as '
+  'Take the packet out of the cold half an hour before. Use an opened packet the same day.',
+  'Stir it into twenty times its weight of chlorine-free water at 20 to 25 °C, and wait 15 minutes. Some are sprinkled in as '
     + 'they are.',
-  'Pour it in under the surface, spread over all vessels, and stir gently. No splashing: they want no air.',
-  'Lees stirred once a week feed them. No sulphite until it is through.'
+  'Pour it in under the surface, shared between all vessels, and stir gently without splashing.',
+  'Stir the lees once a week to feed them. No sulphite until malolactic has finished.'
 ] as const

@@ -21,14 +21,15 @@ export const SULPHITE_SCHOOL: Words<'sulphite'> = {
 export const YEAST_SCHOOL: Words<'yeast'> = {
   rehydrate: 'rehydrated',
   sprinkle: 'sprinkled dry',
-  starter: 'a starter, built up',
+  starter: 'a starter',
   wild: 'wild',
   lees: 'lees of another lot'
 }
 export const NUTRIENT_SCHOOL: Words<'nutrient'> = { 'by-nitrogen': 'by nitrogen, in parts', 'at-pitch': 'all with the yeast', none: 'none' }
-export const PRESS_SCHOOL: Words<'press'> = { 'at-dryness': 'when dry', early: 'early, still sweet', extended: 'weeks after it is dry' }
+export const PRESS_SCHOOL: Words<'press'> = { 'at-dryness': 'when dry', early: 'early, still sweet', extended: 'some weeks after it is '
+  + 'dry' }
 
-export const LEES_SCHOOL: Words<'lees'> = { rack: 'off its lees', fine: 'kept on the fine lees, and stirred' }
+export const LEES_SCHOOL: Words<'lees'> = { rack: 'racked off its lees', fine: 'kept on the fine lees and stirred' }
 
 /** How loose oak is made ready, and what each gives up: common practice, no source. */
 export const OAK_READY: Words<'oakReady'> = {
@@ -38,17 +39,17 @@ export const OAK_READY: Words<'oakReady'> = {
   steeped: 'steeped in wine or spirit'
 }
 export const OAK_READY_HOW: Words<'oakReady'> = {
-  straight: 'Nothing is lost of its taste, and what lived in the bag goes in with it: only into a wine with its free SO₂ at its level.',
-  boiled: 'Boiled for ten minutes, the water poured away: clean, and the harshest tannin gone, with part of the taste.',
-  baked: 'On a tray at 180 °C until it smells of bread, about half an hour: clean, dry, and a darker toast than the bag says.',
-  steeped: 'For a week in just enough of the wine or of spirit to cover it; both go in. Clean, and it works faster: taste it sooner.'
+  straight: 'Keeps all its flavour, but microbes from the bag go in too. Only for a wine with its free SO₂ at its level.',
+  boiled: 'Boil it for ten minutes and pour the water away. Clean, with less harsh tannin and less flavour.',
+  baked: 'On a tray at 180 °C for about half an hour, until it smells of bread. Clean, dry and a little darker.',
+  steeped: 'Cover it with wine or spirit for a week, then add both. Clean and faster, so taste sooner.'
 }
 
 /** A plan as a sentence: only what it says. */
 export function sayPlan(plan: Partial<LotPlan> & Partial<Pick<EntryOf<'lot-planned'>, 'type' | 'sugarSteps'>>): string {
   const parts = [
     plan.malolactic && `malolactic ${MALOLACTIC[plan.malolactic]}`,
-    plan.cold !== undefined && (plan.cold ? 'a cold winter' : 'kept from the cold'),
+    plan.cold !== undefined && (plan.cold ? 'cold winter' : 'kept from the cold'),
     plan.finish && `to be ${FINISH[plan.finish]}`,
     plan.sparkling !== undefined && (plan.sparkling ? 'sparkling' : 'still'),
     plan.oak !== undefined && (plan.oak ? 'with oak' : 'without oak'),
@@ -58,8 +59,8 @@ export function sayPlan(plan: Partial<LotPlan> & Partial<Pick<EntryOf<'lot-plann
     plan.yeast && `yeast ${YEAST_SCHOOL[plan.yeast]}`,
     plan.nutrient && `nutrient ${NUTRIENT_SCHOOL[plan.nutrient]}`,
     plan.lees && LEES_SCHOOL[plan.lees],
-    plan.sugarSteps && `${Math.round(plan.sugarSteps.totalG)} g of sugar or honey fed in ${plan.sugarSteps.parts} parts`,
+    plan.sugarSteps && `${Math.round(plan.sugarSteps.totalG)} g of sugar or honey in ${plan.sugarSteps.parts} steps`,
     plan.press && `pressed ${PRESS_SCHOOL[plan.press]}`
   ].filter(Boolean)
-  return `Planned: ${parts.join('; ') || 'nothing said'}.`
+  return `Planned: ${parts.join('; ') || 'nothing'}.`
 }

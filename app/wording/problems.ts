@@ -36,9 +36,9 @@ export function sayLikelihood(quantity: ReadingQuantity, value: number, likeliho
   const name = quantity === 'ph' || quantity === 'ta' ? QUANTITY[quantity] : `A ${QUANTITY[quantity]} of`
   const percent = quantity === 'ta' && value < 1.6 ? ' If your kit reads in per cent, multiply by ten.' : ''
   return likelihood.verdict === 'refuse'
-    ? `${name} ${shown(quantity, value)} cannot be: it lies between ${shown(quantity, likelihood.min)} and `
+    ? `${name} ${shown(quantity, value)} is not possible. It must be between ${shown(quantity, likelihood.min)} and `
       + `${shown(quantity, likelihood.max)}.${percent}`
-    : `${name} ${shown(quantity, value)} is unusual.${percent} Is it right?`
+    : `${name} ${shown(quantity, value)} is unusual.${percent} Is it correct?`
 }
 
 /** A number that must be in another unit than its field's. */
@@ -47,8 +47,8 @@ export const sayMeant = (typed: string, unit: Unit): string =>
 
 /** An addition far beyond the usual. */
 export const sayOverUsual = (name: string, unit: string, { perL, most }: { perL: number, most: number }): string =>
-  `That is ${Number(perL.toPrecision(2))} ${unit} of ${name} in a litre; ${Number(most.toPrecision(2))} is the most that is usual. A `
-    + 'slipped digit?'
+  `That is ${Number(perL.toPrecision(2))} ${unit} of ${name} in a litre; ${Number(most.toPrecision(2))} is the usual maximum. Did a `
+    + 'digit slip?'
 
 export function sayStorageProblem(error: StorageError): string {
   switch (error.problem) {
@@ -58,7 +58,7 @@ export function sayStorageProblem(error: StorageError): string {
       return 'This browser does not let Presk store anything here (a private window, perhaps). What you enter now is lost when the tab '
         + 'closes.'
     case 'held':
-      return 'Another tab holds the cellar with an older Presk. Close that tab: this one then goes on by itself.'
+      return 'Another tab has the cellar open with an older version of Presk. Close that tab, and this one continues by itself.'
     case 'cleared':
       return 'The browser had cleared this cellar while the page was open. Presk has written all of it back. Export it now: the browser '
         + 'may clear it again.'
@@ -95,35 +95,34 @@ export function sayLedgerProblem(problem: LedgerProblem): string {
     case 'vessel-taken':
       return 'A vessel was filled while another lot was in it.'
     case 'overfull':
-      return `A vessel of ${problem.capacityL} L is said to hold ${problem.litres.toFixed(1)} L.`
+      return `A vessel of ${problem.capacityL} L would hold ${problem.litres.toFixed(1)} L.`
     case 'brim-full':
       return `That fills a vessel to the brim and ${problem.overL < 0.095 ? 'a little' : `${problem.overL.toFixed(1)} L`} over. Take some `
         + 'out first.'
     case 'more-out-than-in':
-      return `${problem.outL.toFixed(1)} L were said to leave a vessel that held ${problem.heldL.toFixed(1)} L.`
+      return `${problem.outL.toFixed(1)} L were moved out of a vessel that held ${problem.heldL.toFixed(1)} L.`
     case 'contradicts':
       return `${QUANTITY[problem.quantity] === 'pH' ? 'pH' : QUANTITY[problem.quantity].replace(/^./, (c) => c.toUpperCase())} read as `
-        + `${shown(problem.quantity, problem.measured)}, where ${shown(problem.quantity, problem.estimated)} was expected. The reading `
-        + 'is taken; check the instrument, or what went in.'
+        + `${shown(problem.quantity, problem.measured)}, but Presk expected ${shown(problem.quantity, problem.estimated)}. The reading `
+        + 'counts. Check the instrument, and what went in.'
     case 'sulphite-in-malolactic':
-      return 'Sulphite went in while malolactic was at work. It may stop: stir up the lees, keep the wine at 20 °C, and measure malic '
+      return 'Sulphite went in during malolactic, which may stop. Stir up the lees, keep the wine at 20 °C, and measure malic '
         + 'acid in a week.'
     case 'more-bottles-than-there':
       return `${problem.count} bottles cannot leave the store: ${problem.there} of that size are there.`
     case 'started-twice':
-      return 'A lot that is in the cellar is started a second time. The first start stands.'
+      return 'A lot was started twice. Presk uses the first start.'
     case 'before-start':
-      return 'An entry lies before its lot began '
-        + `(${sayLongDay(problem.startedAt)}). Move the `
-        + 'start back, or correct its time.'
+      return 'An entry is dated before its lot began '
+        + `(${sayLongDay(problem.startedAt)}). Move the start back, or correct its time.`
     case 'ferments-by-itself':
       return `The gravity fell by ${problem.fell.toFixed(3)} without yeast.`
     case 'brix-in-ferment':
-      return `${problem.brix} °Brix were read in a ferment, with nothing said of the instrument. By refractometer it reads too high once `
+      return `${problem.brix} °Brix were read in a ferment, without naming the instrument. A refractometer reads too high once `
         + 'there is alcohol.'
     case 'expected-volume':
-      return `${problem.outL.toFixed(1)} L left where only ${problem.heldL.toFixed(1)} were expected. What was moved is believed; the `
-        + 'rest is reckoned from it.'
+      return `${problem.outL.toFixed(1)} L left where only ${problem.heldL.toFixed(1)} were expected. Presk uses the volume moved and `
+        + `calculates the rest from it.`
     case 'unknown-block':
       return 'A sample or a note belongs to a vineyard block that is not in this cellar.'
     case 'unknown-instrument':
@@ -133,13 +132,13 @@ export function sayLedgerProblem(problem: LedgerProblem): string {
     case 'nothing-there':
       return 'This lot holds no wine, so nothing can go into it. Did you mean another lot?'
     case 'correction-odd':
-      return `Corrected by the last check of its instrument, a reading of ${shown(problem.quantity, problem.shown)} would become `
+      return `With the correction from the last instrument check, a reading of ${shown(problem.quantity, problem.shown)} would become `
         + `${problem.corrected === undefined ? 'impossible' : shown(problem.quantity, problem.corrected)}. Presk uses it as you typed it: `
         + 'look at that check.'
     case 'cannot-derive':
       return 'Presk could not work with one entry and left it out. Everything else is counted. Correct the entry, or delete it.'
     case 'cannot-compute':
-      return `A reading (${problem.value}) lies outside what can be computed and was left out.`
+      return `A reading (${problem.value}) is outside the range Presk can calculate with, and was left out.`
   }
 }
 
@@ -151,14 +150,14 @@ export const sayIssue = ({ reason }: Issue): string =>
 export function sayDoubt(doubt: Doubt): string {
   switch (doubt.code) {
     case 'differs':
-      return 'An entry that is here already, with other contents'
+      return 'An entry already here with different contents'
     case 'second-start':
-      return `A second start of a lot that is here: ${doubt.name}`
+      return `A second start of a lot already here: ${doubt.name}`
     case 'second-vessel':
-      return `A vessel that is here already, added again: ${doubt.name}`
+      return `A vessel already here, added again: ${doubt.name}`
     case 'unknown-lot':
       return 'An entry of a lot that is neither here nor in the file'
     case 'corrects':
-      return 'A correction of an entry that is here'
+      return 'A correction of an entry already here'
   }
 }

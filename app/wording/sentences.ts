@@ -31,7 +31,7 @@ export function sayFact(fact: Fact, f: Format, names: Names): string {
   switch (fact.type) {
     case 'lot-started': {
       const brought = fact.massKg ? `${f.words(f.mass(fact.massKg))} of fruit` : f.words(f.volume(fact.volumeL))
-      const reckoned = fact.volumeIs === 'expected' ? `, about ${f.words(f.volume(fact.volumeL))} of juice to expect` : ''
+      const reckoned = fact.volumeIs === 'expected' ? `, about ${f.words(f.volume(fact.volumeL))} of juice expected` : ''
       return `Started with ${brought}${reckoned}: `
         + `${STREAM[fact.stream].toLowerCase()}${fact.vesselId ? `, in ${names.vessel(fact.vesselId)}` : ''}.`
     }
@@ -40,7 +40,7 @@ export function sayFact(fact: Fact, f: Format, names: Names): string {
     case 'addition': {
       const plan =
         fact.planned !== undefined && Math.abs(fact.planned - fact.actual) > 0.0499
-          ? ` (the plan said ${Number(fact.planned.toPrecision(3))} ${fact.unit})`
+          ? ` (planned ${Number(fact.planned.toPrecision(3))} ${fact.unit})`
           : ''
       return `${trim(fact.actual)} ${fact.unit} of ${names.material(fact.material)} went `
         + `in${plan}${fact.purpose ? `, ${fact.purpose}` : ''}.`
@@ -84,7 +84,7 @@ export function sayFact(fact: Fact, f: Format, names: Names): string {
     case 'vessel-cared':
       return `${names.vessel(fact.vesselId)} ${CARE[fact.what].toLowerCase()}${fact.note ? `: ${fact.note}` : ''}.`
     case 'vessel-amended':
-      return `${names.vessel(fact.vesselId)} ${fact.retired ? 'put out of use' : 'in use again'}${fact.note ? `: ${fact.note}` : ''}.`
+      return `${names.vessel(fact.vesselId)} ${fact.retired ? 'out of use' : 'in use again'}${fact.note ? `: ${fact.note}` : ''}.`
     case 'air-read':
       return `${f.words(f.temperature(fact.celsius))} in the room beside ${names.vessel(fact.vesselId)}.`
     case 'vessel-added':
@@ -92,7 +92,7 @@ export function sayFact(fact: Fact, f: Format, names: Names): string {
     case 'instrument-added':
       return `Instrument ${fact.name}.`
     case 'instrument-checked':
-      return `${names.instrument(fact.instrumentId)} checked: ${sayCheck(fact)}${fact.adjusted ? ', set right' : ''}.`
+      return `${names.instrument(fact.instrumentId)} checked: ${sayCheck(fact)}${fact.adjusted ? ', adjusted' : ''}.`
     case 'arrival-expected':
       return `${fact.name} expected on ${sayDay(fact.on)}: ${STREAM[fact.stream].toLowerCase()}.`
     case 'block-added':
@@ -106,9 +106,9 @@ export function sayFact(fact: Fact, f: Format, names: Names): string {
         fact.taste
       )}.`
     case 'block-noted':
-      return `Noted of the block: ${fact.text}`
+      return `Block note: ${fact.text}`
     case 'supply-stocked':
-      return `${trim(fact.amount)} ${fact.unit} of ${names.material(fact.material)} came into the store.`
+      return `${trim(fact.amount)} ${fact.unit} of ${names.material(fact.material)} added to the store.`
     case 'supply-counted':
       return `Counted in the store: ${trim(fact.left)} left.`
     case 'lot-planned':
@@ -116,16 +116,16 @@ export function sayFact(fact: Fact, f: Format, names: Names): string {
     case 'lot-amended':
       return (
         [
-          fact.name !== undefined && `Called ${fact.name} from now on`,
-          fact.alcoholic !== undefined && `Its ferment ${ALCOHOLIC_WORD[fact.alcoholic]}, said by hand`,
-          fact.ended && 'Nothing is left of it',
+          fact.name !== undefined && `Renamed ${fact.name}`,
+          fact.alcoholic !== undefined && `Ferment marked by hand: ${ALCOHOLIC_WORD[fact.alcoholic]}`,
+          fact.ended && 'None left',
           fact.note
         ]
           .filter(Boolean)
           .join('; ') + '.'
       )
     case 'card-made':
-      return `A card of one’s own: ${fact.name}, ${MATERIAL_KIND[fact.kind].toLowerCase()}.`
+      return `Own card: ${fact.name}, ${MATERIAL_KIND[fact.kind].toLowerCase()}.`
     case 'equipment-said':
       return `At hand: ${Object.entries(fact.has)
         .map(([what, has]) => `${has ? '' : 'no '}${EQUIPMENT_NAME[what as Equipment]}`)
@@ -142,8 +142,8 @@ const listOf = (between: string, ...of: Part[]): string => of.filter(Boolean).jo
 
 /** What a check found: at each standard where these were noted, else the offset. */
 export function sayCheck(check: Pick<Extract<Fact, { type: 'instrument-checked' }>, 'offset' | 'standards'>): string {
-  if (check.standards?.length) return check.standards.map((s) => `it shows ${trim(s.shown)} for ${trim(s.known)}`).join(', ')
-  return check.offset === 0 ? 'it shows right' : `it shows ${trim(Math.abs(check.offset))} too ${check.offset < 0 ? 'little' : 'much'}`
+  if (check.standards?.length) return check.standards.map((s) => `shows ${trim(s.shown)} for ${trim(s.known)}`).join(', ')
+  return check.offset === 0 ? 'correct' : `shows ${trim(Math.abs(check.offset))} too ${check.offset < 0 ? 'little' : 'much'}`
 }
 
 function sayOutcome({ outcome, task, until }: Extract<Fact, { type: 'task-ended' }>): string {
@@ -151,7 +151,7 @@ function sayOutcome({ outcome, task, until }: Extract<Fact, { type: 'task-ended'
     case 'done':
       return 'done'
     case 'skipped':
-      return task.startsWith('crush:') ? 'left out' : 'put off'
+      return task.startsWith('crush:') ? 'skipped' : 'put off'
     case 'moved':
       return until ? `moved to ${sayDayOf(until)}` : 'moved'
     case 'seen':
@@ -159,11 +159,11 @@ function sayOutcome({ outcome, task, until }: Extract<Fact, { type: 'task-ended'
     case 'otherwise':
       return 'done another way'
     case 'was-so':
-      return 'was so already'
+      return 'already done'
     case 'could-not':
       return 'could not be done'
     case 'not-wanted':
-      return 'not wanted any more'
+      return 'no longer wanted'
   }
 }
 
@@ -172,44 +172,44 @@ const TASK: Record<string, string> = {
   'stir-must': 'Stirring',
   feed: 'Nutrient',
   press: 'Pressing',
-  'sugar-step': 'Feeding it sugar',
+  'sugar-step': 'Adding sugar in steps',
   'rack-gross-lees': 'Racking off the gross lees',
   'stir-lees': 'Stirring the fine lees',
   doubtful: 'A doubtful reading',
   'measure-must': 'Measuring the must',
   'sulphite-must': 'First sulphite',
   'correct-must': 'Correcting the must',
-  'sulphite-low': 'Bringing the sulphite up',
+  'sulphite-low': 'Adding sulphite',
   pitch: 'Yeast',
   'read-ferment': 'Reading the ferment',
   'confirm-dry': 'Measuring free SO₂',
   'confirm-dryness': 'Second dry reading',
   'start-malolactic': 'Starting malolactic',
-  'follow-malolactic': 'Looking at malic acid',
-  'check-sulphite': 'Looking at free SO₂',
+  'follow-malolactic': 'Checking malic acid',
+  'check-sulphite': 'Checking free SO₂',
   'sulphite-after-malolactic': 'Sulphite after malolactic',
-  malolactic: 'Its malolactic',
+  malolactic: 'Malolactic',
   'held-up': 'What holds malolactic up',
-  'malolactic-blocked': 'Its blocked malolactic',
+  'malolactic-blocked': 'Blocked malolactic',
   'sulphite-odd': 'Odd free SO₂',
   'top-up': 'Topping up',
   'rack-again': 'Racking again',
-  'look-at-clarity': 'Looking at its clarity',
+  'look-at-clarity': 'Checking clarity',
   'top-barrel': 'Level of a barrel',
   'taste-bottle': 'Tasting a bottle',
   'lay-down': 'Laying the bottles down',
   'drink-up': 'Drinking it up',
   'settle': 'A condition for bottling',
   'bottle': 'Bottling',
-  'smell-again': 'Smelling it again',
+  'smell-again': 'Smelling again',
   'free-before-bottle': 'Measuring free SO₂ before bottling',
   'sweeten': 'Sweetening',
-  'remnant': 'The rest of it',
+  'remnant': 'Small rest',
   'shake-for-gas': 'Shaking a sample for gas',
   degas: 'Degassing',
-  'taste-wood': 'Tasting for wood',
-  'out-of-wood': 'Taking it out of the wood',
-  'test': 'A test of its stability',
+  'taste-wood': 'Tasting for oak',
+  'out-of-wood': 'Taking out the oak',
+  'test': 'Stability test',
   'free-above-total': 'Free SO₂ above the total'
 }
 /**

@@ -4,7 +4,7 @@ import { BOTTLING_RESERVE, NEXT_ROUND_DAYS } from '~~/core/stages'
 
 /** What a dose has to last for. */
 export const SULPHITE_AIM: Record<SulphiteAim, { label: string, purpose: string }> = {
-  'level': { label: 'Just to its level', purpose: 'to its level' },
+  'level': { label: 'Up to its level', purpose: 'to its level' },
   'next-round': { label: 'Until the next round', purpose: 'to last until the next round' },
   'bottle': { label: 'For bottling', purpose: 'for bottling' },
   'lock': { label: 'To lock malic acid', purpose: 'to lock the malic acid' }
@@ -26,14 +26,14 @@ export function sayAim(aim: SulphiteAim, levelMgPerL: number, aimMgPerL: number)
 
 export const SCHOOL: Record<SulphiteSchool, string> = {
   'by-ph': 'By pH',
-  tablets: 'A tablet to the US gallon',
+  tablets: 'A tablet per US gallon',
   double: 'Double, to stop malolactic',
   minimal: 'As little as possible',
   none: 'None'
 }
 const GIVES_UP: Record<SchoolAdvice['givesUp'], string> = {
   nothing: 'nothing',
-  'ignores-ph': 'looks away from the pH',
+  'ignores-ph': 'ignores the pH',
   'more-sulphite-than-needed': 'more than is needed',
   'thin-protection': 'thin protection',
   'needs-pasteurising': 'pasteurise, and drink within two years'
@@ -47,9 +47,9 @@ export const saySchool = (advice: SchoolAdvice): string =>
 export function saySulphiteFinding(finding: SulphiteFinding): string {
   switch (finding.code) {
     case 'ph-too-high':
-      return `At pH ${finding.ph.toFixed(2)} no sensible amount of sulphite protects. Bring the pH down first.`
+      return `At pH ${finding.ph.toFixed(2)} no sensible amount of sulphite protects the wine. Lower the pH first.`
     case 'below-scale':
-      return `${finding.grams.toFixed(2)} g is too little for a scale that steps by ${finding.resolutionG} g. Use the stock solution.`
+      return `${finding.grams.toFixed(2)} g is too little for a scale with steps of ${finding.resolutionG} g. Use the stock solution.`
     case 'near-total-limit':
       return `Total SO₂ would come to ${finding.totalMgPerL.toFixed(0)} mg/L, near the limit of ${finding.limitMgPerL}.`
     case 'over-total-limit':
@@ -57,13 +57,13 @@ export function saySulphiteFinding(finding: SulphiteFinding): string {
         + 'before adding more.'
     case 'already-there':
       return `Free SO₂ ${finding.freeMgPerL.toFixed(0)} mg/L already meets the ${finding.targetFreeMgPerL.toFixed(0)} mg/L this pH `
-        + `asks for.`
+        + `needs.`
     case 'as-good-as-there':
-      return `${finding.freeMgPerL.toFixed(0)} of ${finding.targetFreeMgPerL.toFixed(0)} mg/L: no reading at home tells the two apart. `
+      return `${finding.freeMgPerL.toFixed(0)} of ${finding.targetFreeMgPerL.toFixed(0)} mg/L: a home test cannot tell the two apart. `
         + 'Measure again before adding so little.'
     case 'little-free':
-      return `This pH needs only ${finding.freeMgPerL.toFixed(0)} mg/L by the sum. Under ${finding.leastMgPerL} mg/L of free SO₂ nothing `
-        + 'keeps for long: add up to that for a wine that is to be kept.'
+      return `This pH needs only ${finding.freeMgPerL.toFixed(0)} mg/L by calculation. Under ${finding.leastMgPerL} mg/L of free SO₂ `
+        + `little keeps for long, so add up to that if you want to keep the wine.`
     case 'much-molecular':
       return `${finding.molecularMgPerL.toFixed(1)} mg/L of molecular SO₂ is more than ${finding.limitMgPerL}: most people smell it. Aim `
         + 'lower.'

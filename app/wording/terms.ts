@@ -16,7 +16,7 @@ export const STREAM_HINT: Record<Exclude<Stream, 'blend'>, string> = {
   fresh: 'Picked or bought by weight',
   frozen: 'Pails from the freezer',
   juice: 'Pressed juice by volume',
-  kit: 'Juice with packets, to be watered',
+  kit: 'Concentrate with packets',
   test: 'A bucket of a vineyard’s fruit, for a week'
 }
 
@@ -28,11 +28,11 @@ export const STANDING: Record<Standing, string> = {
   empty: 'Gone'
 }
 export const ALCOHOLIC_WORD: Record<Alcoholic, string> = {
-  none: 'has not begun',
-  active: 'is under way',
-  dry: 'is through, dry',
-  stuck: 'is stuck',
-  stopped: 'is over, not dry'
+  none: 'not started',
+  active: 'under way',
+  dry: 'finished, dry',
+  stuck: 'stuck',
+  stopped: 'ended sweet'
 }
 
 export const QUANTITY: Record<ReadingQuantity, string> = {
@@ -68,7 +68,7 @@ export const OPERATION: Record<EntryOf<'operation'>['what'], string> = {
   settle: 'Left to settle',
   'cold-soak': 'Cold soak',
   sanitise: 'Sanitised',
-  'malolactic-over': 'Malolactic over, as far as was seen',
+  'malolactic-over': 'Malolactic taken as finished',
   thaw: 'Set to thaw',
   rehydrate: 'Yeast set to rehydrate',
   restart: 'Restart begun',
@@ -77,10 +77,10 @@ export const OPERATION: Record<EntryOf<'operation'>['what'], string> = {
   disgorge: 'Disgorged',
   'heat-test': 'Heat test begun',
   'cold-test': 'Cold test begun',
-  'warm': 'Moved to the warmth',
-  'cool': 'Moved to the cool',
+  'warm': 'Moved somewhere warm',
+  'cool': 'Moved somewhere cool',
   'marbles': 'Marbles added',
-  'gas-cover': 'Inert gas laid over it'
+  'gas-cover': 'Inert gas added'
 }
 export const EQUIPMENT_NAME: Record<Equipment, string> = {
   'hydrometer': 'hydrometer',
@@ -131,7 +131,7 @@ export const TAKEN: Record<EntryOf<'bottle-taken'>['what'], string> = { drunk: '
 export const COST: Record<EntryOf<'cost'>['what'], string> = {
   fruit: 'Fruit or kit',
   bottles: 'Bottles',
-  hire: 'Hire of gear',
+  hire: 'Equipment hire',
   other: 'Something else'
 }
-export const CARE: Record<Care, string> = { cleaned: 'Cleaned', sanitised: 'Sanitised', swelled: 'Swelled', sulphured: 'Sulphured' }
+export const CARE: Record<Care, string> = { cleaned: 'Cleaned', sanitised: 'Sanitised', swelled: 'Soaked', sulphured: 'Sulphured' }

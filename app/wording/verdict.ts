@@ -23,7 +23,7 @@ export function sayFinderReason(reason: Reason, planned: Planned): string {
   const later = sayPlanned(planned)
   switch (reason.code) {
     case 'in-windows':
-      return `Sugar, pH and TA stand where they should${later ? `, now and after ${later}` : ''}. Taste it.`
+      return `Sugar, pH and TA are in range${later ? `, now and after ${later}` : ''}. Taste it.`
     case 'brings-in': {
       const { quantity, now, end, edge, side } = reason
       const moves = quantity !== 'brix' && later && Math.abs(end - now) >= 0.005
@@ -34,23 +34,23 @@ export function sayFinderReason(reason: Reason, planned: Planned): string {
     }
     case 'course-mends':
       return `${upper(NAME[reason.quantity])} is ${figure(reason.quantity, reason.now)}, ${over(reason.side)} ${reason.edge}; ${later} `
-        + `will bring it to ${figure(reason.quantity, reason.end)} without help.`
+        + `will bring it to ${figure(reason.quantity, reason.end)} by itself.`
     case 'too-near-to-tell': {
       const { quantity, now, end, edge } = reason
       return quantity === 'brix' || !later || Math.abs(end - now) < 0.005
-        ? `${upper(NAME[quantity])} is ${figure(quantity, now)}: too near to ${edge} for a reading to tell which side it is on.`
-        : `After ${later} ${NAME[quantity]} should be about ${figure(quantity, end)}; the limit is ${edge}, and a forecast cannot tell `
-          + 'so finely. Look again then.'
+        ? `${upper(NAME[quantity])} is ${figure(quantity, now)}: too close to ${edge} to tell which side it is on.`
+        : `After ${later} ${NAME[quantity]} should be about ${figure(quantity, end)}; the limit is ${edge}, and a forecast is not `
+          + 'that precise. Measure again then.'
     }
     case 'usual-fall':
-      return `TA will fall to about ${figure('ta', reason.end)} with ${later}. That is usual; taste it then.`
+      return `TA will fall to about ${figure('ta', reason.end)} with ${later}. That is usual. Taste it then.`
     case 'would-harm':
-      return `What would mend ${NAME[reason.quantity]} would push ${NAME[reason.other]} out of what is usual, or further out.`
+      return `What would correct ${NAME[reason.quantity]} would push ${NAME[reason.other]} out of what is usual, or further out.`
     case 'low-ph-low-ta':
-      return 'It is sharp by its pH and yet holds little acid: carbonate would take what it lacks, acid would make it sharper. Check the '
+      return 'Its pH is low and it has little acid: carbonate would take more away, acid would make it sharper. Check the '
         + 'titration, then leave it, or blend.'
     case 'high-ph-high-ta':
-      return 'A high pH and much acid at once come from much potassium. Check both readings; cold takes some of both.'
+      return 'A high pH together with much acid comes from potassium. Check both readings. Cold reduces both a little.'
     case 'nothing-at-hand':
       return `Nothing that is ticked ${reason.side === 'high' ? 'lowers' : 'raises'} ${NAME[reason.quantity]}.`
   }
@@ -59,9 +59,9 @@ export function sayFinderReason(reason: Reason, planned: Planned): string {
 /** The finder's answer in a line or two. */
 export function sayAdvice(found: Pick<TargetResult, 'verdict' | 'additions' | 'reasons'>, planned: Planned): string {
   const reasons = found.reasons.map((r) => sayFinderReason(r, planned)).join(' ')
-  if (found.verdict === 'leave') return `Leave it. ${reasons}`
+  if (found.verdict === 'leave') return `No correction needed. ${reasons}`
   const materials = found.additions.map((a) => MUST_MATERIAL[a.material].toLowerCase())
-  return `It wants ${materials.join(' and ')}. ${reasons}`
+  return `It needs ${materials.join(' and ')}. ${reasons}`
 }
 
 const FOR: Record<Material, readonly MustQuantity[]> = {

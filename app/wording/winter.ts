@@ -5,20 +5,20 @@ import type { SayFormat } from './findings/say'
 export function sayRisk(risk: WinterRisk, f: Pick<SayFormat, 'volume' | 'words'>): string {
   switch (risk.code) {
     case 'unprotected':
-      return 'No sulphite since its malolactic'
+      return 'No sulphite since malolactic'
     case 'low-sulphite':
       return 'Below its sulphite level'
     case 'air':
       return `${f.words(f.volume(risk.airL))} of air over it`
     case 'not-measured':
-      return 'Nobody knows its sulphite'
+      return 'Sulphite unknown'
   }
 }
 
 export const MALOLACTIC_SHORT = {
   'not-wanted': 'none wanted',
-  'to-come': 'to come',
+  'to-come': 'not started',
   'under-way': 'under way',
-  'nearly': 'nearly through',
+  'nearly': 'nearly finished',
   'done': 'through'
 } as const

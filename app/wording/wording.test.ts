@@ -57,7 +57,7 @@ describe('the ledger speaks in sentences', () => {
         volumeIs: 'expected',
         vesselId: 'Blue bin'
       },
-      'Started with 118 kg of fruit, about 76.7 L of juice to expect: fresh grapes, in Blue bin.'
+      'Started with 118 kg of fruit, about 76.7 L of juice expected: fresh grapes, in Blue bin.'
     ],
     [
       { type: 'lot-started', lotId, name: 'T', stream: 'kit', style: 'red', varieties: [], volumeL: 23, volumeIs: 'measured' },
@@ -80,13 +80,13 @@ describe('the ledger speaks in sentences', () => {
     [{ type: 'reading', lotId, quantity: 'freeSo2', typed: '21', value: 21 }, 'Free SO₂ 21 mg/L.'],
     [
       { type: 'addition', lotId, material: 'potassium-metabisulphite', unit: 'g', planned: 8.03, actual: 8.2, purpose: 'first sulphite' },
-      '8.2 g of potassium metabisulphite went in (the plan said 8.03 g), first sulphite.'
+      '8.2 g of potassium metabisulphite went in (planned 8.03 g), first sulphite.'
     ],
     [{ type: 'addition', lotId, material: 'my own card', unit: 'mL', planned: 4, actual: 4 }, '4 mL of my own card went in.'],
     [{ type: 'inoculation', lotId, organism: 'yeast', culture: 'Neutral yeast', grams: 19 }, 'Yeast pitched: neutral yeast, 19 g.'],
     [
       { type: 'lot-planned', lotId, malolactic: 'with-yeast', cold: true, oak: false },
-      'Planned: malolactic with the yeast; a cold winter; without oak.'
+      'Planned: malolactic with the yeast; cold winter; without oak.'
     ],
     [
       {
@@ -128,9 +128,9 @@ describe('the ledger speaks in sentences', () => {
       'Graciano expected on Sat 3 Oct: fresh grapes.'
     ],
     [{ type: 'block-sampled', blockId: 'b', brix: 21.9, ph: 3.57, taste: 'plums' }, 'Sampled: 21.9 °Brix, pH 3.57, plums.'],
-    [{ type: 'supply-stocked', supplyId: 's', material: 'tartaric', unit: 'g', amount: 90 }, '90 g of tartaric acid came into the store.'],
+    [{ type: 'supply-stocked', supplyId: 's', material: 'tartaric', unit: 'g', amount: 90 }, '90 g of tartaric acid added to the store.'],
     [{ type: 'supply-counted', supplyId: 's', left: 12 }, 'Counted in the store: 12 left.'],
-    [{ type: 'task-ended', lotId, task: 'crush:settle', outcome: 'skipped' }, 'Leave it to settle: left out.'],
+    [{ type: 'task-ended', lotId, task: 'crush:settle', outcome: 'skipped' }, 'Leave it to settle: skipped.'],
     [{ type: 'task-ended', lotId, task: 'crush-step:enzyme', outcome: 'skipped' }, 'Pectic enzyme: put off.'],
     [{ type: 'task-ended', lotId, task: 'test:press', outcome: 'done' }, 'Press by hand: done.'],
     [{ type: 'task-ended', lotId, task: 'packet:0', outcome: 'done', note: 'Bentonite' }, 'Packet 1: done, Bentonite.'],
@@ -140,11 +140,11 @@ describe('the ledger speaks in sentences', () => {
     [{ type: 'instrument-added', instrumentId: 'i', name: 'Scale', kind: 'scale' }, 'Instrument Scale.'],
     [
       { type: 'instrument-checked', instrumentId: 'i', offset: 0.02, adjusted: true },
-      'Pocket pH meter checked: it shows 0.02 too much, set right.'
+      'Pocket pH meter checked: shows 0.02 too much, adjusted.'
     ],
     [
       { type: 'instrument-checked', instrumentId: 'i', offset: -0.03, adjusted: false },
-      'Pocket pH meter checked: it shows 0.03 too little.'
+      'Pocket pH meter checked: shows 0.03 too little.'
     ],
     [
       {
@@ -158,7 +158,7 @@ describe('the ledger speaks in sentences', () => {
           { known: 7, shown: 6.94 }
         ]
       },
-      'Pocket pH meter checked: it shows 4.05 for 4.01, it shows 6.94 for 7.'
+      'Pocket pH meter checked: shows 4.05 for 4.01, shows 6.94 for 7.'
     ],
     [{ type: 'task-ended', lotId, task: 'read-ferment', outcome: 'skipped' }, 'Reading the ferment: put off.']
   ])('%#', (draft, sentence) => expect(say(draft)).toBe(sentence))
@@ -171,11 +171,11 @@ describe('what is wrong is said with what to do', () => {
     [sayQuantityProblem({ code: 'unknown-unit', unit: 'pH', known: [] }, 'plain'), 'Write the number alone, without “pH”.'],
     [
       sayLikelihood('ph', 35, { verdict: 'refuse', min: 2.5, max: 4.5, suggestions: [3.5] }),
-      'pH 35 cannot be: it lies between 2.5 and 4.5.'
+      'pH 35 is not possible. It must be between 2.5 and 4.5.'
     ],
     [
       sayLikelihood('ta', 0.62, { verdict: 'ask', min: 0.5, max: 25, suggestions: [6.2] }),
-      'TA 0.62 g/L is unusual. If your kit reads in per cent, multiply by ten. Is it right?'
+      'TA 0.62 g/L is unusual. If your kit reads in per cent, multiply by ten. Is it correct?'
     ],
     [sayFileProblem({ code: 'newer', version: 9 }), 'This file has format 9, from a newer Presk. Update this one first.'],
     [
@@ -184,11 +184,11 @@ describe('what is wrong is said with what to do', () => {
     ],
     [
       sayLedgerProblem({ code: 'overfull', entryId: 'e', vesselId: 'v', litres: 35, capacityL: 30 }),
-      'A vessel of 30 L is said to hold 35.0 L.'
+      'A vessel of 30 L would hold 35.0 L.'
     ],
     [
       sayLedgerProblem({ code: 'contradicts', entryId: 'e', lotId, quantity: 'ph', measured: 3.4, estimated: 3.6, band: 0.1 }),
-      'pH read as 3.4, where 3.6 was expected. The reading is taken; check the instrument, or what went in.'
+      'pH read as 3.4, but Presk expected 3.6. The reading counts. Check the instrument, and what went in.'
     ],
     [
       sayMiss({ quantity: 'ph', value: 3.68, window: { min: 3.3, max: 3.6 }, by: 0.08 }),
@@ -196,15 +196,15 @@ describe('what is wrong is said with what to do', () => {
     ],
     [
       saySulphiteFinding({ code: 'already-there', freeMgPerL: 60, targetFreeMgPerL: 40 }),
-      'Free SO₂ 60 mg/L already meets the 40 mg/L this pH asks for.'
+      'Free SO₂ 60 mg/L already meets the 40 mg/L this pH needs.'
     ],
-    [sayAcidsFinding({ code: 'bitartrate-falls', gPerL: 2.14 }), 'About 2.1 g/L of cream of tartar would fall in time.'],
+    [sayAcidsFinding({ code: 'bitartrate-falls', gPerL: 2.14 }), 'About 2.1 g/L of cream of tartar would drop out in time.'],
     [
       sayYeastReason({ code: 'stops-sweet', potentialAbv: 15.84, toleranceAbv: 14 }),
-      'bears 14 % vol, the must could give 15.8: it would stop sweet'
+      'tolerates 14 % vol, the must could make 15.8: it would stop sweet'
     ],
     [sayPitchFinding({ code: 'must-cold', mustC: 8 }), 'A must at 8 °C starts slowly. Let it warm first.'],
-    [sayPitchStep({ atMin: 20, what: 'add-must', ml: 1240, celsius: 28 }, '28 °C'), 'Stir in 1.2 L of must: it comes to 28 °C'],
+    [sayPitchStep({ atMin: 20, what: 'add-must', ml: 1240, celsius: 28 }, '28 °C'), 'Stir in 1.2 L of must, which brings it to 28 °C'],
     [sayNutrientFinding({ code: 'yan-assumed', yanMgPerL: 120 }), 'YAN is not measured; 120 mg N/L is assumed.']
   ])('%#: %s', (said, wanted) => expect(said).toBe(wanted))
 
@@ -219,9 +219,9 @@ describe('judgements and moves', () => {
   it('what is as it usually is is one sentence, for one figure or for all', () => {
     const sugar = { quantity: 'brix', value: 23.2, window: { min: 22, max: 25 }, verdict: 'within' } as const
     const ph = { quantity: 'ph', value: 3.58, window: { min: 3.3, max: 3.6 }, verdict: 'within' } as const
-    expect(sayAsUsual([sugar], 'red')).toEqual({ verdict: 'Sugar is where it usually is', meaning: 'For a red: Sugar 22 to 25.' })
+    expect(sayAsUsual([sugar], 'red')).toEqual({ verdict: 'Sugar is in the usual range', meaning: 'For a red: Sugar 22 to 25.' })
     expect(sayAsUsual([sugar, ph], 'rose')).toEqual({
-      verdict: 'Sugar and pH are where they usually are',
+      verdict: 'Sugar and pH are in the usual range',
       meaning: 'For a rosé: Sugar 22 to 25, pH 3.3 to 3.6.'
     })
   })

@@ -16,7 +16,7 @@ export function firstSulphiteWorking(
   const level = [
     `${FIRST_SO2[health]} mg/L for ${HEALTH[health].name.toLowerCase()} fruit`,
     ...(dose.reasons.includes('high-ph') && lot.ph ? [`10 more at pH ${lot.ph.value.toFixed(2)}`] : []),
-    ...(dose.reasons.includes('ph-unknown') ? ['the pH is not known yet'] : [])
+    ...(dose.reasons.includes('ph-unknown') ? ['pH unknown'] : [])
   ]
   const juice = `${litres(lot.volume.value)} L${lot.volume.origin === 'estimated' ? ' of expected juice' : ''}`
   return [
@@ -85,6 +85,6 @@ export const ripeningWorking = (trends: readonly Trend[]): WorkingStep[] => tren
   }
 })
 export const RIPENING_SOURCE = 'prediction band of a straight line (Student’s t, 80 %); a sample of 50 berries scatters by 0.4 °Brix, '
-  + '0.05 pH, 0.4 g/L: common practice. Weather does not run straight: sample again'
+  + '0.05 pH, 0.4 g/L: common practice. Weather changes the trend, so sample again'
 export const YIELD_SOURCE = '0.60 to 0.70 L of wine from a kilogram on skins, 0.55 to 0.65 pressed; 0.65 to 0.75 L from a litre of '
   + 'frozen must: common practice. A cap wants a fifth of the vessel, foam a tenth'

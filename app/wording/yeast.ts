@@ -10,13 +10,13 @@ export const NUTRIENT: Record<string, string> = {
 export function sayYeastReason(reason: YeastReason): string {
   switch (reason.code) {
     case 'stops-sweet':
-      return `bears ${reason.toleranceAbv} % vol, the must could give ${reason.potentialAbv.toFixed(1)}: it would stop sweet`
+      return `tolerates ${reason.toleranceAbv} % vol, the must could make ${reason.potentialAbv.toFixed(1)}: it would stop sweet`
     case 'near-tolerance':
       return `works to its limit of ${reason.toleranceAbv} % vol`
     case 'too-cold':
-      return `wants at least ${reason.minC} °C`
+      return `needs at least ${reason.minC} °C`
     case 'too-warm':
-      return `wants at most ${reason.maxC} °C`
+      return `needs at most ${reason.maxC} °C`
     case 'wants-more-nitrogen':
       return 'needs much nutrient'
     case 'sulphide-risk':
@@ -42,7 +42,7 @@ export function sayPitchStep(step: PitchStep, celsius: string): string {
     case 'stir':
       return 'Stir gently'
     case 'add-must':
-      return `Stir in ${ml} of must: it comes to ${celsius}`
+      return `Stir in ${ml} of must, which brings it to ${celsius}`
     case 'pitch':
       return `Pitch, at ${celsius}`
   }
@@ -65,10 +65,11 @@ export function sayNutrientFinding(finding: NutrientPlan['findings'][number]): s
       return `YAN is not measured; ${finding.yanMgPerL} mg N/L is assumed.`
     case 'limit-reached':
       return `${NUTRIENT[finding.nutrient] ?? finding.nutrient} stops at its limit of ${finding.limitGPerL} g/L; `
-        + `${finding.shortMgPerL.toFixed(0)} mg N/L come from the next.`
+        + `${finding.shortMgPerL.toFixed(0)} mg N/L come from the next one.`
     case 'enough':
       return 'The must has enough nitrogen of its own.'
     case 'dissolve-first':
-      return 'Dissolve it in a little water and add it slowly: powder makes a gassy must boil over. None after two thirds of the sugar.'
+      return 'Dissolve it in a little water and add it slowly, because powder makes a gassy must foam over. None after two thirds of '
+        + 'the sugar.'
   }
 }

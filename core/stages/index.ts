@@ -63,7 +63,7 @@ export { conditionsOf, malolacticCourseOf, malolacticEndedAt } from './malolacti
 export type { LotConditions, LotCourse } from './malolactic'
 export { airAdvice, isAskedFor, meetings, placesFor, toppingWines } from './moving'
 export type { AirAdvice, Meeting, MeetingTrouble, Place, ToppingDoubt, ToppingWine } from './moving'
-export { CONDITIONS, GATES, HARD, bottlingWindow, gateTask, readinessOf } from './finishing'
+export { BOTTLE_L, CONDITIONS, GATES, HARD, bottlingWindow, gateTask, monthsOfRest, readinessOf } from './finishing'
 export type { Condition, ConditionCode, Gate, Readiness } from './finishing'
 export { bottlesLeft, drinkWindowOf } from './bottled'
 export { airOver } from './topping'

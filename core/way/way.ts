@@ -1,6 +1,6 @@
 import { type LotView, drynessOf, isWine } from '../ledger'
-import { type Condition, type LotForecast, bottlingWindow, isOnSkins, readinessOf } from '../stages'
-import { EARLIER, SPANS, type Span } from './durations'
+import { BOTTLE_L, type Condition, type LotForecast, bottlingWindow, isOnSkins, monthsOfRest, readinessOf } from '../stages'
+import { EARLIER, SPANS, type Span, wayKindOf } from './durations'
 
 export const WAY_STEPS = [
   'pitched',
@@ -30,6 +30,8 @@ export interface WayStep {
 }
 
 const DAY = 86_400_000
+/** Days. */
+const MONTH = 30.4
 /** Nobody is asked about older corks: as in the stage that asks for it. */
 const FORGOTTEN = 45 * DAY
 type Window = readonly [earliest: number, likely: number, latest: number]
@@ -48,7 +50,7 @@ function doneAt(lot: LotView): Partial<Record<WayStepCode, string>> {
   const tests = [lot.style === 'red' ? undefined : lot.heatTest?.at, lot.coldTest?.at ?? lot.worked.get('chill')?.at]
   const sugared = lot.changedSugarAt !== undefined && lot.wineSince !== undefined && lot.changedSugarAt > lot.wineSince
   const filled = lot.bottled.at(-1)?.at
-  const over = lot.volume.value < 0.75 ? filled : undefined
+  const over = lot.volume.value < BOTTLE_L ? filled : undefined
   return {
     ...(lot.inoculatedAt && { pitched: lot.inoculatedAt }),
     ...(dry?.proven && { dry: dry.since }),
@@ -101,6 +103,13 @@ export function wayOf(lot: LotView, now: string, known?: LotForecast): WayStep[]
   const of = (code: WayStepCode): Window | undefined => windows.get(code)
   const start = at(lot.startedAt)
   const foretold = known?.forecast.dry
+  const kind = wayKindOf(lot)
+  /** From the day on which it has rested long enough, and is clear; most do not wait long after that. */
+  const toBottle = (): Window => {
+    const months = monthsOfRest(lot).from * MONTH
+    const rested = isWine(lot) && !isOnSkins(lot) ? at(bottlingWindow(lot).from) : plus(of('off-lees') ?? start, [months, months, months])
+    return later(plus(rested, SPANS.bottled[kind]), of('clear') ?? start)
+  }
   const usual: Record<WayStepCode, () => Window> = {
     pitched: () => plus(start, SPANS.pitched[lot.stream]),
     dry: () => {
@@ -115,18 +124,10 @@ export function wayOf(lot: LotView, now: string, known?: LotForecast): WayStep[]
       return plus(from, SPANS.malolactic, EARLIER[lot.plan.malolactic])
     },
     sulphited: () => plus(of('malolactic') ?? of('off-lees') ?? start, SPANS.sulphited),
-    clear: () => later(plus(of('off-lees') ?? start, SPANS.clear), of('malolactic') ?? start),
-    stable: () => plus(of('clear') ?? start, SPANS.stable),
-    sweetened: () => plus(of('stable') ?? of('clear') ?? start, [0, 14, 60]),
-    bottled: () => {
-      const ripe = isWine(lot) && !isOnSkins(lot) ? bottlingWindow(lot) : undefined
-      const ready = of('sweetened') ?? of('stable') ?? of('clear') ?? start
-      // From the day on which it may; most are not kept waiting for long after it.
-      if (ripe) return later([Date.parse(ripe.from), Date.parse(ripe.from) + 10 * DAY, Date.parse(ripe.from) + 45 * DAY], ready)
-      const months = lot.stream === 'kit' ? [46, 70, 120] : lot.style === 'red' ? [185, 215, 320] : lot.style === 'rose' ? [92, 120, 170]
-        : [122, 150, 210]
-      return later(plus(of('off-lees') ?? start, months as unknown as Span), ready)
-    },
+    clear: () => later(plus(of('off-lees') ?? start, SPANS.clear[kind]), of('malolactic') ?? start),
+    stable: () => plus(toBottle(), SPANS.stable[kind]),
+    sweetened: () => plus(toBottle(), SPANS.sweetened),
+    bottled: toBottle,
     'laid-down': () => plus(of('bottled') ?? start, SPANS['laid-down']),
     tasted: () => plus(of('bottled') ?? start, SPANS.tasted)
   }

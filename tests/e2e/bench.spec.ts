@@ -9,7 +9,7 @@ test('a flat must is corrected: tried, found, staged, logged, and measured again
   await page.getByRole('button', { name: 'Find the smallest additions' }).click()
   await expect(page.getByRole('heading', { name: 'Proposed' })).toBeVisible()
   await expect(page.getByText(/The pH is 3\.71 and would end at 3\.9\d after malolactic and cold, over 3\.6/).first()).toBeVisible()
-  await expect(page.getByText(/it should stand near pH 3\.60/)).toBeVisible()
+  await expect(page.getByText(/expect about pH 3\.60/)).toBeVisible()
   await page.getByText('Show the working').click()
   await expect(page.getByText('what balances the charges at the wine’s pH, counted as potassium')).toBeVisible()
   await page.getByRole('button', { name: 'Exactly as planned' }).click()
@@ -28,13 +28,13 @@ test('a red whose acid will fall by itself is left alone, and the map and the fi
     ['Volume', '55']
   ] as const)
     await page.getByRole('textbox', { name, exact: true }).first().fill(value)
-  await expect(page.getByText(/^Leave it\./)).toBeVisible()
+  await expect(page.getByText(/^No correction needed\./)).toBeVisible()
   await page.getByRole('button', { name: 'Find the smallest additions' }).click()
   await expect(page.getByRole('heading', { name: 'Nothing to add' })).toBeVisible()
-  await expect(page.getByText(/The finished wine, with all that the ferment does, should read pH 3\.\d to/)).toBeVisible()
+  await expect(page.getByText(/After the ferment the finished wine should read pH 3\.\d to/)).toBeVisible()
   // The same must that is not to have malolactic is another matter, but never one for carbonate that takes the pH out.
   await page.getByRole('checkbox', { name: 'malolactic', exact: true }).uncheck()
-  await expect(page.getByText(/^Leave it\./)).toBeVisible()
+  await expect(page.getByText(/^No correction needed\./)).toBeVisible()
 })
 
 test('a finished wine says its alcohol, and a little acid is proposed', async ({ page }) => {
@@ -61,10 +61,10 @@ test('a pair that cannot be is said, with what to measure again', async ({ page 
 
 test('water to a gravity is staged from the sweet side, with its warning', async ({ page }) => {
   await openDemo(page, '/bench/sweeten')
-  await page.getByRole('textbox', { name: 'Measures now' }).fill('32')
-  await page.getByRole('textbox', { name: 'Should measure' }).fill('1.082 sg')
+  await page.getByRole('textbox', { name: 'Reading now' }).fill('32')
+  await page.getByRole('textbox', { name: 'Reading wanted' }).fill('1.082 sg')
   await page.getByRole('textbox', { name: 'Volume' }).fill('14')
-  await expect(page.getByText('Too much water cannot be taken out.', { exact: false })).toBeVisible()
+  await expect(page.getByText('You cannot take water out again.', { exact: false })).toBeVisible()
   await expect(page.getByRole('listitem').filter({ hasText: 'stir through, measure' })).toHaveCount(2)
 })
 
@@ -72,11 +72,11 @@ test('a yeast that would stop sweet is ruled out, and the steps to the must are 
   await openDemo(page, '/bench/yeast?lot=lot-tempranillo')
   await expect(page.getByRole('radio', { name: /Rustic fast yeast.*it would stop sweet/ })).toBeVisible()
   await expect(page.getByText('Pitch, at 25 °C')).toBeVisible()
-  await page.getByRole('textbox', { name: 'If yeast is short: you have' }).fill('5')
-  await expect(page.getByRole('heading', { name: 'Build it up first' })).toBeVisible()
+  await page.getByRole('textbox', { name: 'Yeast you have, if short' }).fill('5')
+  await expect(page.getByRole('heading', { name: 'Make a starter first' })).toBeVisible()
 })
 
-test('alcohol by every school, a refractometer with its doubt, and a blend by its acids', async ({ page }) => {
+test('alcohol by every method, a refractometer with its doubt, and a blend by its acids', async ({ page }) => {
   await openDemo(page, '/bench/alcohol')
   await page.getByRole('textbox', { name: 'Before the ferment' }).fill('1.090')
   await page.getByRole('textbox', { name: 'Now' }).fill('0.996')
@@ -85,9 +85,9 @@ test('alcohol by every school, a refractometer with its doubt, and a blend by it
   await page.getByRole('textbox', { name: 'Before the ferment' }).fill('24')
   // Nothing that ferments reads as low: said, not passed over.
   await page.getByRole('textbox', { name: 'Now' }).fill('3')
-  await expect(page.getByText('No ferment of this must reads 3 °Brix', { exact: false })).toBeVisible()
+  await expect(page.getByText('A ferment of this must cannot read 3 °Brix', { exact: false })).toBeVisible()
   await page.getByRole('textbox', { name: 'Now' }).fill('8.4')
-  await expect(page.getByText('A refractometer cannot tell sugar from alcohol', { exact: false })).toBeVisible()
+  await expect(page.getByText('A refractometer cannot separate sugar from alcohol', { exact: false })).toBeVisible()
   await page.goto('/bench/blend')
   const parts = page.getByRole('group')
   await choose(parts.nth(0), 'From', 'Grenache')
@@ -99,7 +99,7 @@ test('free SO₂ by iodine in a red says its bias, and is logged', async ({ page
   await openDemo(page, '/bench/free-so2?lot=lot-grenache')
   await page.getByRole('radio', { name: /Iodine/ }).check()
   await page.getByRole('textbox', { name: 'Titrant used' }).fill('1')
-  await expect(page.getByText('this likely reads 5 to 15 mg/L too high', { exact: false })).toBeVisible()
+  await expect(page.getByText('this probably reads 5 to 15 mg/L too high', { exact: false })).toBeVisible()
   await page.getByRole('button', { name: 'Log for Grenache' }).click()
   await expect(page.getByText('Free SO₂ 32 mg/L.')).toBeVisible()
 })

@@ -12,9 +12,9 @@ test('labels are chosen by sight, printed as a PDF, and say what is in the bottl
   await page.getByText('as in a cellar book').click()
   await expect(page.getByRole('radio', { name: /^Ruled/ })).toBeChecked()
   await page.getByRole('textbox', { name: 'Name on it' }).fill('Vinho da Tőke 葡')
-  await expect(page.getByText('Its letters have no 葡', { exact: false })).toBeVisible()
+  await expect(page.getByText('The label font has no 葡', { exact: false })).toBeVisible()
   await page.getByRole('textbox', { name: 'Name on it' }).fill('Loureiro of Tőke')
-  await expect(page.getByText('Its letters have no', { exact: false })).toBeHidden()
+  await expect(page.getByText('The label font has no', { exact: false })).toBeHidden()
   await page.getByRole('textbox', { name: 'A line of your own' }).fill('From the slope behind the chapel')
   // A number that cannot be is said at its field, and nothing is printed.
   await page.getByRole('textbox', { name: 'How many' }).fill('-3')
@@ -50,12 +50,12 @@ test('a wine in bottles shows how it was rated and what it cost; a sparkling one
     { name: /^Rating by months in the bottle: 5 of 10 at 2 months, .*8 of 10 at 7 months$/ }
   )).toBeVisible()
   await goWithin(page, '/lots/lot-loureiro')
-  const cost = page.getByRole('region', { name: 'What it cost' })
+  const cost = page.getByRole('region', { name: 'Cost' })
   await expect(cost.getByText('Fruit or kit')).toBeVisible()
   // 54 for fruit and 21 for bottles, over 21 litres in 28 bottles.
   await expect(cost.getByText('2.68')).toBeVisible()
   await goWithin(page, '/lots/lot-loureiro?log=cost')
-  await choose(page, 'What for', 'Hire of gear')
+  await choose(page, 'What for', 'Equipment hire')
   await page.getByRole('textbox', { name: 'Paid' }).fill('9')
   await page.getByRole('button', { name: 'Log', exact: true }).click()
   await expect(cost.getByText('3.00')).toBeVisible()
@@ -74,7 +74,7 @@ test('two wines stand in glasses by letters, are scored, uncovered, logged and t
   const glasses = page.getByRole('region', { name: 'In the glass' })
   await choose(glasses, 'In steps of', 'Thirds')
   await expect(glasses.getByText('% Bobal')).toHaveCount(0)
-  await expect(glasses.getByRole('button', { name: 'Uncover' })).toBeDisabled()
+  await expect(glasses.getByRole('button', { name: 'Reveal' })).toBeDisabled()
   for (const [letter, score] of [
     ['A', '4'],
     ['B', '6'],
@@ -85,19 +85,19 @@ test('two wines stand in glasses by letters, are scored, uncovered, logged and t
   await page.reload()
   for (const [i, name] of ['Grenache', 'Bobal'].entries()) await choose(page.getByRole('group', { name: `Part ${i + 1}` }), 'From', name)
   await expect(glasses.getByRole('combobox', { name: 'Glass C, of ten' })).toContainText('8')
-  await glasses.getByRole('button', { name: 'Uncover' }).click()
+  await glasses.getByRole('button', { name: 'Reveal' }).click()
   await expect(glasses.getByText('Best liked', { exact: false })).toBeVisible()
   await expect(glasses.getByText('% Bobal')).not.toHaveCount(0)
   await expectAccessible(page, 'blend')
-  await glasses.getByRole('button', { name: 'Log the trial' }).click()
-  await expect(page.getByText('The trial is in the ledger', { exact: true })).toBeVisible()
+  await glasses.getByRole('button', { name: 'Log trial' }).click()
+  await expect(page.getByText('Trial logged', { exact: true })).toBeVisible()
   await goWithin(page, '/lots/lot-bobal')
   await expect(page.getByText(/Blend trial, blind, each glass and its score of 10\. .*% Grenache, .*% Bobal: /)).toBeVisible()
 })
 
 test('three wines stand in six glasses or ten, and the best is taken', async ({ page }) => {
   await openDemo(page, '/bench/blend')
-  await page.getByRole('button', { name: 'Another part' }).click()
+  await page.getByRole('button', { name: 'Add a part' }).click()
   for (const [i, name] of [
     'Grenache',
     'Bobal',
@@ -108,8 +108,8 @@ test('three wines stand in six glasses or ten, and the best is taken', async ({ 
   await choose(glasses, 'In steps of', 'Thirds')
   await expect(glasses.getByRole('combobox', { name: /^Glass / })).toHaveCount(10)
   await choose(glasses, 'Glass C, of ten', '9')
-  await glasses.getByRole('button', { name: 'Uncover' }).click()
-  await glasses.getByRole('button', { name: 'Take its volumes' }).click()
+  await glasses.getByRole('button', { name: 'Reveal' }).click()
+  await glasses.getByRole('button', { name: 'Use these volumes' }).click()
   // A third of Grenache beside two of Carignan: all 28 L of it, half as much of the other, and no Bobal.
   await expect(glasses.getByText('33 % Grenache, 67 % Carignan', { exact: true }).last()).toBeVisible()
   for (const [i, litres] of [/^14(\.0\d)?$/, '0', /^28(\.0\d)?$/].entries())

@@ -1,4 +1,7 @@
 import { connect } from 'node:net'
+import { entriesOf, on } from '../../core/stages/histories.fixture'
+import { MISTAKES, SPOKEN_WRONGLY } from '../../core/stages/histories.rows.fixture'
+import { CELLAR_FORMAT, CELLAR_VERSION } from '../../core/ledger'
 import { expect, test } from './fixtures'
 
 test('the calculations answer over HTTP, and refuse plainly', async ({ request, baseURL }) => {
@@ -61,4 +64,18 @@ test('a calculation of any size leaves the server answering', async ({ request }
   // By order, not by a clock: health was answered while it was at work.
   expect(answered).toBe(false)
   expect([200, 503]).toContain(await heavy)
+})
+
+test('advice over HTTP says of every written history what it must, and nothing that it must not', async ({ request }) => {
+  for (const [name, happened, day, says, silent = []] of [...MISTAKES, ...SPOKEN_WRONGLY]) {
+    const now = on(day)
+    const cellar = { format: CELLAR_FORMAT, version: CELLAR_VERSION, name: 'Histories', exportedAt: now, entries: entriesOf(happened) }
+    const response = await request.post('/api/advice', { data: { cellar, now } })
+    expect(response.status(), name).toBe(200)
+    const { lots } = await response.json()
+    const codes: string[] = [...lots[0].tasks, ...lots[0].findings].map((said: { code: string }) => said.code)
+    // What a gate still wants, and what the ledger says of an entry, have names of their own here.
+    expect(codes, name).toEqual(expect.arrayContaining(says.filter((code) => !code.includes(':'))))
+    expect(codes.filter((code) => silent.includes(code)), name).toEqual([])
+  }
 })

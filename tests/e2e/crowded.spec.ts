@@ -4,12 +4,12 @@ import { expect, goWithin, test } from './fixtures'
 
 async function bringIn(page: Page): Promise<void> {
   await page.goto('/stores')
-  await page.getByLabel('Bring in a cellar file').setInputFiles({
+  await page.getByLabel('Import a cellar file').setInputFiles({
     name: 'crowded.json',
     mimeType: 'application/json',
     buffer: Buffer.from(JSON.stringify(crowdedCellar()))
   })
-  await page.getByRole('button', { name: 'Take them in' }).click()
+  await page.getByRole('button', { name: 'Import' }).click()
   await expect(page.getByRole('navigation', { name: 'Shelf of vessels' }).getByRole('link')).toHaveCount(40)
 }
 
@@ -21,7 +21,7 @@ test('a crowded shelf is pulled down, searched and shown by groups', async ({ pa
   await search.fill('terrace')
   await expect(shelf.getByRole('link')).toHaveCount(1)
   await search.fill('nothing of this name')
-  await expect(shelf.getByText('Nothing like that on the shelf.')).toBeVisible()
+  await expect(shelf.getByText('Nothing on the shelf matches.')).toBeVisible()
   await search.fill('')
   await shelf.getByRole('button', { name: /^Empty/ }).click()
   await expect(shelf.getByRole('link').first()).toHaveAccessibleName(/empty/)

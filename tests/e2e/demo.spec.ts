@@ -155,10 +155,10 @@ test('the four demo lots can each be measured, dosed, logged and found again', a
   await expect(page.getByText('pH 3.66 (Pocket pH meter).', { exact: true })).toBeVisible()
 })
 
-test('a struck entry leaves the figures and stays, marked, in the ledger', async ({ page }) => {
+test('a deleted entry leaves the figures and stays, marked, in the history', async ({ page }) => {
   await openDemo(page, '/lots/lot-grenache')
-  await page.getByRole('button', { name: 'Strike out: Free SO₂ 21 mg/L.' }).click()
-  await expect(page.getByText('Struck out. It stays in the ledger, marked.').first()).toBeVisible()
+  await page.getByRole('button', { name: 'Delete: Free SO₂ 21 mg/L.' }).click()
+  await expect(page.getByText('Deleted, kept in the history.').first()).toBeVisible()
   await expect(page.locator('s', { hasText: 'Free SO₂ 21 mg/L.' })).toBeVisible()
 })
 
@@ -166,14 +166,14 @@ test('one leaves the demo for an empty cellar of one’s own, and comes back', a
   await openDemo(page)
   await page.getByRole('button', { name: 'Go to my own cellar' }).click()
   await expect(page.getByRole('button', { name: 'Start my first lot' })).toBeVisible()
-  await page.getByRole('button', { name: 'Look round the demo cellar' }).click()
-  await expect(page.getByRole('heading', { name: /things on the floor$/ })).toBeVisible()
+  await page.getByRole('button', { name: 'Explore the demo cellar' }).click()
+  await expect(page.getByRole('heading', { name: /tasks today$/ })).toBeVisible()
 })
 
 test('US units and °F are shown throughout once chosen', async ({ page }) => {
   await page.goto('/')
   await page.getByRole('radio', { name: /^US/ }).check()
-  await page.getByRole('button', { name: 'Look round the demo cellar' }).click()
+  await page.getByRole('button', { name: 'Explore the demo cellar' }).click()
   await expect(page.getByRole('link', { name: /^Albariño, 10\.6 US gal/ })).toBeVisible()
   await page.goto('/lots/lot-albarino')
   await expect(page.getByText('Gravity 1.089, sample at 46 °F (Long hydrometer).')).toBeVisible()
@@ -183,7 +183,7 @@ test('two tabs of one cellar stay in step', async ({ page, context }) => {
   await openDemo(page, '/lots/lot-grenache')
   const second = await context.newPage()
   await second.goto('/lots/lot-grenache')
-  await second.getByRole('textbox', { name: 'In a few words' }).fill('Smells of cherries')
+  await second.getByRole('textbox', { name: 'Note' }).fill('Smells of cherries')
   await second.getByRole('button', { name: 'Log', exact: true }).click()
   await expect(page.getByText('Note: Smells of cherries')).toBeVisible()
 })
@@ -196,17 +196,17 @@ test('a full disk is said plainly, the entry stays in the form, nothing stored i
       throw new DOMException('no room', 'QuotaExceededError')
     }
   })
-  await page.getByRole('textbox', { name: 'In a few words' }).fill('Will this be kept?')
+  await page.getByRole('textbox', { name: 'Note' }).fill('Will this be kept?')
   await page.getByRole('button', { name: 'Log', exact: true }).click()
   await expect(page.getByText('The browser’s storage is full, so this was not saved.', { exact: false })).toBeVisible()
-  await expect(page.getByRole('textbox', { name: 'In a few words' })).toHaveValue('Will this be kept?')
+  await expect(page.getByRole('textbox', { name: 'Note' })).toHaveValue('Will this be kept?')
   await page.reload()
   await expect(page.getByText('Free SO₂ 21 mg/L.', { exact: true })).toBeVisible()
 })
 
 test('an unknown page and an unknown lot lead back, and the cellar can be exported from there', async ({ page, watch }) => {
   await openDemo(page, '/lots/lot-nowhere')
-  await expect(page.getByRole('heading', { name: 'This lot is not in this cellar' })).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'This cellar has no such lot' })).toBeVisible()
   await page.goto('/no/such/page')
   await expect(page.getByRole('heading', { name: 'There is no such page' })).toBeVisible()
   const waiting = page.waitForEvent('download')
@@ -270,11 +270,11 @@ test.describe('with its service worker', () => {
       await (await navigator.serviceWorker.ready).update()
     })
     const loaded = page.waitForEvent('load')
-    await page.getByRole('button', { name: 'Take it now' }).click()
+    await page.getByRole('button', { name: 'Update now' }).click()
     await loaded
     await expect(sugar).toHaveValue('-1,2')
     await expect(ph).toHaveValue('3.6')
-    await expect(page.getByRole('button', { name: 'Take it now' })).toBeHidden()
+    await expect(page.getByRole('button', { name: 'Update now' })).toBeHidden()
     close()
   })
   test('once opened, the cellar opens again without a network, and logs', async ({ page, context, watch }) => {
@@ -284,7 +284,7 @@ test.describe('with its service worker', () => {
     await page.goto('/crush')
     await expect(page.getByRole('heading', { name: 'First sulphite' })).toBeVisible()
     await page.goto('/lots/lot-grenache')
-    await page.getByRole('textbox', { name: 'In a few words' }).fill('No signal down here')
+    await page.getByRole('textbox', { name: 'Note' }).fill('No signal down here')
     await page.getByRole('button', { name: 'Log', exact: true }).click()
     await expect(page.getByText('Note: No signal down here')).toBeVisible()
     await page.goto('/harvest')
@@ -294,7 +294,7 @@ test.describe('with its service worker', () => {
   })
 })
 
-test('a word of the trade says what it means where it stands, and leaves those alone who know it', async ({ page }) => {
+test('a wine term says what it means where it stands, and leaves those alone who know it', async ({ page }) => {
   await openDemo(page, '/lots/lot-grenache')
   const word = page.getByRole('button', { name: /what is Free SO₂\?$/ }).first()
   await word.click()
@@ -305,12 +305,12 @@ test('a word of the trade says what it means where it stands, and leaves those a
   await expect(card).toBeHidden()
   await expect(word).toBeFocused()
   await word.press('Enter')
-  await page.getByRole('link', { name: 'All words' }).click()
-  await expect(page.getByRole('heading', { name: 'Words of the trade' })).toBeVisible()
-  await page.getByRole('textbox', { name: 'Look for' }).fill('crystals')
+  await page.getByRole('link', { name: 'Glossary' }).click()
+  await expect(page.getByRole('heading', { name: 'Glossary' })).toBeVisible()
+  await page.getByRole('textbox', { name: 'Find a word' }).fill('crystals')
   await expect(page.getByRole('definition')).toHaveCount(2)
   await goWithin(page, '/stores')
-  await page.getByRole('switch', { name: 'Explain words of the trade' }).click()
+  await page.getByRole('switch', { name: 'Explain wine terms' }).click()
   await goWithin(page, '/lots/lot-grenache')
   await expect(page.getByText('free SO₂', { exact: false }).first()).toBeVisible()
   await expect(word).toHaveCount(0)

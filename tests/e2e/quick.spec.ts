@@ -12,7 +12,7 @@ test('the quick line logs what went in and when, keeps every word, and reaches p
   await say('grenache yesterday 1.5 g sulphite stirred gently')
   await expect(dialog.getByText('yesterday 12:00')).toBeVisible()
   await expect(dialog.getByText('1.5 g of potassium metabisulphite went in.')).toBeVisible()
-  await expect(dialog.getByText('kept as a note: “gently”')).toBeVisible()
+  await expect(dialog.getByText('saved as a note: “gently”')).toBeVisible()
   await page.getByRole('button', { name: 'Log for Grenache' }).click()
   // It is stored once the line has gone; leaving before that would take it along.
   await expect(dialog).toBeHidden()
@@ -22,7 +22,7 @@ test('the quick line logs what went in and when, keeps every word, and reaches p
 
   // Ten times too much is asked about; what went in can be logged all the same.
   await say('grenache 200 g sulphite')
-  await expect(dialog.getByText('A slipped digit?', { exact: false })).toBeVisible()
+  await expect(dialog.getByText('A digit slip?', { exact: false })).toBeVisible()
   await expect(dialog.getByRole('button', { name: 'Log for Grenache' })).toBeEnabled()
   await page.keyboard.press('Escape')
 

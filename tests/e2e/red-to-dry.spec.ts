@@ -25,7 +25,7 @@ test('a red goes from its yeast to a pressed and dry wine, each day by what Pres
   await box(page, 'Name').fill('Graciano')
   await box(page, 'Fruit').fill('60')
   await page.getByRole('radio', { name: 'A new vessel' }).check()
-  await box(page, 'Holds').fill('100')
+  await box(page, 'Capacity').fill('100')
   await button(page, 'Start the lot').click()
   await expect(page.getByRole('heading', { name: 'Graciano' })).toBeVisible()
   const id = page.url().match(/(?:lots|crush)\/([a-z0-9-]+)/)![1]!
@@ -48,28 +48,28 @@ test('a red goes from its yeast to a pressed and dry wine, each day by what Pres
     await page.getByText('Punched down', { exact: true }).click()
     // A reading that is off the forecast of the day before is asked about once: a person says that it is right.
     await expect(async () => {
-      await pressIfThere(button(page, 'It is right'))
+      await pressIfThere(button(page, 'It is correct'))
       await pressIfThere(button(page, /^Log/))
-      expect(await page.getByRole('heading', { name: /^(The round is done|Nothing ferments)$/ }).isVisible()).toBe(true)
+      expect(await page.getByRole('heading', { name: /^(The round is done|Nothing is fermenting)$/ }).isVisible()).toBe(true)
     }).toPass({ intervals: [2000] })
   }
 
-  // Dry by one look: the press is asked for, and the proof.
+  // Dry by one reading: the press is asked for, and the proof.
   await goWithin(page, `/lots/${id}`)
-  await expect(page.getByRole('heading', { name: 'Dry by one look' })).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'Dry by one reading' })).toBeVisible()
   await goWithin(page, `/lots/${id}/press`)
-  await expect(page.getByRole('heading', { name: 'Press it' })).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'Time to press' })).toBeVisible()
   await expect(page.getByText(/Press gently, in steps/)).toBeVisible()
   await box(page, 'Free run').fill('30')
   await box(page, 'Press wine').fill('8')
-  await button(page, 'Log the pressing').click()
+  await button(page, 'Log pressing').click()
   await expect(page.getByText('30 L', { exact: false }).first()).toBeVisible()
 
   // Three days on it reads the same: dry, and proven.
   await page.clock.setSystemTime(later(LOOKS.length + 3))
   await page.goto(`/lots/${id}?log=reading`)
   await choose(page, 'What', 'Gravity')
-  await box(page, 'It read').fill('0.993')
+  await box(page, 'Reading').fill('0.993')
   await page.getByRole('button', { name: 'Log', exact: true }).click()
   await expect(page.getByRole('heading', { name: 'Dry', exact: true })).toBeVisible()
   await expect(page.getByText(/^Then: Rack/)).toBeVisible()

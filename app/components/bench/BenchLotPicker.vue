@@ -6,7 +6,7 @@ const props = defineProps<{ lot: LotView | undefined }>()
 const cellar = useCellarStore()
 const route = useRoute()
 
-const items = computed(() => [{ value: '', label: 'no lot, free-standing' }, ...cellar.lots.map((l) => ({ value: l.id, label: l.name }))])
+const items = computed(() => [{ value: '', label: 'no lot' }, ...cellar.lots.map((l) => ({ value: l.id, label: l.name }))])
 const chosen = computed({
   get: () => props.lot?.id ?? '',
   set: (id: string) => {

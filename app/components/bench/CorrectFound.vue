@@ -29,12 +29,12 @@ const range = (b: { low: number, high: number }, decimals: number) => `${b.low.t
       {{ sayFinderReason(r, bench.plan) }}
     </p>
     <p class="soft">
-      The finished wine, with all that the ferment does, should read pH {{ range(found.asWine.ph, 1) }} and TA
-      {{ range(found.asWine.taGPerL, 1) }} g/L, four times in five.
+      After the ferment the finished wine should read pH {{ range(found.asWine.ph, 1) }} and TA
+      {{ range(found.asWine.taGPerL, 1) }} g/L, in four cases of five.
     </p>
     <FindingNote v-for="m in found.missed" :key="m.quantity" tone="ask">{{ sayMiss(m) }}</FindingNote>
     <p v-if="found.trade" class="soft">
-      With the pH first, whatever TA:
+      If pH came first, whatever the TA:
       {{ found.trade.additions.map((a) => `${MUST_MATERIAL[a.material].toLowerCase()} ${amount(a)}`).join(', ') }} would
       bring it to pH {{ found.trade.predicted.ph.toFixed(2) }} and TA
       {{ found.trade.predicted.taGPerL.toFixed(1) }} g/L. It would taste hard.

@@ -19,7 +19,7 @@ const rows = computed(() => {
       unit: f.volumeUnit.value
     },
     { name: 'Sugar', before: p.before.brix?.toFixed(1), after: p.after.brix?.toFixed(1), unit: '°Brix' },
-    { name: 'Could become', before: could(p.before.brix), after: could(p.after.brix), unit: '% vol ± 0.5' },
+    { name: 'Potential alcohol', before: could(p.before.brix), after: could(p.after.brix), unit: '% vol ± 0.5' },
     { name: 'pH', before: p.before.ph.toFixed(2), after: p.after.ph.toFixed(2), unit: `± ${p.after.phUncertainty.toFixed(2)}` },
     {
       name: 'TA',

@@ -23,20 +23,20 @@ const later = reactive(props.bench.later)
 <template>
   <QuantityField label="pH" :field="fields.ph" />
   <QuantityField label="TA" :field="fields.ta" hint="as tartaric acid" />
-  <QuantityField label="Sugar" :field="fields.sugar" hint="with it Presk can say what to add" />
-  <QuantityField label="Alcohol" :field="fields.abv" unit-label="% vol" hint="empty for a must" />
+  <QuantityField label="Sugar" :field="fields.sugar" hint="Presk needs it to find additions" />
+  <QuantityField label="Alcohol" :field="fields.abv" unit-label="% vol" hint="leave empty for a must" />
   <QuantityField label="Malic acid" :field="fields.malic" unit-label="g/L" hint="leave empty if not measured" />
   <QuantityField label="Volume" :field="fields.volume" />
-  <SelectField v-model="style" label="It shall be" :words="STYLE" />
+  <SelectField v-model="style" label="Style" :words="STYLE" />
   <fieldset class="course">
-    <legend>It will have</legend>
+    <legend>Still to come</legend>
     <div class="later">
       <UCheckbox v-model="plan.malolactic" label="malolactic" />
       <UCheckbox v-model="plan.cold" label="a cold winter, or weeks in the cold" />
     </div>
   </fieldset>
   <fieldset class="try">
-    <legend>Try, for each litre</legend>
+    <legend>Try, per litre</legend>
     <div class="tries">
       <QuantityField
         v-for="t in TRY"
@@ -62,7 +62,7 @@ const later = reactive(props.bench.later)
   <div class="wide">
     <UCheckboxGroup
       v-model="has"
-      legend="Or let Presk look, with what is in the cupboard"
+      legend="Or let Presk find additions from what you have"
       orientation="horizontal"
       :items="HAVE.map((value) => ({ value, label: MUST_MATERIAL[value].toLowerCase() }))"
     />

@@ -22,8 +22,8 @@ const household = (material: Material, grams: number) => {
   <div class="wentin sheet">
     <h2>{{ finishing ? 'The rest: what went in' : 'First stage: what went in' }}</h2>
     <p class="soft small">
-      {{ finishing ? 'Measured again, so all of it now.' : 'Three quarters of it now. Too much cannot be taken out.' }} Dissolve it in
-      some of the must; add it slowly.
+      {{ finishing ? 'You have measured again, so add all of it now.' : 'Add three quarters now, because you cannot take any out.' }}
+      Dissolve it in some of the must and add it slowly.
     </p>
     <div class="tries">
       <QuantityField

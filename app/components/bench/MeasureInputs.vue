@@ -6,7 +6,7 @@ const props = defineProps<{ bench: MeasureBench }>()
 const { fields, calibrationC, byTitration, at, degassed, sugarWith, phWith, sugarInstruments, phInstruments, byRefractometer, must } =
   props.bench
 const named = (instruments: readonly { id: string, name: string }[]) => [
-  { value: '', label: 'not said' },
+  { value: '', label: 'not given' },
   ...instruments.map((i) => ({ value: i.id, label: i.name }))
 ]
 const TRUE_AT = [
@@ -18,15 +18,15 @@ const TRUE_AT = [
 <template>
   <section class="inputs">
     <div class="column">
-      <QuantityField label="Sugar" :field="fields.sugar" hint="hydrometer as read, well mixed, no bubbles" />
+      <QuantityField label="Sugar" :field="fields.sugar" hint="as you read it, well mixed, no bubbles" />
       <QuantityField v-if="!byRefractometer" label="Sample temperature" :field="fields.sampleC" hint="leave empty if corrected" />
-      <SelectField v-if="sugarInstruments.length" v-model="sugarWith" label="Sugar read with" :items="named(sugarInstruments)" />
-      <SelectField v-if="!byRefractometer" v-model="calibrationC" label="Hydrometer reads true at" :items="TRUE_AT" />
-      <QuantityField label="Temperature in the vessel" :field="fields.mustC" hint="not of the sample in your hand" />
+      <SelectField v-if="sugarInstruments.length" v-model="sugarWith" label="Sugar instrument" :items="named(sugarInstruments)" />
+      <SelectField v-if="!byRefractometer" v-model="calibrationC" label="Hydrometer calibrated at" :items="TRUE_AT" />
+      <QuantityField label="Temperature in the vessel" :field="fields.mustC" hint="not of the sample" />
     </div>
     <div class="column">
       <QuantityField label="pH" :field="fields.ph" hint="meter checked in fresh buffer today" />
-      <SelectField v-if="phInstruments.length" v-model="phWith" label="pH read with" :items="named(phInstruments)" />
+      <SelectField v-if="phInstruments.length" v-model="phWith" label="pH instrument" :items="named(phInstruments)" />
       <div v-if="!byTitration">
         <QuantityField label="Titratable acidity (TA)" :field="fields.ta" hint="as tartaric acid" />
         <UButton variant="link" class="px-0" @click="byTitration = true">I have millilitres from a titration</UButton>
@@ -34,7 +34,7 @@ const TRUE_AT = [
       <MeasureTitration v-else :bench="bench" />
       <QuantityField v-if="!must" label="Free SO₂" :field="fields.freeSo2" unit-label="mg/L" />
       <QuantityField v-if="!must" label="Malic acid" :field="fields.malic" unit-label="g/L" hint="strip, enzyme test or laboratory" />
-      <UCheckbox v-if="!must" v-model="degassed" label="the sample was degassed" />
+      <UCheckbox v-if="!must" v-model="degassed" label="Sample degassed" />
       <WhenField v-model="at" />
     </div>
   </section>

@@ -46,14 +46,14 @@ const working = computed(
 <template>
   <section class="results" aria-live="polite">
     <FindingNote v-if="corrected !== undefined">
-      The sample’s temperature moves this reading by {{ corrected > 0 ? '+' : '−' }}{{ Math.abs(corrected).toFixed(3) }}. That much is
-      better waited for than corrected: let it come nearer to {{ trueAt }}.
+      The sample’s temperature changes this reading by {{ corrected > 0 ? '+' : '−' }}{{ Math.abs(corrected).toFixed(3) }}. That is too
+      much to correct: let the sample come closer to {{ trueAt }}.
     </FindingNote>
     <FindingNote v-for="d in doubts" :key="d">{{ d }}</FindingNote>
     <FindingNote v-if="impossible" tone="stop">{{ sayAcidsFinding(impossible) }}</FindingNote>
-    <FindingNote v-if="gassy">Gas makes TA read too high and pH too low, and lifts a hydrometer. Shake it out first.</FindingNote>
+    <FindingNote v-if="gassy">Gas makes TA read too high and pH too low, and lifts a hydrometer. Shake the gas out first.</FindingNote>
     <FindingNote v-if="byRefractometer && fermenting" tone="stop">
-      A refractometer counts alcohol as sugar: use the hydrometer, or the bench’s Alcohol page to correct it.
+      A refractometer reads alcohol as sugar. Use a hydrometer, or correct the reading on the Alcohol page.
     </FindingNote>
     <div v-if="scales" class="scales">
       <FigureNumber :label="f.degrees('Sugar at 20 °C')" :shown="f.brix(scales.brix)" origin="measured" />
@@ -68,7 +68,7 @@ const working = computed(
           uncertainty="5"
           size="small"
         />
-        <FigureNumber label="Could become" :shown="f.percentAlcohol(potential)" origin="estimated" uncertainty="0.5" size="small" />
+        <FigureNumber label="Potential alcohol" :shown="f.percentAlcohol(potential)" origin="estimated" uncertainty="0.5" size="small" />
       </template>
     </div>
     <div v-if="taGPerL !== undefined" class="scales">
@@ -84,7 +84,7 @@ const working = computed(
     <WorkingNote v-if="working" :steps="working" source="OIV-MA-AS313-01; half the molar mass of tartaric acid is 75.04 g" />
     <template v-if="judgements.length">
       <div class="for">
-        <h2>First judgement</h2>
+        <h2>At a glance</h2>
         <SelectField v-if="!lot" v-model="style" label="Style" quiet :words="STYLE" class="w-40" />
       </div>
       <ul class="judgements">
@@ -97,9 +97,9 @@ const working = computed(
       </ul>
     </template>
     <div v-if="!scales && taGPerL === undefined && !judgements.length" class="teach soft">
-      <p>Type what you read, as you read it: 24.6 or 24,6; 1.092 or 1092. Leave out what you do not have.</p>
+      <p>Type each reading as you see it: 24.6 or 24,6; 1.092 or 1092. Leave out what you do not have.</p>
       <p>
-        Mix well, strain the sample, spin out the bubbles, and let it come near the hydrometer’s temperature. Presk corrects what is left.
+        Mix well, strain the sample, spin out the bubbles, and let it come close to the hydrometer’s temperature. Presk corrects the rest.
       </p>
     </div>
   </section>

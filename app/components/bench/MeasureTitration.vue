@@ -17,8 +17,8 @@ const useTrue = () => {
     <QuantityField label="Titrant strength" :field="fields.normality" unit-label="N" />
     <QuantityField label="Smallest step" :field="fields.stepMl" unit-label="mL" hint="of the burette or syringe" />
     <p class="soft small">
-      Drive the gas out first. Add base until pH 8.2, or until the first pink stays for half a minute; a red goes grey-green before it
-      turns, so thin it with water.
+      Drive the gas out first. Add base up to pH 8.2, or until the first pink lasts half a minute. Dilute a red with water, because it goes
+      grey-green before it turns.
     </p>
     <FoldOut label="Check the titrant’s strength">
       <div class="grid gap-3">
@@ -26,11 +26,12 @@ const useTrue = () => {
           label="Potassium hydrogen phthalate"
           :field="fields.phthalate"
           unit-label="g"
-          hint="dried and weighed, dissolved in water"
+          hint="dried, weighed and dissolved in water"
         />
-        <QuantityField label="Titrant it took" :field="fields.phthalateMl" unit-label="mL" />
+        <QuantityField label="Titrant used for it" :field="fields.phthalateMl" unit-label="mL" />
         <p v-if="trueNormality !== undefined">
-          It has <b class="figure">{{ trueNormality.toFixed(4) }}</b> N. <UButton variant="link" @click="useTrue">Use that</UButton>
+          Its strength is <b class="figure">{{ trueNormality.toFixed(4) }}</b> N. <UButton variant="link" @click="useTrue">Use
+            that</UButton>
         </p>
       </div>
     </FoldOut>

@@ -13,17 +13,17 @@ const wrong = computed(() => air.findings.value.map(sayFollowed).join(', '))
 
 <template>
   <div>
-    <p class="soft small">Beside {{ air.vessel.value?.name ?? 'a vessel that is gone' }}, simulated</p>
+    <p class="soft small">Beside {{ air.vessel.value?.name ?? 'a removed vessel' }}, simulated</p>
     <p v-if="air.latest.value" aria-live="polite">
       <b class="figure">{{ f.words(f.temperature(air.latest.value.celsius)) }}</b>
       <span class="soft small block">
         {{ sayWhen(air.latest.value.at, now)
-        }}<template v-if="air.range.value">, a day between {{ f.words(f.temperature(air.range.value.low)) }} and
-          {{ f.words(f.temperature(air.range.value.high)) }}</template>; four readings a day are kept
+        }}<template v-if="air.range.value">, today between {{ f.words(f.temperature(air.range.value.low)) }} and
+          {{ f.words(f.temperature(air.range.value.high)) }}</template>; four readings a day are stored
       </span>
     </p>
-    <p v-if="air.unreachable.value" class="soft small">It cannot be reached now. What was kept stands.</p>
-    <p v-if="wrong" class="soft small">Left out or wanting: {{ wrong }}.</p>
+    <p v-if="air.unreachable.value" class="soft small">It cannot be reached now. Stored readings are safe.</p>
+    <p v-if="wrong" class="soft small">Left out or missing: {{ wrong }}.</p>
   </div>
 </template>
 

@@ -20,14 +20,14 @@ watch(
 
 <template>
   <section v-if="cellar.state.vessels.size" class="grid gap-3" aria-label="Room temperature">
-    <h2>How warm the room is</h2>
+    <h2>Room temperature</h2>
     <AirBeside v-for="i in hung" :key="i.id" :instrument="i" />
     <p v-if="!hung.length" class="soft">
-      A thermometer beside a vessel tells what its wine goes to by itself, and whether a heater or a cooler is off.
+      A thermometer beside a vessel shows where its wine is heading, and whether a heater or cooler has failed.
     </p>
     <div v-if="free.length" class="hang">
-      <SelectField v-model="beside" label="Beside" :items="free" />
-      <UButton variant="outline" size="lg" icon="i-lucide-thermometer" @click="hang(beside)">Hang one up (simulated)</UButton>
+      <SelectField v-model="beside" label="Next to" :items="free" />
+      <UButton variant="outline" size="lg" icon="i-lucide-thermometer" @click="hang(beside)">Add a thermometer (simulated)</UButton>
     </div>
   </section>
 </template>

@@ -51,6 +51,6 @@ const options = computed<ApexOptions>(() => {
     <div role="img" :aria-label="`Rating by months in the bottle: ${said}`">
       <AppChart :height="120" :options="options" :series="series" />
     </div>
-    <figcaption class="soft small">Of ten, by months in the bottle; green: likely good.</figcaption>
+    <figcaption class="soft small">Score out of ten, by months in the bottle. Green: likely to be good.</figcaption>
   </figure>
 </template>

@@ -28,7 +28,7 @@ async function note(fault: Fault) {
       <p class="small">{{ f.degrees(FAULT_TOLD[x].from) }} {{ f.degrees(FAULT_TOLD[x].now) }}</p>
       <p class="small">
         <span class="soft">Next time: </span>{{ f.degrees(FAULT_TOLD[x].next) }}
-        <UButton v-if="!noted(x)" variant="link" class="flex px-0" @click="note(x)">Note it for next time</UButton>
+        <UButton v-if="!noted(x)" variant="link" class="flex px-0" @click="note(x)">Save for next time</UButton>
         <span v-else class="soft">Noted.</span>
       </p>
     </li>

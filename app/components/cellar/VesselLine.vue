@@ -38,8 +38,8 @@ const wood = computed(() => {
   const time = woodTime(Math.max(1, v.value.capacityL), fills)
   const held = fills === 0 ? 'New wood' : fills >= NEUTRAL_FILLS ? 'Old wood' : fills === 1 ? 'Held one wine' : `Held ${fills} wines`
   return time
-    ? `${held}: ${v.value.lotId ? 'about' : 'a wine stays about'} ${weeks(time.weeks)} at most`
-    : `${held}: it gives hardly any taste`
+    ? `${held}: ${v.value.lotId ? 'about' : 'keep a wine in it for about'} ${weeks(time.weeks)} at most`
+    : `${held}: it gives hardly any oak taste`
 })
 const swell = computed(() => (wantsSwelling(v.value, now.value) && !v.value.retiredAt ? saySwelling(!v.value.used) : undefined))
 </script>
@@ -73,7 +73,7 @@ const swell = computed(() => (wantsSwelling(v.value, now.value) && !v.value.reti
       <span v-if="swell" class="small">{{ swell }}</span>
       <span class="acts">
         <template v-if="v.retiredAt">
-          <UButton variant="link" :aria-label="`${v.name} is in use again`" @click="emit('retire', false)">Bring it back</UButton>
+          <UButton variant="link" :aria-label="`${v.name} is in use again`" @click="emit('retire', false)">Use it again</UButton>
         </template>
         <template v-else>
           <UButton
@@ -94,7 +94,7 @@ const swell = computed(() => (wantsSwelling(v.value, now.value) && !v.value.reti
             >
           </template>
           <UButton v-if="v.used" variant="link" :aria-label="`Put ${v.name} out of use`" @click="emit('retire', true)">Out of use</UButton>
-          <UButton v-else variant="link" :aria-label="`Take ${v.name} off the shelf`" @click="emit('remove')">Take off the shelf</UButton>
+          <UButton v-else variant="link" :aria-label="`Take ${v.name} off the shelf`" @click="emit('remove')">Remove</UButton>
         </template>
       </span>
     </span>

@@ -28,7 +28,7 @@ const colour = computed(() => COLOUR[props.said.finding.urgency])
       </p>
       <WaysOut v-if="said.finding.waysOut?.length" class="my-2" :finding="said.finding" :of="lot" />
       <p class="flex flex-wrap gap-x-4">
-        <UButton v-if="restsOn" variant="link" class="px-0" @click="emit('entry', restsOn)">What it rests on</UButton>
+        <UButton v-if="restsOn" variant="link" class="px-0" @click="emit('entry', restsOn)">See the entry</UButton>
         <UButton v-else-if="said.to && said.words.action && !here" :to="said.to" variant="link" class="px-0">
           {{ said.words.action }}
         </UButton>
@@ -36,10 +36,10 @@ const colour = computed(() => COLOUR[props.said.finding.urgency])
           variant="link"
           color="neutral"
           class="px-0 text-(--ink)"
-          :aria-label="`Seen, leave it: ${said.words.title}`"
+          :aria-label="`Dismiss: ${said.words.title}`"
           @click="end(said, 'seen')"
         >
-          Seen, leave it
+          Dismiss
         </UButton>
         <UButton v-if="more" :to="more.to" variant="link" color="neutral" class="px-0 text-(--ink)">
           {{ counted(more.count, 'thing') }} more

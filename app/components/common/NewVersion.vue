@@ -11,11 +11,11 @@ function take() {
 <template>
   <div class="new" role="status">
     <span
-    >A newer Presk is ready.
-      <span class="soft">The page loads anew; what you have typed stays.</span></span
+    >A new version of Presk is ready.
+      <span class="soft">The page reloads. What you have typed stays.</span></span
     >
     <span class="flex gap-2">
-      <UButton :loading="taking" @click="take">Take it now</UButton>
+      <UButton :loading="taking" @click="take">Update now</UButton>
       <UButton variant="ghost" color="neutral" @click="emit('later')">Later</UButton>
     </span>
   </div>

@@ -61,7 +61,8 @@ const alone = computed(() => props.field.units.length <= 1 && !props.unitLabel)
         <UButton v-for="s in field.question.suggestions" :key="s.value" variant="outline" color="error" @click="field.take(s)">
           {{ `Make it ${sayNumber(s)}${s.unit === field.unit ? '' : ` ${s.unit}`}` }}
         </UButton>
-        <UButton v-if="field.question.verdict === 'ask'" variant="outline" color="error" @click="field.confirm()">Yes, it is right</UButton>
+        <UButton v-if="field.question.verdict === 'ask'" variant="outline" color="error" @click="field.confirm()">Yes, it is
+          correct</UButton>
       </span>
     </template>
   </UFormField>

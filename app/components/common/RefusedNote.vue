@@ -12,7 +12,7 @@ watch(
 )
 async function moveStart() {
   const written = await cellar.logMovingStarts()
-  if (written) logged('Logged, and the lot begins earlier now')
+  if (written) logged('Logged, and the start was moved back')
 }
 const f = useFormat()
 </script>
@@ -22,8 +22,8 @@ const f = useFormat()
     <UAlert color="error" variant="soft" icon="i-lucide-octagon-alert" close @update:open="cellar.forgetRefused()">
       <template #description>
         <p v-for="words in new Set(cellar.refused.map((p) => f.degrees(sayLedgerProblem(p))))" :key="words" role="alert">{{ words }}</p>
-        <p class="small">Nothing was written.</p>
-        <UButton v-if="tooEarly" class="mt-2" @click="moveStart">Move the start back, and log it</UButton>
+        <p class="small">Nothing was saved.</p>
+        <UButton v-if="tooEarly" class="mt-2" @click="moveStart">Move the start back and log this</UButton>
       </template>
     </UAlert>
   </div>

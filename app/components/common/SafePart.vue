@@ -18,15 +18,15 @@ onErrorCaptured((error, _instance, info) => {
 })
 const reason = computed(() =>
   failed.value instanceof LimitError
-    ? `a figure (${failed.value.argument} of ${Number(failed.value.value.toPrecision(4))}) lies outside what can be reckoned with`
+    ? `a figure (${failed.value.argument} of ${Number(failed.value.value.toPrecision(4))}) is outside the range Presk can calculate with`
     : 'something unexpected happened'
 )
 </script>
 
 <template>
   <FindingNote v-if="failed" tone="stop">
-    This part cannot be shown: {{ reason }}. Nothing stored was lost. Look in the
-    <NuxtLink to="/lots" class="textlink">ledger of the lot</NuxtLink> for the entry it rests on, and put it right or strike it.
+    This part cannot be shown: {{ reason }}. Nothing you stored is lost. Find the entry in the
+    <NuxtLink to="/lots" class="textlink">history of the lot</NuxtLink>, and correct or delete it.
   </FindingNote>
   <slot v-else />
 </template>

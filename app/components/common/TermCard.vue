@@ -21,7 +21,7 @@ const content = computed(() => ({
       <div v-if="term" class="card">
         <p><b>{{ term.name }}</b></p>
         <p>{{ f.degrees(term.says) }}</p>
-        <p><NuxtLink :to="`/words#${asked?.term}`" class="textlink" @click="close">All words</NuxtLink></p>
+        <p><NuxtLink :to="`/words#${asked?.term}`" class="textlink" @click="close">Glossary</NuxtLink></p>
       </div>
     </template>
   </UPopover>

@@ -27,9 +27,10 @@ function backToNow() {
 
 <template>
   <div class="when">
-    <UButton v-if="!open" variant="link" class="px-0" @click="begin">It happened earlier</UButton>
+    <UButton v-if="!open" variant="link" class="px-0" @click="begin">Earlier</UButton>
     <template v-else>
-      <UFormField :label="label ?? 'When'" :error="ahead ? 'That is still to come. Check the date, or this device’s clock.' : undefined">
+      <UFormField :label="label ?? 'When'"
+                  :error="ahead ? 'This is in the future. Check the date, or the clock of this device.' : undefined">
         <UInputDate v-model="local" granularity="minute" :hour-cycle="24" />
       </UFormField>
       <UButton variant="link" class="self-end" @click="backToNow">Now</UButton>

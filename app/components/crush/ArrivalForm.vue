@@ -12,10 +12,10 @@ function noted([entry]: Entry[]) {
 
 <template>
   <p v-if="!open">
-    <UButton variant="outline" size="lg" icon="i-lucide-calendar-plus" @click="open = true">Something else is coming</UButton>
+    <UButton variant="outline" size="lg" icon="i-lucide-calendar-plus" @click="open = true">Expect another delivery</UButton>
   </p>
   <div v-else class="sheet p-4.5">
-    <EntryForm type="arrival-expected" send="Note it" @done="noted"
+    <EntryForm type="arrival-expected" send="Save" @done="noted"
     ><UButton variant="link" @click="open = false">Not now</UButton></EntryForm
     >
   </div>

@@ -23,14 +23,14 @@ const f = useFormat()
   <section class="step" :aria-label="words.title">
     <h2>{{ step.code === 'packets' && lot.inoculatedAt ? 'Packets of the kit' : words.title }}</h2>
     <p v-if="step.status === 'left-out'" class="soft">
-      Left out{{ step.at ? `, ${sayWhen(step.at, now)}` : lot.inoculatedAt ? ': the yeast is in, and this is done before it' : '' }}.
+      Skipped{{ step.at ? `, ${sayWhen(step.at, now)}` : lot.inoculatedAt ? ': this step comes before the yeast' : '' }}.
     </p>
     <p v-else-if="step.status === 'done' && !clockStep" class="soft">Done{{ step.at ? `, ${sayWhen(step.at, now)}` : '' }}.</p>
     <p v-if="!done || clockStep" class="soft"><TermText :text="f.degrees(words.why)" :most="3" /></p>
 
     <FindingNote v-if="step.tooHotAbove !== undefined">
-      Heated, and not read as cool since: this comes at {{ f.words(f.temperature(step.tooHotAbove)) }} or below.
-      <NuxtLink :to="`/bench/measure?${back}`" class="textlink">Read its temperature</NuxtLink>
+      Heated and not measured since. Do this at {{ f.words(f.temperature(step.tooHotAbove)) }} or below.
+      <NuxtLink :to="`/bench/measure?${back}`" class="textlink">Measure the temperature</NuxtLink>
     </FindingNote>
     <template v-if="step.status !== 'left-out' || step.code === 'packets'">
       <StepClock v-if="clockStep" :lot="lot" :step="clockStep" />
@@ -66,8 +66,8 @@ const f = useFormat()
           />
         </div>
         <p v-if="lot.stream === 'kit' && !done" class="soft">
-          A syrup that lifts the hydrometer off its scale is thinned first: as much water as there is syrup, if that stays well short of the
-          mark. Log it as an addition of water, stir, then measure.
+          If the syrup is too thick for the hydrometer, first add as much water as there is syrup, provided that is well short of the mark.
+          Log the water, stir, then measure.
         </p>
         <div>
           <UButton :to="`/bench/measure?${back}`" size="xl" :variant="done ? 'outline' : 'solid'">{{
@@ -83,18 +83,18 @@ const f = useFormat()
             size="xl"
           >{{ CORRECT[step.phase].action }}</UButton
           >
-          <p v-else class="soft">It must be measured first.</p>
+          <p v-else class="soft">Measure the must first.</p>
         </div>
         <CautionNote code="limits" />
       </template>
       <template v-else-if="step.code === 'pitch' && !done">
         <FindingNote v-if="step.status === 'waiting' && step.opensAt"
-        >Sulphite is still strong in it: wait {{ hoursWords((Date.parse(step.opensAt) - Date.parse(now)) / 3_600_000) }} more, until
-          {{ sayWhen(step.opensAt, now) }}. Yeast that went in sooner than 12 hours after it has failed to start; after 24, what spoils a
-          must gets ahead.</FindingNote
+        >There is still too much sulphite. Wait {{ hoursWords((Date.parse(step.opensAt) - Date.parse(now)) / 3_600_000) }} more, until
+          {{ sayWhen(step.opensAt, now) }}. Yeast pitched sooner than 12 hours after sulphite may not start; after 24 hours spoilage gets
+          ahead.</FindingNote
         >
         <FindingNote v-if="step.over" tone="stop"
-        >More than a day since the sulphite. Every hour now belongs to wild yeast: pitch.</FindingNote
+        >The sulphite went in more than a day ago, and wild yeast is gaining. Pitch now.</FindingNote
         >
         <div>
           <UButton :to="`/crush/${lot.id}/yeast`" size="xl" :variant="step.status === 'waiting' ? 'outline' : 'solid'"

@@ -41,20 +41,20 @@ async function save() {
   <div class="holds small">
     <p class="soft">
       <template v-if="parts.length">{{ said ? 'Holds' : 'Nobody has said what it holds. Usually' }}: {{ list }}.</template>
-      <template v-else-if="said">Holds nothing that Presk counts.</template>
+      <template v-else-if="said">Contains nothing that Presk counts.</template>
       <UButton v-if="!open" variant="link" class="px-0" :aria-label="`What ${packet?.name ?? 'the packet'} holds`" @click="ask()">{{
-        said ? 'Change' : 'Say what it holds'
+        said ? 'Change' : 'Enter the contents'
       }}</UButton>
     </p>
     <form v-if="open" novalidate class="grid gap-3" @submit.prevent="save">
-      <TapMany v-model="chosen" legend="It holds" :items="items" />
+      <TapMany v-model="chosen" legend="Contents" :items="items" />
       <QuantityField
         v-for="m in chosen"
         :key="m"
         :label="materials.title(m)"
         :field="amounts[m]!"
         unit-label="g"
-        hint="leave it empty for the usual amount"
+        hint="leave empty for the usual amount"
       />
       <div class="flex gap-3">
         <UButton type="submit" size="lg" :loading="saving">Save</UButton>

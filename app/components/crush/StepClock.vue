@@ -27,8 +27,8 @@ const span = computed(() => {
 })
 const tooLong = computed(() =>
   props.step.code === 'heat-fruit'
-    ? 'Longer cooks its taste: cool it now, and read its temperature.'
-    : `Longer than ${hoursWords(clock.value.maxH)} invites wild yeast: go on to the next step now.`
+    ? 'Longer heat cooks the flavour. Cool it now, and measure the temperature.'
+    : `Longer than ${hoursWords(clock.value.maxH)} invites wild yeast. Go on to the next step now.`
 )
 const gone = computed(() => (Date.parse(now.value) - Date.parse(props.step.at!)) / 3_600_000)
 const warm = computed(() =>
@@ -46,15 +46,15 @@ const warm = computed(() =>
         <span class="open" :style="{ left: `${(clock.minH / clock.maxH) * 100}%` }" />
       </div>
       <p>
-        <b class="figure">{{ hoursWords(Math.max(0, gone)) }}</b> gone, since {{ sayWhen(step.at!, now) }}. It can end from
-        <b>{{ sayWhen(step.opensAt!, now) }}</b> and should by <b>{{ sayWhen(step.closesAt!, now) }}</b
+        <b class="figure">{{ hoursWords(Math.max(0, gone)) }}</b> since {{ sayWhen(step.at!, now) }}. Finish between
+        <b>{{ sayWhen(step.opensAt!, now) }}</b> and <b>{{ sayWhen(step.closesAt!, now) }}</b
         >.
       </p>
       <div v-if="step.code === 'settle' && step.status === 'done' && isMust(lot)">
         <UButton :to="`/lots/${lot.id}/move?as=rack`" size="lg" variant="outline">Rack it off the solids</UButton>
       </div>
       <FindingNote v-if="step.over" tone="stop"
-      >Its time is up. {{ tooLong }}</FindingNote
+      >Time is up. {{ tooLong }}</FindingNote
       >
     </template>
     <template v-else>
@@ -64,8 +64,8 @@ const warm = computed(() =>
       <WhenField v-model="at" />
     </template>
     <FindingNote v-if="warm !== undefined"
-    >Last read at {{ f.words(f.temperature(warm)) }}: this wants at most {{ f.words(f.temperature(clock.celsius!.max)) }}. Frozen bottles
-      in it help.</FindingNote
+    >Last read at {{ f.words(f.temperature(warm)) }}: it should be at most {{ f.words(f.temperature(clock.celsius!.max)) }}. Put frozen
+      bottles in it.</FindingNote
     >
     <CautionNote v-if="step.code === 'heat-fruit'" code="hotFruit" />
     <CautionNote v-if="step.code === 'cold-soak'" code="dryIce" />

@@ -21,7 +21,7 @@ const log = (actual: number, byStock: boolean) =>
       f.degrees(sayEnzymeFinding(x))
     }}</FindingNote>
     <WentIn
-      label="Powder, in a little cool water; the packet wins"
+      label="Powder, in a little cool water; follow the packet"
       material="pectic-enzyme"
       :grams="advice.grams"
       :saving="saving"

@@ -18,7 +18,7 @@ const water = computed(() =>
       )
     : undefined
 )
-const poured = useVolumeField({ limits: { min: 0.01, max: 10_000, words: 'Say how much water went in.' } })
+const poured = useVolumeField({ limits: { min: 0.01, max: 10_000, words: 'Enter how much water went in.' } })
 const gravity = useSugarField('SG', { required: true })
 const sample = useQuantityField({ kind: 'temperature', unit: f.temperatureUnit.value, units: ['°C', '°F'], quantity: () => 'temperature' })
 const plan = computed(() => (water.value?.verdict === 'add' ? water.value : undefined))
@@ -80,13 +80,13 @@ const asShown = computed(() => plan.value && f.volume(plan.value.stageL))
 <template>
   <div class="grid gap-4">
     <div class="row">
-      <FigureNumber label="It shall measure" :shown="f.gravity(lot.kit!.targetSg)" />
-      <FigureNumber label="It measures" :shown="lot.sg && f.gravity(lot.sg.value)" :origin="lot.sg?.origin" />
+      <FigureNumber label="Gravity wanted" :shown="f.gravity(lot.kit!.targetSg)" />
+      <FigureNumber label="Gravity now" :shown="lot.sg && f.gravity(lot.sg.value)" :origin="lot.sg?.origin" />
       <FigureNumber label="In the vessel" :shown="f.volume(lot.volume.value)" :origin="lot.volume.origin" />
     </div>
     <template v-if="plan">
       <FindingNote tone="stop"
-      >Too much water cannot be taken out.
+      >You cannot take water out again.
         {{ plan.last ? 'Pour the last of it slowly.' : 'Three quarters now, stir to the bottom, measure; then the rest.' }}</FindingNote
       >
       <FigureNumber
@@ -96,15 +96,15 @@ const asShown = computed(() => plan.value && f.volume(plan.value.stageL))
         size="hero"
       />
       <p class="soft">
-        Stirred through it should then measure {{ plan.expectSg.toFixed(3) }}.<template v-if="plan.last">
-          It comes to {{ f.words(f.volume(plan.newVolumeL)) }}.</template
+        After stirring, expect {{ plan.expectSg.toFixed(3) }}.<template v-if="plan.last">
+          New volume: {{ f.words(f.volume(plan.newVolumeL)) }}.</template
         >
       </p>
       <div class="acts">
         <UButton size="xl" :loading="saving" @click="pour(Number(plan.stageL.toPrecision(3)))">{{ f.words(asShown!) }} went in</UButton>
       </div>
       <form novalidate class="fieldline" @submit.prevent="pourOther">
-        <QuantityField label="Or another amount" :field="poured" /><UButton type="submit" size="xl" variant="outline">Log that</UButton>
+        <QuantityField label="Or another amount" :field="poured" /><UButton type="submit" size="xl" variant="outline">Log it</UButton>
       </form>
       <WorkingNote
         :steps="[
@@ -120,26 +120,26 @@ const asShown = computed(() => plan.value && f.volume(plan.value.stageL))
     </template>
     <template v-else-if="water?.verdict === 'too-thin'">
       <FindingNote v-if="!lot.added.has('water')" tone="stop"
-      ><b>It measures too little before any water.</b> {{ water.sg.toFixed(3) }} instead of at least {{ water.targetSg.toFixed(3) }}:
-        stirred to the bottom? Read it again, and look at the leaflet. No water now.</FindingNote
+      ><b>The gravity is too low before any water:</b> {{ water.sg.toFixed(3) }} instead of at least {{ water.targetSg.toFixed(3) }}.
+        Stir to the bottom, read it again and check the leaflet. Add no water now.</FindingNote
       >
       <FindingNote v-else tone="stop"
-      ><b>Too much water is in it.</b> {{ water.sg.toFixed(3) }} instead of {{ water.targetSg.toFixed(3) }}: about
-        {{ f.words(f.volume(water.overWaterL)) }} too many. This is not how it should be; the wine will be thinner and weaker.</FindingNote
+      ><b>There is too much water in it:</b> {{ water.sg.toFixed(3) }} instead of {{ water.targetSg.toFixed(3) }}: about
+        {{ f.words(f.volume(water.overWaterL)) }} too much. The wine will be thinner and weaker.</FindingNote
       >
       <p v-if="lot.added.has('water')">
-        Read it once more, stirred to the bottom: syrup lies there. If it stands, {{ f.words(f.powder(water.sugarBackG)) }} of sugar would
-        bring the gravity back, not the flavour. Grape concentrate brings both.
+        Stir to the bottom, where syrup collects, and read it again. If the reading is right, {{ f.words(f.powder(water.sugarBackG)) }} of
+        sugar brings the gravity back, but not the flavour. Grape concentrate brings both.
       </p>
       <div class="acts">
         <UButton :to="`/bench/sweeten?lot=${lot.id}`" size="lg" variant="outline">Work out sugar or concentrate</UButton>
       </div>
     </template>
     <p v-else-if="water?.verdict === 'on-target'">
-      It measures what it should, {{ water.sg.toFixed(3) }} for {{ water.targetSg.toFixed(3) }}. No more water.
+      The gravity is right: {{ water.sg.toFixed(3) }} for {{ water.targetSg.toFixed(3) }}. No more water.
     </p>
     <p v-if="water?.lineHint" class="soft">
-      The mark at {{ f.words(f.volume(water.lineHint.lineL)) }} is a hint: filled to it, it would measure about
+      The mark at {{ f.words(f.volume(water.lineHint.lineL)) }} is only a hint: filled to the mark, the gravity would be about
       {{ water.lineHint.sgAtLine.toFixed(3) }}, {{ f.words(f.volume(Math.abs(water.lineHint.differenceL))) }}
       {{ water.lineHint.differenceL > 0 ? 'past' : 'short of' }} the gravity.
     </p>
@@ -147,10 +147,10 @@ const asShown = computed(() => plan.value && f.volume(plan.value.stageL))
       <QuantityField
         label="Gravity, stirred to the bottom"
         :field="gravity"
-        :hint="corrected === undefined ? 'syrup hides at the bottom' : `${f.degrees('at 20 °C')} ${corrected.toFixed(3)}`"
+        :hint="corrected === undefined ? 'syrup collects at the bottom' : `${f.degrees('at 20 °C')} ${corrected.toFixed(3)}`"
       />
       <QuantityField label="Sample temperature" :field="sample" />
-      <UButton type="submit" size="xl" :loading="saving">Log the gravity</UButton>
+      <UButton type="submit" size="xl" :loading="saving">Log gravity</UButton>
     </form>
   </div>
 </template>

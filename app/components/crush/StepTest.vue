@@ -37,7 +37,7 @@ function done(day: (typeof days.value)[number]) {
           type: 'inoculation' as const,
           lotId: props.lot.id,
           organism: 'yeast' as const,
-          culture: 'Yeast of the test',
+          culture: 'Yeast for the test',
           grams: Number(a.grams.toPrecision(3))
         }
       : addition(
@@ -66,7 +66,7 @@ function judged(day: (typeof days.value)[number]) {
   const over = { type: 'task-ended', lotId: props.lot.id, task: day.task, outcome: 'done' } as const
   return write(
     [{ type: 'observation', lotId: props.lot.id, what: 'taste', text: said }, ...(verdict.value === 'unsure' ? [] : [over])],
-    verdict.value === 'unsure' ? 'Noted; taste it again tomorrow' : `The test says: ${TEST_VERDICT[verdict.value].label.toLowerCase()}`
+    verdict.value === 'unsure' ? 'Noted; taste it again tomorrow' : `Test result: ${TEST_VERDICT[verdict.value].label.toLowerCase()}`
   )
 }
 const told = computed(() =>
@@ -96,20 +96,20 @@ const f = useFormat()
           </ul>
           <template v-if="d === next">
             <FindingNote v-if="d.step === 'judge' && !dry"
-            >Not dry yet{{ lot.sg ? ` (${lot.sg.value.toFixed(3)})` : '' }}: judge it at {{ DRY_SG }} or below, or the sugar hides what
-              you are looking for.</FindingNote
+            >Not dry yet{{ lot.sg ? ` (${lot.sg.value.toFixed(3)})` : '' }}: judge it at {{ DRY_SG }} or below, because sugar hides
+              faults.</FindingNote
             >
             <template v-if="d.step === 'judge'">
-              <ChoiceTiles v-model="verdict" legend="What the glass says" :items="verdicts" :least="200" />
-              <p v-if="asked && !verdict" role="alert" class="message">Say what the glass says, or that it cannot be said.</p>
+              <ChoiceTiles v-model="verdict" legend="Your verdict" :items="verdicts" :least="200" />
+              <p v-if="asked && !verdict" role="alert" class="message">Choose a verdict, or say that you cannot tell yet.</p>
               <TextField v-model="tasted" label="What you smelt and tasted" />
             </template>
             <p class="acts">
-              <UButton v-if="d.step === 'judge'" size="lg" :loading="saving" @click="judged(d)">Log the verdict</UButton>
+              <UButton v-if="d.step === 'judge'" size="lg" :loading="saving" @click="judged(d)">Log verdict</UButton>
               <UButton v-else size="lg" :loading="saving" @click="done(d)">{{ d.additions.length ? 'In, as planned' : 'Done' }}</UButton
               ><UButton :to="`/bench/measure?lot=${lot.id}&back=crush`" size="lg" variant="outline">Measure</UButton
               ><UButton v-if="d.step === 'judge' || d.step === 'watch'" :to="`/lots/${lot.id}`" size="lg" variant="outline"
-              >Write down smell and taste</UButton
+              >Note smell and taste</UButton
               >
             </p>
             <CautionNote v-if="d.step === 'crush-and-sulphite'" code="sulphite" />

@@ -25,17 +25,17 @@ async function log() {
   <form novalidate class="grid gap-4" @submit.prevent="log">
     <p class="soft">
       So far {{ f.words(f.volume(lot.volume.value)) }} of juice {{ lot.volume.origin === 'estimated' ? 'are expected' : 'were measured'
-      }}{{ lot.massKg ? ` from ${f.words(f.mass(lot.massKg))} of fruit` : '' }}. Count the juice alone, without skins.
+      }}{{ lot.massKg ? ` from ${f.words(f.mass(lot.massKg))} of fruit` : '' }}. Count only the juice, without skins.
     </p>
     <div class="fieldline">
       <QuantityField
         label="Juice in the vessel"
         :field="volume"
         :hint="`expected ${fromLitres(lot.volume.value, f.volumeUnit.value).toPrecision(3)}`"
-      /><UButton type="submit" size="xl" :loading="saving">Log the volume</UButton>
+      /><UButton type="submit" size="xl" :loading="saving">Log volume</UButton>
     </div>
     <FindingNote v-if="overfull" tone="stop"
-    >Its vessel holds only {{ f.words(f.volume(room)) }}. Move a part of it first, or read again.</FindingNote
+    >The vessel holds only {{ f.words(f.volume(room)) }}. Move part of it first, or measure again.</FindingNote
     >
   </form>
 </template>

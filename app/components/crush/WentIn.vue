@@ -17,7 +17,7 @@ const weighed = computed<Weighed>(() => weigh(props.material, props.grams))
 const byStock = computed(() => weighed.value.stockMl !== undefined)
 const amount = computed(() => (byStock.value ? { text: weighed.value.stockMl!.toFixed(1), unit: 'mL' } : weighed.value.shown))
 const planned = computed(() => (byStock.value ? weighed.value.stockMl! : props.grams))
-const other = useQuantityField({ kind: 'plain', unit: '', limits: { min: 0.001, max: 100_000, words: 'Say how much went in.' } })
+const other = useQuantityField({ kind: 'plain', unit: '', limits: { min: 0.001, max: 100_000, words: 'Enter how much went in.' } })
 const open = ref(false)
 /** What the button says went in is what is logged, digit for digit. */
 const asShown = () => Number(amount.value.text) * (amount.value.unit === 'kg' ? 1000 : 1) || planned.value
@@ -31,10 +31,10 @@ function logOther() {
   <div class="went">
     <FigureNumber :label="label" :shown="amount" origin="worked out" size="hero" />
     <p v-if="byStock" class="soft">
-      of a stock solution: 10 g made up to 100 mL. It holds {{ f.words(weighed.shown) }}, too little for your scale.
+      of a stock solution: 10 g made up to 100 mL. That contains {{ f.words(weighed.shown) }}, too little for your scale.
     </p>
     <p v-else-if="weighed.spoons" class="soft">
-      about {{ weighed.spoons.words }}, level{{ weighed.spoons.own ? ', of your spoons' : '' }}, if the scale is wet
+      about {{ weighed.spoons.words }}, level{{ weighed.spoons.own ? ', of your spoons' : '' }}, if you cannot weigh
     </p>
     <div class="ways">
       <UButton size="xl" :disabled="disabled" :loading="saving" @click="emit('log', asShown(), byStock)"
@@ -43,8 +43,8 @@ function logOther() {
       <UButton v-if="!open" variant="link" :disabled="disabled" @click="open = true">Another amount</UButton>
     </div>
     <form v-if="open" novalidate class="fieldline" @submit.prevent="logOther">
-      <QuantityField label="What went in" :field="other" :unit-label="byStock ? 'mL' : 'g'" />
-      <UButton type="submit" size="xl" variant="outline" :disabled="disabled">Log that</UButton>
+      <QuantityField label="Amount added" :field="other" :unit-label="byStock ? 'mL' : 'g'" />
+      <UButton type="submit" size="xl" variant="outline" :disabled="disabled">Log it</UButton>
     </form>
   </div>
 </template>

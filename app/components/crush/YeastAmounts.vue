@@ -31,16 +31,16 @@ const now = useNow()
         :hint="lot.temperature ? `read ${sayWhen(lot.temperature.at, now)}` : 'measure it now'"
       />
       <FindingNote v-for="x in plan?.findings ?? []" :key="x.code">{{ f.degrees(sayPitchFinding(x)) }}</FindingNote>
-      <UCheckbox v-model="withNutrient" label="with rehydration nutrient in the water" />
+      <UCheckbox v-model="withNutrient" label="With rehydration nutrient" />
       <div class="ways">
-        <UButton size="xl" :loading="log.saving.value" @click="begin">The water is warm: begin</UButton
+        <UButton size="xl" :loading="log.saving.value" @click="begin">The water is warm: start</UButton
         ><UButton v-if="plan" variant="link" @click="pitched(yeastG)">{{
           lot.stream === 'kit' ? 'The kit’s yeast was sprinkled on' : `Sprinkled dry instead: ${f.words(f.powder(yeastG))}`
         }}</UButton>
       </div>
       <p v-if="plan" class="soft">
         {{ plan.steps.at(-1)!.atMin }} minutes from packet to must, in {{ plan.steps.filter((s) => s.what === 'add-must').length }} portions
-        of must. It rings at each step.
+        of must. An alarm rings at each step.
       </p>
       <CautionNote code="hotWater" />
       <WorkingNote
@@ -56,7 +56,7 @@ const now = useNow()
             ? [{ what: 'Nutrient', formula: `1.25 × the yeast`, result: f.words(f.powder(plan.rehydrationNutrientG)) }]
             : []),
         ]"
-        :source="f.degrees('0.20 to 0.30 g/L, 35 to 40 °C, steps of at most 5 °C: common practice. The packet wins')"
+        :source="f.degrees('0.20 to 0.30 g/L, 35 to 40 °C, steps of at most 5 °C: common practice. Follow the packet')"
       />
       <YeastShort :bench="bench" />
     </section>

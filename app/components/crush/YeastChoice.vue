@@ -24,8 +24,8 @@ const hintOf = (c: YeastFit) => `${FIT[c.fit]}: ${f.degrees(c.reasons.map(sayYea
             .map((c) => ({ value: c.card.key, label: c.card.name, hint: hintOf(c) }))
         "
       />
-      <p v-else class="soft">Measure the sugar first: the choice goes by the alcohol to come.</p>
-      <TextField v-model="ownName" label="What the packet calls it" :placeholder="card?.card.name" />
+      <p v-else class="soft">Measure the sugar first. The choice depends on the alcohol to come.</p>
+      <TextField v-model="ownName" label="Name on the packet" :placeholder="card?.card.name" />
       <p><NuxtLink :to="`/bench/yeast?lot=${lot.id}`" class="textlink">All kinds, and the nutrient plan</NuxtLink></p>
     </section>
   </div>

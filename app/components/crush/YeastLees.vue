@@ -68,11 +68,11 @@ async function pitched() {
 
 <template>
   <div class="grid gap-4 max-w-(--measure)">
-    <p v-if="!sources.length" class="soft">No other lot of this cellar has fermented yet.</p>
+    <p v-if="!sources.length" class="soft">No other lot has fermented yet.</p>
     <template v-else>
       <SelectField v-model="from" label="Lees of" :items="sources.map((l) => ({ value: l.id, label: l.name }))" />
       <template v-if="reuse">
-        <p v-if="reuse.verdict === 'never'"><b>Not these.</b></p>
+        <p v-if="reuse.verdict === 'never'"><b>Do not use these.</b></p>
         <p v-else>
           <b class="figure">{{ f.words(f.volume(reuse.litres.min)) }} to {{ f.words(f.volume(reuse.litres.max)) }}</b> of the thick lees,
           the day it is racked, stirred into the must within {{ f.degrees('6 °C') }} of each other. They bring about
@@ -83,7 +83,7 @@ async function pitched() {
         </FindingNote>
         <div class="ways">
           <UButton size="xl" :loading="saving" :disabled="reuse.verdict === 'never'" @click="pitched">The lees are in the must</UButton>
-          <UButton v-if="reuse.verdict === 'never'" variant="link" @click="pitched">They went in all the same</UButton>
+          <UButton v-if="reuse.verdict === 'never'" variant="link" @click="pitched">I used them anyway</UButton>
         </div>
       </template>
     </template>

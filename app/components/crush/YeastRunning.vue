@@ -32,14 +32,14 @@ const f = useFormat()
       {{ f.degrees('Check the water with a thermometer: over 43 °C it kills the yeast.') }}
     </FindingNote>
     <div v-if="last" class="gap">
-      <QuantityField label="The yeast measures" :field="slurry" />
-      <QuantityField label="The must measures" :field="mustC" />
+      <QuantityField label="Yeast temperature" :field="slurry" />
+      <QuantityField label="Must temperature" :field="mustC" />
       <FindingNote v-if="gap !== undefined && gap > 6" tone="stop"
       >{{ f.temperatureUnit.value === '°F' ? Math.round(gap * 1.8) : gap.toFixed(0) }} degrees apart: more than
         {{ f.temperatureUnit.value === '°F' ? 11 : 6 }} shocks the yeast. Stir in another portion of must, as much as there is, and wait ten
         minutes.</FindingNote
       >
-      <p v-else-if="gap !== undefined" class="soft">Near enough: pitch.</p>
+      <p v-else-if="gap !== undefined" class="soft">Close enough. Pitch.</p>
     </div>
     <div class="ways">
       <UButton size="xl" :variant="last ? 'solid' : 'outline'" :loading="log.saving.value" @click="pitched(run.begun.value.plan.yeastG)"
@@ -49,19 +49,18 @@ const f = useFormat()
       <UButton variant="link" @click="takeCalendar">Calendar file with alarms</UButton>
     </div>
     <form v-if="another" novalidate class="ways" @submit.prevent="pitchedOther">
-      <QuantityField label="Yeast that went in" :field="actual" unit-label="g" /><UButton type="submit" size="xl" variant="outline"
-      >Log that</UButton
+      <QuantityField label="Yeast added" :field="actual" unit-label="g" /><UButton type="submit" size="xl" variant="outline"
+      >Log it</UButton
       >
     </form>
     <p class="soft small">
-      It rings here at each step{{
+      An alarm rings here at each step{{
         alarm.allowed.value === 'granted'
           ? ', and as a notification'
           : alarm.allowed.value === 'denied'
             ? '; notifications are switched off for this page'
             : ''
-      }}. A locked phone may silence a web page: the calendar file rings on its own. Closing this page loses nothing; the run is in the
-      ledger.
+      }}. A locked phone may silence a web page, but the calendar file rings by itself. You can close this page: the run is in the history.
     </p>
     <CautionNote code="carbonDioxide" />
   </div>

@@ -9,18 +9,18 @@ const f = useFormat()
 </script>
 
 <template>
-  <FoldOut label="Yeast is short, or shared">
+  <FoldOut label="Not enough yeast?">
     <div class="grid gap-3">
       <QuantityField
-        label="Yeast there is"
+        label="Yeast you have"
         :field="have"
         unit-label="g"
         :hint="store !== undefined ? `${f.words(f.powder(store))} in store` : 'all packets together'"
       />
       <template v-if="starter">
         <p>
-          {{ waiting.length }} lots wait for yeast and would take {{ f.words(f.powder(needed)) }}. Built up in boiled and cooled juice, fed
-          every 12 hours, it is ready in <b>{{ starter.totalHours }} hours</b>:
+          {{ waiting.length }} lots are waiting for yeast and need {{ f.words(f.powder(needed)) }}. As a starter in boiled and cooled juice,
+          fed every 12 hours, yours is enough after <b>{{ starter.totalHours }} hours</b>:
         </p>
         <ol class="timed">
           <li v-for="s in starter.steps" :key="s.atHours">

@@ -21,7 +21,7 @@ const verdict = computed(() => {
   return withinLimits(() => judgeWild({ originalSg, sg, hours: (days.value ?? 0) * 24, smells: smells.value }))
 })
 async function pitched() {
-  const draft = inoculation({ lotId: props.lot.id, organism: 'yeast', culture: 'Wild starter of its own fruit' })
+  const draft = inoculation({ lotId: props.lot.id, organism: 'yeast', culture: 'Wild starter from the same fruit' })
   if (await write([draft], `The starter is in ${props.lot.name}`)) await navigateTo(`/lots/${props.lot.id}`)
 }
 </script>
@@ -29,24 +29,24 @@ async function pitched() {
 <template>
   <div class="grid gap-4 max-w-(--measure)">
     <p>
-      <b class="figure">{{ f.words(f.mass(plan.fruitKg)) }}</b> of the soundest fruit, picked {{ plan.days.min }} to
-      {{ plan.days.max }} days ahead and crushed, without sulphite, {{ f.degrees('at 20 to 25 °C') }}:
-      it makes {{ f.words(f.volume(plan.starterL)) }} of starter. Two small ones apart are safer than one.
+      <b class="figure">{{ f.words(f.mass(plan.fruitKg)) }}</b> of the healthiest fruit, picked {{ plan.days.min }} to
+      {{ plan.days.max }} days ahead and crushed without sulphite, {{ f.degrees('at 20 to 25 °C') }}:
+      makes {{ f.words(f.volume(plan.starterL)) }} of starter. Two small starters kept apart are safer than one.
     </p>
     <div class="tries">
-      <QuantityField label="The starter began at" :field="first" />
-      <QuantityField label="It is at" :field="is" />
+      <QuantityField label="Starter began at" :field="first" />
+      <QuantityField label="Gravity now" :field="is" />
       <QuantityField label="Days since it was crushed" :field="days" unit-label="days" />
     </div>
-    <TapMany v-model="smells" legend="It smells of" :items="items" />
+    <TapMany v-model="smells" legend="Smell" :items="items" />
     <p v-if="verdict === 'ready'"><b>{{ WILD_VERDICT.ready.title }}.</b> {{ f.degrees(WILD_VERDICT.ready.text) }}</p>
     <FindingNote v-else-if="verdict" :tone="WILD_VERDICT[verdict].tone === 'stop' ? 'stop' : undefined">
       <b>{{ WILD_VERDICT[verdict].title }}.</b> {{ f.degrees(WILD_VERDICT[verdict].text) }}
     </FindingNote>
-    <p v-else class="soft">Read its gravity and smell it: then it can be judged.</p>
+    <p v-else class="soft">Read its gravity and smell it first.</p>
     <div class="ways">
       <UButton size="xl" :loading="saving" :disabled="verdict !== 'ready'" @click="pitched">The starter is in the must</UButton>
-      <UButton v-if="verdict && verdict !== 'ready'" variant="link" @click="pitched">It went in all the same</UButton>
+      <UButton v-if="verdict && verdict !== 'ready'" variant="link" @click="pitched">I used it anyway</UButton>
     </div>
     <CautionNote code="carbonDioxide" />
   </div>

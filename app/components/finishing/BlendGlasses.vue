@@ -29,7 +29,7 @@ const figures = ({ blend }: LetteredGlass) =>
   ]
     .filter(Boolean)
     .join(', ')
-const submit = async () => (await log()) && logged('The trial is in the ledger')
+const submit = async () => (await log()) && logged('Trial logged')
 const take = ({ shares, mostL }: LetteredGlass) => emit('take', shares.map((share) => mostL * share))
 </script>
 
@@ -40,7 +40,7 @@ const take = ({ shares, mostL }: LetteredGlass) => emit('take', shares.map((shar
       <SelectField v-model="steps" label="In steps of" :items="stepItems" />
       <QuantityField label="Wine in each glass" :field="glassMl" unit-label="mL" />
     </div>
-    <FoldOut label="For whoever fills them">
+    <FoldOut label="For the person who fills them">
       <table class="lines">
         <tbody>
           <tr v-for="g in glasses" :key="g.id">
@@ -66,20 +66,20 @@ const take = ({ shares, mostL }: LetteredGlass) => emit('take', shares.map((shar
       </li>
     </ul>
     <div v-if="!uncovered" class="ways">
-      <UButton size="lg" variant="outline" :disabled="!best" @click="uncovered = true">Uncover</UButton>
-      <span class="soft small">Whoever tastes has not filled them. Score all, then look.</span>
+      <UButton size="lg" variant="outline" :disabled="!best" @click="uncovered = true">Reveal</UButton>
+      <span class="soft small">The taster must not be the one who filled them. Score all, then reveal.</span>
     </div>
     <div v-else-if="best" class="grid gap-3" aria-live="polite">
       <p>
         Best liked: <b>{{ sayShares(best.shares) }}</b
-        >. Of what there is that makes up to <b class="figure">{{ f.words(f.volume(best.mostL)) }}</b>.
+        >. Your wines make up to <b class="figure">{{ f.words(f.volume(best.mostL)) }}</b>.
       </p>
       <div class="ways">
-        <UButton v-if="parts.some((p) => p.lotId)" size="lg" @click="submit">Log the trial</UButton>
-        <UButton size="lg" variant="outline" @click="take(best)">Take its volumes</UButton>
-        <NuxtLink v-if="parts[0]?.lotId" :to="`/lots/${parts[0].lotId}/move?as=combine`" class="textlink">Put them together</NuxtLink>
+        <UButton v-if="parts.some((p) => p.lotId)" size="lg" @click="submit">Log trial</UButton>
+        <UButton size="lg" variant="outline" @click="take(best)">Use these volumes</UButton>
+        <NuxtLink v-if="parts[0]?.lotId" :to="`/lots/${parts[0].lotId}/move?as=combine`" class="textlink">Blend them</NuxtLink>
       </div>
-      <p class="soft small">After it: measure the blend. A figure that cannot come from its parts is said on its page.</p>
+      <p class="soft small">Measure the blend afterwards. Presk tells you if a reading does not fit its parts.</p>
     </div>
   </section>
 </template>

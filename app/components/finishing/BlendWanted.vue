@@ -16,7 +16,7 @@ const wants = computed(() => ({
   ...(ph.value !== undefined && { ph: ph.value }),
   ...(ta.value !== undefined && { taGPerL: ta.value })
 }))
-/** What is wanted has to be known of every part. */
+/** What is wanted has to be known for every part. */
 const missing = computed(() => {
   const needs = [
     ...('abv' in wants.value ? ['abv' as const] : []),
@@ -42,17 +42,17 @@ const predicted = computed(() =>
 </script>
 
 <template>
-  <section class="sheet p-5 grid gap-4" aria-label="How much of each">
-    <h2>How much of each, for what is wanted</h2>
+  <section class="sheet p-5 grid gap-4" aria-label="Blend for a target">
+    <h2>Blend for a target</h2>
     <div class="wanted">
-      <QuantityField label="Volume wanted" :field="volume" :hint="`${f.words(f.volume(all))} there are`" />
+      <QuantityField label="Volume wanted" :field="volume" :hint="`${f.words(f.volume(all))} available`" />
       <QuantityField label="Alcohol wanted" :field="abv" unit-label="% vol" />
       <QuantityField label="pH wanted" :field="ph" />
       <QuantityField label="TA wanted" :field="ta" unit-label="g/L" />
     </div>
-    <p v-if="tooMuch" class="message" role="alert">That is more than the {{ f.words(f.volume(all)) }} that there are.</p>
+    <p v-if="tooMuch" class="message" role="alert">That is more than the {{ f.words(f.volume(all)) }} you have.</p>
     <p v-else-if="missing" class="message" role="alert">
-      {{ WORDS[missing] === 'pH' || WORDS[missing] === 'TA' ? 'pH and TA have' : 'Alcohol has' }} to be known of every part.
+      {{ WORDS[missing] === 'pH' || WORDS[missing] === 'TA' ? 'pH and TA have' : 'Alcohol has' }} to be known for every part.
     </p>
     <div v-else-if="found" class="grid gap-3" aria-live="polite">
       <ul class="found">
@@ -61,9 +61,9 @@ const predicted = computed(() =>
           <span class="soft small">{{ share(p.litres) }}</span>
         </li>
       </ul>
-      <p class="soft">{{ predicted.join(', ') }}: a forecast. Taste it in the glass first, then measure the blend and compare.</p>
+      <p class="soft">{{ predicted.join(', ') }} (forecast). Taste it in the glass first, then measure the blend and compare.</p>
       <FindingNote v-for="m in found.missed" :key="m.quantity" tone="ask">
-        No mixture of these comes to {{ WORDS[m.quantity] }} {{ figure(m.quantity, m.wanted) }}; the nearest has
+        No mixture of these gives {{ WORDS[m.quantity] }} {{ figure(m.quantity, m.wanted) }}; the nearest has
         {{ figure(m.quantity, m.got) }}.
       </FindingNote>
       <UButton
@@ -77,10 +77,10 @@ const predicted = computed(() =>
           )
         "
       >
-        Take these volumes
+        Use these volumes
       </UButton>
     </div>
-    <p v-else class="soft small">Say the volume and one of the others. The volumes of the parts are what there is of each.</p>
+    <p v-else class="soft small">Enter the volume and one target. Presk takes the volumes of the parts as what you have.</p>
   </section>
 </template>
 

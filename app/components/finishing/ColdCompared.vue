@@ -9,8 +9,8 @@ const cellar = useCellarStore()
 const f = useFormat()
 const compared = computed(() => withinLimits(() => coldCompared(props.lot, cellar.state.cards)))
 const SAYS = {
-  ph: { 'as-foretold': 'as foretold', 'higher': 'higher than foretold', 'lower': 'lower than foretold' },
-  ta: { 'as-foretold': 'as foretold', 'higher': 'less fell than foretold', 'lower': 'more fell than foretold' }
+  ph: { 'as-foretold': 'as forecast', 'higher': 'higher than forecast', 'lower': 'lower than forecast' },
+  ta: { 'as-foretold': 'as forecast', 'higher': 'less dropped than forecast', 'lower': 'more dropped than forecast' }
 } as const
 type Row = NonNullable<ColdCompared['ph']>
 const row = (label: string, c: Row | undefined, digits: number, says: Record<Row['is'], string>) =>
@@ -30,24 +30,24 @@ const weeks = computed(() => Math.max(1, Math.round(compared.value?.weeks ?? 0))
 </script>
 
 <template>
-  <section v-if="compared" class="grid gap-2" aria-label="Foretold and measured">
+  <section v-if="compared" class="grid gap-2" aria-label="Forecast and measured">
     <h2>What the cold did</h2>
     <FigureTable
       :caption="`Chilled ${sayDayOf(compared.chilledAt)}, read ${sayDayOf(compared.readAt)}`"
       :columns="[
         { key: 'label', label: '' },
         { key: 'before', label: 'Before', right: true },
-        { key: 'foretold', label: 'Foretold', right: true },
+        { key: 'foretold', label: 'Forecast', right: true },
         { key: 'measured', label: 'Measured', right: true, strong: true },
         { key: 'is', label: '' },
       ]"
       :rows="rows"
     />
     <p class="soft small">
-      Foretold for {{ weeks === 1 ? 'a week' : `${weeks} weeks` }} at {{ f.words(f.temperature(Math.round(compared.celsius))) }}, from the
-      pair before it.
+      Forecast for {{ weeks === 1 ? 'a week' : `${weeks} weeks` }} at {{ f.words(f.temperature(Math.round(compared.celsius))) }}, from the
+      readings before it.
       <template v-if="compared.disturbed">
-        Acid, water, another wine or bacteria moved it in between: this tells nothing of the cold.
+        Acid, water, another wine or bacteria changed it in between, so this says nothing about the cold.
       </template>
     </p>
   </section>

@@ -11,7 +11,7 @@ const f = useFormat()
 const STATE = {
   'met': { icon: 'i-lucide-check', word: 'Met' },
   'not-met': { icon: 'i-lucide-x', word: 'Not met' },
-  'unknown': { icon: 'i-lucide-circle-help', word: 'Not known' }
+  'unknown': { icon: 'i-lucide-circle-help', word: 'Unknown' }
 } as const
 const state = computed(() => STATE[props.condition.state])
 /** What else gets past it, beside the bench that settles it. */
@@ -24,7 +24,7 @@ const way = computed(() => (props.condition.state !== 'met' && props.condition.s
     <span class="mark"><UIcon :name="state.icon" :aria-label="state.word" /></span>
     <span>
       {{ f.degrees(sayCondition(condition)) }}
-      <b v-if="hard && condition.state !== 'met'" class="stop">It stops here.</b>
+      <b v-if="hard && condition.state !== 'met'" class="stop">Stop here.</b>
       <span v-if="condition.at" class="soft small block">seen {{ sayWhen(condition.at, now) }}</span>
       <WaysOut v-if="ways.length" class="mt-2" :finding="{ key: `condition:${condition.code}`, lotId, waysOut: ways }" />
     </span>

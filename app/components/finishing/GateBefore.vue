@@ -24,8 +24,8 @@ const shown = computed(() => (hard.value.length ? hard.value : open.value.slice(
     <UCheckbox
       v-model="knows"
       class="mt-2"
-      label="I know, and go on all the same"
-      description="It stands in the ledger, with what was open."
+      label="I know, and want to go ahead"
+      description="This is noted in the history, with what was open."
       :ui="{ description: 'text-(--ink)' }"
     />
   </FindingNote>

@@ -34,12 +34,12 @@ defineExpose({ values })
   <!-- Its own way of showing that it is busy draws every field anew, twice; the button says it. -->
   <UForm ref="root" :state="values" :loading-auto="false" class="entry" :class="{ tall }" @submit="submit">
     <FormFields :values="values" :fields="fields" :problems="problems" @set="entry.set" />
-    <TextField v-if="fact" v-model="reason" label="Why, if you like" :maxlength="200" class="wide" />
+    <TextField v-if="fact" v-model="reason" label="Reason (optional)" :maxlength="200" class="wide" />
     <WhenField v-if="dated || fact" v-model="at" class="full" />
     <p v-if="problem" class="message full" role="alert">{{ problem }}</p>
     <div class="acts" :class="{ full: fact || tall }">
       <UButton type="submit" size="xl" :variant="fact || tall ? 'solid' : 'outline'" :loading="saving">{{ send ?? 'Log' }}</UButton>
-      <UButton v-if="fact || $attrs.onLeave" variant="link" @click="$emit('leave')">{{ fact ? 'Leave it' : 'Not now' }}</UButton>
+      <UButton v-if="fact || $attrs.onLeave" variant="link" @click="$emit('leave')">{{ fact ? 'Cancel' : 'Not now' }}</UButton>
       <slot />
     </div>
   </UForm>

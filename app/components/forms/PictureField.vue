@@ -9,7 +9,7 @@ watch(file, async (is) => {
   if (!is) return
   const small = await smallPhoto(is)
   photo.value = small ?? ''
-  problem.value = small ? undefined : 'This file is not a picture that can be read here.'
+  problem.value = small ? undefined : 'This browser cannot read this picture.'
   file.value = null
 })
 </script>
@@ -22,7 +22,7 @@ watch(file, async (is) => {
           photo ? 'Another picture' : 'Add a picture'
         }}</UButton>
       </UFileUpload>
-      <img v-if="photo" :src="photo" alt="The picture to be kept" class="h-14 rounded-lg" />
+      <img v-if="photo" :src="photo" alt="Your picture" class="h-14 rounded-lg" />
     </div>
   </UFormField>
 </template>

@@ -7,5 +7,5 @@ const logged = useLogged()
 </script>
 
 <template>
-  <EntryForm :key="block.id" type="block-noted" :given="{ blockId: block.id }" send="Note it" @done="logged('Noted')" />
+  <EntryForm :key="block.id" type="block-noted" :given="{ blockId: block.id }" send="Save note" @done="logged('Noted')" />
 </template>

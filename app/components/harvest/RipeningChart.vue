@@ -100,7 +100,7 @@ const said = computed(
     <figcaption>
       <b>{{ words.name }}</b> <span class="figure now">{{ trend.ahead[0]!.value.toFixed(words.decimals) }}</span>
       <span class="soft"
-      >&thinsp;{{ words.unit }} by the line today, {{ trend.perDay >= 0 ? '+' : '−'
+      >&thinsp;{{ words.unit }} on the line today, {{ trend.perDay >= 0 ? '+' : '−'
       }}{{ Math.abs(trend.perDay).toFixed(words.decimals + (trend.quantity === 'ph' ? 1 : 1)) }} a day</span
       >
     </figcaption>

@@ -8,17 +8,17 @@ const logged = useLogged()
 
 <template>
   <section class="sheet p-5 grid gap-3.5">
-    <h3>A new sample</h3>
+    <h3>New sample</h3>
     <EntryForm
       :key="block.id"
       type="block-sampled"
       :given="{ blockId: block.id }"
-      send="Log the sample"
+      send="Log sample"
       dated
       @done="logged(`Sample of ${block.name} logged`)"
     />
     <p class="soft small">
-      40 to 50 berries from all over the block, shade and sun, top and bottom of the bunch: few berries scatter much.
+      Take 40 to 50 berries from all over the block, sun and shade, top and bottom of the bunch. Fewer berries give less reliable figures.
     </p>
   </section>
 </template>

@@ -23,11 +23,11 @@ const fields = computed(() => props)
 <template>
   <div class="grid gap-4">
     <div class="pair">
-      <QuantityField label="Water it to" :field="fields.target" hint="gravity from the leaflet; empty when it is watered already" />
-      <QuantityField label="Mark on the pail" :field="fields.line" hint="only a hint, never the measure" />
+      <QuantityField label="Dilute it to" :field="fields.target" hint="gravity from the leaflet; leave empty if already diluted" />
+      <QuantityField label="Mark on the pail" :field="fields.line" hint="only a guide" />
     </div>
     <fieldset>
-      <legend>Packets, in their order, with their day after the yeast where the leaflet names one</legend>
+      <legend>Packets in order, with the day after the yeast if the leaflet gives one</legend>
       <ol class="packets">
         <li v-for="(p, i) in packets" :key="i">
           <UInput v-model="p.name" maxlength="80" :aria-label="`Packet ${i + 1}`" autocomplete="off" />

@@ -17,8 +17,8 @@ const unpriced = computed(() => [...props.lot.paid.unpriced].map((key) => materi
 </script>
 
 <template>
-  <section v-if="lot.paid.money > 0" aria-label="What it cost">
-    <h2>What it cost</h2>
+  <section v-if="lot.paid.money > 0" aria-label="Cost">
+    <h2>Cost</h2>
     <dl class="pairs mt-2">
       <div v-for="p in parts" :key="p.of">
         <dt>{{ p.of }}</dt>
@@ -28,12 +28,12 @@ const unpriced = computed(() => [...props.lot.paid.unpriced].map((key) => materi
         <dt>A bottle of 750 mL</dt>
         <dd>
           <b class="figure">{{ money(perLitre * BOTTLE_L) }}</b>
-          <span class="soft small block">{{ money(lot.paid.money) }} over all that is held or was bottled</span>
+          <span class="soft small block">{{ money(lot.paid.money) }} for all wine held or bottled</span>
         </dd>
       </div>
     </dl>
     <p v-if="unpriced.length" class="soft small mt-2">
-      Not in it, for want of a price: {{ unpriced.join(', ') }}. <NuxtLink to="/stores" class="textlink">Stores</NuxtLink>
+      Without a price, so not included: {{ unpriced.join(', ') }}. <NuxtLink to="/stores" class="textlink">Stores</NuxtLink>
     </p>
   </section>
 </template>

@@ -26,7 +26,7 @@ const gravityAxis = computed(() => {
   const values = [...gravity.value.map((p) => p.y), ...ahead.value.flatMap((p) => [p.low, p.high])]
   return axisAround(values, scale.value === 'SG' ? [0.005, 0.01, 0.02, 0.05] : [1, 2, 5, 10]) as { min?: number, max?: number }
 })
-const WORDS = { band: 'expected, four times in five', mid: 'expected', measured: 'measured', done: 'done' }
+const WORDS = { band: 'expected, four cases of five', mid: 'expected', measured: 'measured', done: 'done' }
 const gravitySeries = computed(() => {
   const { ahead, gravity, marks } = curves
   const foot = (gravityAxis.value.min ?? 0) + ((gravityAxis.value.max ?? 1) - (gravityAxis.value.min ?? 0)) * 0.035
@@ -173,12 +173,12 @@ const rows = computed(() => {
       />
     </div>
     <template v-if="warm.length">
-      <p class="small soft mt-1">Temperature, {{ settings.values.temperature }}, with the band to hold it in</p>
+      <p class="small soft mt-1">Temperature, {{ settings.values.temperature }}, with the recommended band</p>
       <div role="img" :aria-label="`Temperature, ${warm.length} readings`" class="roomy">
         <AppChart v-if="firstStands" :key="`w${mode.value}`" :height="140" :options="warmOptions" :series="warmSeries" />
       </div>
     </template>
-    <FoldOut label="The same as a table">
+    <FoldOut label="Show as a table">
       <table class="columns">
         <thead>
           <tr><th>When</th><th>{{ scale === 'SG' ? 'Gravity' : '°Brix' }}</th><th>Temperature</th><th>From</th></tr>

@@ -44,7 +44,7 @@ const left = computed(() => {
         </dd>
       </div>
     </dl>
-    <FoldOut v-if="end.schools" label="Alcohol by the other schools">
+    <FoldOut v-if="end.schools" label="Alcohol by other methods">
       <dl class="pairs">
         <div v-for="s in end.schools" :key="s.code">
           <dt>{{ SCHOOL[s.code] }}</dt>
@@ -53,7 +53,7 @@ const left = computed(() => {
       </dl>
     </FoldOut>
     <p v-else-if="end.abv && lot.changedSugarAt" class="soft small">
-      Sugar or water went in on the way: the short formulas do not hold, the ledger’s balance does.
+      Sugar or water went in during the ferment, so the short formulas are wrong. Use the extract balance.
     </p>
   </section>
 </template>

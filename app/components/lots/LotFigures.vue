@@ -90,7 +90,7 @@ const behind = computed(() => {
       </UButton>
     </div>
     <section v-if="open" class="how sheet" :aria-label="`How ${open.label} came about`">
-      <h2>How {{ inText(open.label) }} came about</h2>
+      <h2>Where {{ inText(open.label) }} comes from</h2>
       <p v-if="meaning" class="soft">{{ meaning }}</p>
       <p>{{ sayDerivation(open.key, open.figure!, lot, f.words(open.shown(open.figure!.value))) }}</p>
       <ol v-if="behind.length">

@@ -18,13 +18,13 @@ const wrong = computed(() => follow.findings.value.map(sayFollowed).join(', '))
       <p v-if="follow.latest.value" aria-live="polite">
         <b v-if="follow.latest.value.sg !== undefined" class="figure">{{ follow.latest.value.sg.toFixed(3) }}</b>
         <template v-if="follow.latest.value.celsius !== undefined"> at {{ f.words(f.temperature(follow.latest.value.celsius)) }}</template>
-        <span class="soft small block">{{ sayWhen(follow.latest.value.at, now) }}; four readings a day are kept</span>
+        <span class="soft small block">{{ sayWhen(follow.latest.value.at, now) }}; four readings a day are stored</span>
       </p>
-      <p v-if="follow.unreachable.value" class="soft small">It cannot be reached now. What was kept stands.</p>
-      <p v-if="wrong" class="soft small">Left out or wanting: {{ wrong }}.</p>
+      <p v-if="follow.unreachable.value" class="soft small">It cannot be reached now. Stored readings are safe.</p>
+      <p v-if="wrong" class="soft small">Left out or missing: {{ wrong }}.</p>
       <p v-if="follow.compared.value && Math.abs(follow.compared.value.by) > 0.0008" class="small">
-        It showed {{ follow.compared.value.float.toFixed(3) }} where {{ follow.compared.value.hand.toFixed(3) }} was read by hand.
-        <UButton variant="link" class="px-0" @click="follow.setByHand">Set it by the hand reading</UButton>
+        It showed {{ follow.compared.value.float.toFixed(3) }} when you read {{ follow.compared.value.hand.toFixed(3) }} by hand.
+        <UButton variant="link" class="px-0" @click="follow.setByHand">Adjust it to my reading</UButton>
       </p>
     </template>
     <UButton v-else variant="link" class="px-0" icon="i-lucide-radio" @click="follow.pair">

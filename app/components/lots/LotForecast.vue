@@ -31,9 +31,9 @@ const end = computed(() => known.value?.forecast.endSg)
 
 <template>
   <section v-if="known" class="going">
-    <h2 class="mb-2">Where it is going</h2>
+    <h2 class="mb-2">Forecast</h2>
     <div class="bar" aria-hidden="true"><span :style="{ width: `${gone}%`, background: wineColour(lot) }" /></div>
-    <p class="small soft">{{ gone }} % of the sugar is gone, by the last gravity.</p>
+    <p class="small soft">{{ gone }} % of the sugar has fermented, by the last gravity.</p>
     <dl>
       <div v-for="m in marks" :key="m.label">
         <dt>{{ m.label }}</dt>
@@ -42,7 +42,7 @@ const end = computed(() => known.value?.forecast.endSg)
         </dd>
       </div>
       <div v-if="end">
-        <dt>It ends at</dt>
+        <dt>Final gravity</dt>
         <dd>
           <b class="figure">{{ f.gravity(end.mid).text }}</b>
           <span class="soft small">{{ end.low.toFixed(3) }} to {{ end.high.toFixed(3) }}</span>
@@ -50,9 +50,9 @@ const end = computed(() => known.value?.forecast.endSg)
       </div>
     </dl>
     <p v-if="sweet !== undefined" class="small soft">
-      It stops with sugar left {{ sweet >= 0.95 ? 'almost surely' : `about ${Math.max(1, Math.round(sweet * 10))} times in 10` }}.
+      It will stop with sugar left {{ sweet >= 0.95 ? 'almost surely' : `about ${Math.max(1, Math.round(sweet * 10))} times in 10` }}.
     </p>
-    <p class="small soft">Forecast from {{ sayHours(lot.series.sg?.length ?? 0) }}; the bands hold four times in five.</p>
+    <p class="small soft">Forecast from {{ sayHours(lot.series.sg?.length ?? 0) }}; the bands hold in four cases of five.</p>
   </section>
 </template>
 

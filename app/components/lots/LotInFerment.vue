@@ -21,15 +21,15 @@ const rows = computed(() =>
   })
 )
 const WHY = {
-  'oak-dust': 'Binds colour and covers green notes; it goes out with the skins at the press.',
-  'tannin': 'Holds colour early on. Dissolve it in warm water; taste tells whether it wants more later.'
+  'oak-dust': 'Binds colour and covers green notes. It comes out with the skins when you press.',
+  'tannin': 'Keeps colour early on. Dissolve it in warm water, and decide by taste whether to add more later.'
 } as const
 const wentIn = (key: string, planned: number, actual: number, byStock: boolean) =>
   write([addition(key, planned, actual, byStock, { purpose: 'in the ferment' })], `${materials.title(key)} is in`)
 </script>
 
 <template>
-  <FoldOut label="In the ferment: oak, tannin, sugar in parts">
+  <FoldOut label="During the ferment: oak, tannin, sugar in steps">
     <div class="grid gap-5">
       <template v-if="early">
         <section v-for="r in rows" :key="r.key">
@@ -37,7 +37,7 @@ const wentIn = (key: string, planned: number, actual: number, byStock: boolean) 
           <template v-else>
             <p class="soft small">{{ WHY[r.key] }} {{ r.dose.min }} to {{ r.dose.max }} g/L, common practice, no source.</p>
             <FindingNote v-if="r.key === 'tannin' && tooNear">
-              Enzyme went in less than {{ ENZYME_H }} hours ago, and tannin would bind it: wait.
+              Enzyme went in less than {{ ENZYME_H }} hours ago, and tannin would bind it. Wait.
             </FindingNote>
             <WentIn
               :label="materials.title(r.key)"
@@ -52,7 +52,7 @@ const wentIn = (key: string, planned: number, actual: number, byStock: boolean) 
       </template>
       <p>
         <NuxtLink :to="`/lots/${lot.id}/feed`" class="textlink">{{
-          lot.sugarSteps ? 'Its next part of sugar' : 'Feed it sugar or honey in steps'
+          lot.sugarSteps ? 'Next step of sugar' : 'Add sugar or honey in steps'
         }}</NuxtLink>
       </p>
     </div>

@@ -20,12 +20,12 @@ const opened = shallowRef<Fact>()
 
 async function strike(id: string) {
   const before = lines.value.find((l) => l.id === id)?.standing.fact
-  if (!(await cellar.strike([id], 'Struck by hand'))) {
+  if (!(await cellar.strike([id], 'Deleted by hand'))) {
     // Something later rests on it: the reason is said above the page, and nothing was changed.
     return
   }
   message({
-    title: 'Struck out. It stays in the ledger, marked.',
+    title: 'Deleted, kept in the history.',
     color: 'neutral',
     ...(before && { actions: [{ label: 'Undo', onClick: () => void cellar.undoCorrection(before) }] })
   })
@@ -39,13 +39,13 @@ function corrected() {
   opened.value = undefined
   if (!before) return
   message({
-    title: 'Corrected. What stood there before stays visible.',
+    title: 'Corrected. The earlier value stays visible.',
     color: 'primary',
     actions: [{ label: 'Undo', onClick: () => void cellar.undoCorrection(before) }]
   })
 }
 async function bringBack(fact: Fact) {
-  if (await cellar.undoCorrection(fact)) message({ title: 'It stands again.', color: 'neutral' })
+  if (await cellar.undoCorrection(fact)) message({ title: 'Restored.', color: 'neutral' })
 }
 
 /** Goes to an entry's line, also to one so old that it is not drawn yet. */
@@ -67,8 +67,8 @@ function before(line: StoryLine): string {
   return corrections
     .map(({ reason }, i) => {
       const struck = line.struck && i === corrections.length - 1
-      const said = struck ? 'Struck' : `Before: ${versions[i] ? sayFact(versions[i], f, story.names) : ''}`
-      return (reason && reason !== 'Struck by hand' ? `${said} (${reason})` : said).replaceAll('\n', ' ')
+      const said = struck ? 'Deleted' : `Before: ${versions[i] ? sayFact(versions[i], f, story.names) : ''}`
+      return (reason && reason !== 'Deleted by hand' ? `${said} (${reason})` : said).replaceAll('\n', ' ')
     })
     .join('\n')
 }
@@ -76,7 +76,7 @@ function before(line: StoryLine): string {
 
 <template>
   <div>
-    <h2>Ledger</h2>
+    <h2>History</h2>
     <ol class="lines" :aria-busy="drawn < due">
       <!-- Each line a part of its own: an entry changes one of hundreds, and only that is drawn anew. -->
       <LotLedgerLine

@@ -30,9 +30,9 @@ const photo = computed(() => (fact.value.type === 'observation' && !props.standi
     </span>
     <img v-if="photo" :src="photo" :alt="`Picture: ${text}`" class="photo" />
     <span v-if="standing.struck" class="acts"
-    ><span class="small soft">struck</span
-    ><UButton variant="ghost" color="neutral" :aria-label="`Bring back: ${text}`" @click="emit('bringBack', fact)"
-    >Bring back</UButton
+    ><span class="small soft">deleted</span
+    ><UButton variant="ghost" color="neutral" :aria-label="`Restore: ${text}`" @click="emit('bringBack', fact)"
+    >Restore</UButton
     ></span
     >
     <span v-else class="acts">
@@ -48,9 +48,9 @@ const photo = computed(() => (fact.value.type === 'observation' && !props.standi
         v-if="fact.type !== 'lot-started'"
         variant="ghost"
         color="neutral"
-        :aria-label="`Strike out: ${text}`"
+        :aria-label="`Delete: ${text}`"
         @click="emit('strike', id)"
-      >Strike</UButton
+      >Delete</UButton
       >
     </span>
     <EntryForm
@@ -58,7 +58,7 @@ const photo = computed(() => (fact.value.type === 'observation' && !props.standi
       :type="fact.type"
       :lot="lot"
       :fact="fact"
-      send="Put it right"
+      send="Save changes"
       class="form sheet"
       @done="emit('corrected')"
       @leave="emit('open', fact)"

@@ -21,7 +21,7 @@ const short = computed(() =>
     FINISH[plan.value.finish],
     plan.value.sparkling ? 'sparkling' : 'still',
     ...(plan.value.oak ? ['with oak'] : []),
-    ...(plan.value.cold ? ['a cold winter'] : [])
+    ...(plan.value.cold ? ['cold winter'] : [])
   ].join(', ')
 )
 
@@ -48,7 +48,7 @@ async function save() {
   saving.value = false
   if (!written) return
   open.value = false
-  logged('Its plan is noted')
+  logged('Plan saved')
 }
 </script>
 
@@ -60,7 +60,7 @@ async function save() {
       class="line font-normal rounded-none px-0 hover:bg-transparent"
       :aria-label="`Plan: ${short}. ${open ? 'Close' : 'Change'}`"
     >
-      <span><span class="soft">To become: </span>{{ short }}</span
+      <span><span class="soft">Plan: </span>{{ short }}</span
       ><span class="textlink">{{ open ? 'Close' : 'Change' }}</span>
     </UButton>
     <template #content>
@@ -69,22 +69,22 @@ async function save() {
           v-if="lot.stream !== 'kit'"
           label="Malolactic"
           name="malolactic"
-          :help="draft.malolactic === 'blocked' ? 'By sulphite, cold and clean racking: some risk stays in the bottle.' : undefined"
+          :help="draft.malolactic === 'blocked' ? 'With sulphite, cold and clean racking. Some risk remains in the bottle.' : undefined"
         >
           <USelect v-model="draft.malolactic" :items="items(MALOLACTIC)" class="w-full" />
         </UFormField>
-        <p v-else class="soft">A kit has no malolactic: its acid is set, and it is often sulphited.</p>
-        <UFormField label="It shall be" name="finish"><USelect v-model="draft.finish" :items="items(FINISH)" class="w-full" /></UFormField>
+        <p v-else class="soft">A kit has no malolactic: its acid is adjusted, and it often contains sulphite.</p>
+        <UFormField label="Sweetness" name="finish"><USelect v-model="draft.finish" :items="items(FINISH)" class="w-full" /></UFormField>
         <UFormField v-for="s in SCHOOLS" :key="s.key" :label="s.label" :name="s.key"
         ><USelect v-model="draft[s.key]" :items="items(s.words)" class="w-full"
         /></UFormField>
         <div class="switches">
-          <USwitch v-model="draft.cold" label="A cold winter, or weeks in the cold" /><USwitch v-model="draft.oak" label="Oak" /><USwitch
+          <USwitch v-model="draft.cold" label="Cold winter, or weeks in the cold" /><USwitch v-model="draft.oak" label="Oak" /><USwitch
             v-model="draft.sparkling"
             label="Sparkling"
           /><USwitch v-if="lot.style === 'red' && isMust(lot)" v-model="draft.heated" label="Fruit heated for colour" />
         </div>
-        <UButton type="submit" size="lg" :loading="saving" :disabled="changed.length === 0">Keep this plan</UButton>
+        <UButton type="submit" size="lg" :loading="saving" :disabled="changed.length === 0">Save plan</UButton>
       </UForm>
     </template>
   </UCollapsible>

@@ -59,8 +59,8 @@ const said = computed(() => {
   const u = upkeep.value
   if (!u) return ''
   if (u.now.below) return `It is ${keptAt(props.lot) - u.now.free.mid > TOLD_WITHIN ? 'below' : 'about at'} its level now.`
-  if (!u.belowAt) return 'It keeps above its level as far as can be seen.'
-  return `It falls below its level between ${day(u.belowAt.low)} and ${day(u.belowAt.high)}.`
+  if (!u.belowAt) return 'It stays above its level for as long as Presk can forecast.'
+  return `It will fall below its level between ${day(u.belowAt.low)} and ${day(u.belowAt.high)}.`
 })
 const percent = (share: number) => `${(share * 100).toFixed(0)} %`
 const perMonth = (k: number) => percent(1 - Math.exp(-k * 30))
@@ -68,16 +68,16 @@ const perMonth = (k: number) => percent(1 - Math.exp(-k * 30))
 
 <template>
   <section v-if="upkeep" class="upkeep">
-    <h2 class="mb-1">How it keeps</h2>
+    <h2 class="mb-1">Sulphite over time</h2>
     <p>{{ said }}</p>
     <div role="img" :aria-label="`Molecular SO₂ over time, mg/L: ${upkeep.readings.length} readings; ${said}`">
       <AppChart :height="190" :options="options" :series="series" />
     </div>
     <p class="soft small">
-      Molecular SO₂, mg/L; the green is at and above what it is kept at. It loses {{ perMonth(upkeep.decayPerDay.mid) }} in a month
+      Molecular SO₂, mg/L; green is at or above its level. It loses {{ perMonth(upkeep.decayPerDay.mid) }} in a month
       ({{ perMonth(upkeep.decayPerDay.low) }} to {{ perMonth(upkeep.decayPerDay.high) }}), and {{ percent(upkeep.boundShare.mid) }} of a
-      dose binds ({{ percent(upkeep.boundShare.low) }} to {{ percent(upkeep.boundShare.high) }}): learnt from
-      {{ upkeep.readings.length === 1 ? 'one reading' : `${upkeep.readings.length} readings` }} and what is usual.
+      dose binds ({{ percent(upkeep.boundShare.low) }} to {{ percent(upkeep.boundShare.high) }}): learned from
+      {{ upkeep.readings.length === 1 ? 'one reading' : `${upkeep.readings.length} readings` }} and usual values.
     </p>
   </section>
 </template>

@@ -14,16 +14,16 @@ const range = (low: number, high: number) => f.volumes(low, high)
   <div v-if="expected" class="grid gap-2">
     <p class="expect">
       <template v-if="reckoned">
-        Expect about <b class="figure">{{ f.words(f.volume(expected.juice.value)) }}</b> of juice for dosing ({{
+        Expect about <b class="figure">{{ f.words(f.volume(expected.juice.value)) }}</b> of juice, used for dosing ({{
           range(expected.juice.low, expected.juice.high)
         }}), and
       </template>
-      <template v-else>Expect </template>{{ range(expected.wine.low, expected.wine.high) }} of wine in the end{{
-        grows ? ', by its mark' : ''
+      <template v-else>Expect </template>{{ range(expected.wine.low, expected.wine.high) }} of finished wine{{
+        grows ? ', up to its mark' : ''
       }}.
-      <template v-if="room === 'cap'">The must with its skins fills about {{ f.words(f.volume(expected.mustL)) }}.</template>
+      <template v-if="room === 'cap'">Must and skins fill about {{ f.words(f.volume(expected.mustL)) }}.</template>
       <template v-if="willBe !== undefined">
-        With room for the {{ room }} that asks for a vessel of {{ f.words(f.volume(willBe / (1 - ROOM[room]))) }}.
+        With room for the {{ room }} you need a vessel of {{ f.words(f.volume(willBe / (1 - ROOM[room]))) }}.
       </template>
     </p>
     <WorkingNote

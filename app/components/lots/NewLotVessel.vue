@@ -7,7 +7,7 @@ const props = defineProps<{ lot: NewLot }>()
 const f = useFormat()
 const { vesselChoice, vesselName, vesselKind, emptyVessels, sayFit, capacity, fit, willBe, capacityL, room } = props.lot
 const places = computed(() => [
-  { value: 'none', label: 'Say later' },
+  { value: 'none', label: 'Decide later' },
   ...emptyVessels.value.map((v) => ({
     value: v.id,
     label: v.name,
@@ -21,17 +21,17 @@ const places = computed(() => [
   <div class="grid gap-3">
     <ChoiceTiles v-model="vesselChoice" legend="Where is it?" :items="places" :least="170" />
     <div v-if="vesselChoice === 'new'" class="pair">
-      <TextField v-model="vesselName" label="What you call it" />
+      <TextField v-model="vesselName" label="Name" />
       <SelectField v-model="vesselKind" label="Kind" :words="VESSEL" />
-      <QuantityField label="Holds" :field="capacity" hint="brim-full" />
+      <QuantityField label="Capacity" :field="capacity" hint="brim-full" />
     </div>
     <FindingNote v-if="fit?.verdict === 'too-small'" tone="stop">
-      {{ f.words(f.volume(willBe!)) }} do not go into {{ f.words(f.volume(capacityL!)) }}. Choose a larger vessel, or say later.
+      {{ f.words(f.volume(willBe!)) }} do not fit into {{ f.words(f.volume(capacityL!)) }}. Choose a larger vessel, or decide later.
     </FindingNote>
     <FindingNote v-else-if="fit?.verdict === 'tight'">
       It would be {{ Math.round(fit.fullShare * 100) }} % full:
-      {{ room === 'cap' ? 'the cap will rise over the rim' : 'the foam will come out' }}. {{ f.words(f.volume(fit.neededL)) }} would do; or
-      split it over two.
+      {{ room === 'cap' ? 'the cap will overflow' : 'the foam will overflow' }}. {{ f.words(f.volume(fit.neededL)) }} would be enough, or
+      split it between two.
     </FindingNote>
   </div>
 </template>

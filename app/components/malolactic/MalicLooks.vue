@@ -9,9 +9,9 @@ const TABS = [
   { label: 'A number', value: 'number', slot: 'number' as const },
   { label: 'Paper', value: 'paper', slot: 'paper' as const },
   { label: 'Bubbles', value: 'bubbles', slot: 'bubbles' as const },
-  { label: 'By waiting', value: 'waiting', slot: 'waiting' as const }
+  { label: 'Wait', value: 'waiting', slot: 'waiting' as const }
 ]
-const BUBBLES = ['Tiny ones, steady, against a torch', 'A few tiny ones', 'None to be seen against a torch'] as const
+const BUBBLES = ['Steady tiny bubbles, seen against a torch', 'A few tiny bubbles', 'No bubbles against a torch'] as const
 async function read() {
   if (!(await logMalic())) await focusWrong()
 }
@@ -32,17 +32,17 @@ async function read() {
       <div class="grid gap-4 pt-3">
         <MalicPaper v-model:malic="spots.malic" v-model:lactic="spots.lactic" />
         <p v-if="paperVerdict"><b>{{ paperVerdict.title }}.</b> {{ paperVerdict.text }}</p>
-        <p v-else class="soft">Hold the dry paper beside the drawing and say how strong each spot of this wine is.</p>
-        <div><UButton size="xl" :disabled="!paperVerdict" :loading="saving" @click="logPaper">Log the paper</UButton></div>
+        <p v-else class="soft">Compare the dry paper with the drawing, and choose how strong each spot is.</p>
+        <div><UButton size="xl" :disabled="!paperVerdict" :loading="saving" @click="logPaper">Log paper</UButton></div>
         <p class="soft small">
-          Paper sees no malic acid under about 0.1 to 0.2 g/L (common practice, no source). Its solvent burns and bites: gloves, outdoors or
-          by an open window, no flame.
+          Paper does not show malic acid below about 0.1 to 0.2 g/L (common practice, no source). The solvent is flammable and corrosive:
+          wear gloves, work outdoors or by an open window, no flame.
         </p>
       </div>
     </template>
     <template #bubbles>
       <div class="grid gap-3 pt-3">
-        <p class="soft">Weak evidence: gas that was dissolved comes out with warmth as well, and none is no proof of the end.</p>
+        <p class="soft">Bubbles are weak evidence: warmth releases gas too, and no bubbles do not prove the end.</p>
         <div class="ways">
           <UButton v-for="b in BUBBLES" :key="b" size="lg" variant="outline" :loading="saving" @click="bubbles(b)">{{ b }}</UButton>
         </div>
@@ -51,7 +51,7 @@ async function read() {
     <template #waiting>
       <div class="grid gap-3 pt-3">
         <p class="soft">
-          A school without a test waits a month after the last sign. What it gives up: nobody knows what is left, and a bottle may tell.
+          Without a test, wait a month after the last sign. You then do not know how much malic acid is left, and a bottle may turn gassy.
         </p>
         <p v-if="waited">
           Last sign {{ counted(Math.floor(waited.days), 'day') }} ago{{
@@ -59,7 +59,7 @@ async function read() {
           }}
         </p>
         <div>
-          <UButton size="xl" :disabled="!waited?.enough" :loading="saving" @click="over">Hold it to be over</UButton>
+          <UButton size="xl" :disabled="!waited?.enough" :loading="saving" @click="over">Take it as finished</UButton>
         </div>
       </div>
     </template>

@@ -26,8 +26,8 @@ const mine = computed<Record<Acid, number>>(() => ({
 const said = computed(
   () =>
     `Paper with standards of tartaric, malic and lactic acid, and the wine: malic `
-      + `${malic.value ? SPOT[malic.value].toLowerCase() : 'not said'}, lactic `
-      + `${lactic.value ? SPOT[lactic.value].toLowerCase() : 'not said'}`
+      + `${malic.value ? SPOT[malic.value].toLowerCase() : 'not given'}, lactic `
+      + `${lactic.value ? SPOT[lactic.value].toLowerCase() : 'not given'}`
 )
 </script>
 
@@ -37,7 +37,7 @@ const said = computed(
       <rect x="8" y="6" width="254" height="206" rx="3" class="sheetpaper" />
       <line x1="8" x2="262" y1="28" y2="28" class="front" />
       <line x1="8" x2="262" y1="208" y2="208" class="start" />
-      <text x="14" y="22" class="tiny">front of the solvent</text>
+      <text x="14" y="22" class="tiny">solvent front</text>
       <g v-for="(lane, i) in LANES" :key="lane.name">
         <ellipse v-for="a in lane.acids" :key="a" :cx="x(i)" :cy="y(a)" rx="15" ry="10" class="spot" />
         <text :x="x(i)" y="230" text-anchor="middle">{{ lane.name }}</text>

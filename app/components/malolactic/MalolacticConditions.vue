@@ -14,13 +14,13 @@ const valueOf = (key: Limiting): string => {
     case 'ph':
       return lot.ph!.value.toFixed(2)
     case 'abv':
-      return lot.abv ? `${lot.abv.value.toFixed(1)} % vol` : 'taken as 12.5'
+      return lot.abv ? `${lot.abv.value.toFixed(1)} % vol` : 'assumed 12.5'
     case 'freeSo2':
-      return lot.freeSo2 ? `${lot.freeSo2.value.toFixed(0)} mg/L` : 'taken as none'
+      return lot.freeSo2 ? `${lot.freeSo2.value.toFixed(0)} mg/L` : 'assumed none'
     case 'totalSo2':
-      return lot.totalSo2 ? `${lot.totalSo2.value.toFixed(0)} mg/L` : 'taken as none'
+      return lot.totalSo2 ? `${lot.totalSo2.value.toFixed(0)} mg/L` : 'assumed none'
     case 'celsius':
-      return `${found.taken.includes('celsius') ? 'taken as ' : ''}${f.words(f.temperature(found.celsius))}`
+      return `${found.taken.includes('celsius') ? 'assumed ' : ''}${f.words(f.temperature(found.celsius))}`
   }
 }
 const rows = computed(() =>
@@ -48,7 +48,7 @@ const rows = computed(() =>
     <FindingNote v-for="x in found.findings" :key="x.code">
       <b>{{ sayCondition(x, f).title }}.</b> {{ sayCondition(x, f).text }}
     </FindingNote>
-    <p class="soft small">Common practice, no source; the packet of the culture wins over all of it.</p>
+    <p class="soft small">Common practice, no source. Follow the packet of your culture if it differs.</p>
   </div>
 </template>
 

@@ -18,7 +18,7 @@ const errorAt = (field: string) => (wrong.value?.field === field ? wrong.value.r
         :error="errorAt(`vessel${i}`)"
         @update:model-value="choose(row, $event)"
       />
-      <QuantityField :label="i === 0 ? 'Went over' : `Went over, ${i + 1}`" :field="row.litres" :error="errorAt(`litres${i}`)" />
+      <QuantityField :label="i === 0 ? 'Amount moved' : `Amount moved, ${i + 1}`" :field="row.litres" :error="errorAt(`litres${i}`)" />
       <UButton
         v-if="rows.length > 1"
         variant="ghost"
@@ -29,7 +29,7 @@ const errorAt = (field: string) => (wrong.value?.field === field ? wrong.value.r
         @click="dropRow(i)"
       />
     </div>
-    <UButton v-if="leftL > 0.1" variant="link" icon="i-lucide-plus" class="justify-self-start px-0" @click="addRow">Another vessel</UButton>
+    <UButton v-if="leftL > 0.1" variant="link" icon="i-lucide-plus" class="justify-self-start px-0" @click="addRow">Add a vessel</UButton>
   </div>
 </template>
 

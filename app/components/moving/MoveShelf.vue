@@ -44,7 +44,7 @@ const scale = computed(() => 15 / Math.max(1, Math.cbrt(Math.max(...shelf.value.
         </figure>
       </div>
       <p v-if="s.before.litres > 0.05 && s.after.litres < 0.05" class="soft small">
-        Wash it while it is wet: it is asked for until it is done.
+        Wash it while it is wet. Presk reminds you until you have.
       </p>
     </li>
   </ul>

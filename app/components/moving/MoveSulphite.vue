@@ -11,12 +11,12 @@ const net = computed(() => f.words(f.volume(inAll.value || expectedL.value)))
 const why = computed(() => {
   const l = lot.value
   if (!l) return ''
-  if (l.plan.sulphite === 'none') return 'It is kept without.'
-  if (isMust(l)) return 'A must gets its sulphite at its own step on crush day.'
-  if (isFermenting(l)) return 'Not into a ferment: it would hold the yeast up.'
-  if (!kept.value) return 'Not now: first its malolactic has to be over.'
-  if (!l.ph) return 'Its pH is not known: measure it, the dose goes by it.'
-  return 'Its free SO₂ is not known: measure it after the racking.'
+  if (l.plan.sulphite === 'none') return 'This wine is kept without sulphite.'
+  if (isMust(l)) return 'A must gets its sulphite in its own step on crush day.'
+  if (isFermenting(l)) return 'None during a ferment: it would slow the yeast.'
+  if (!kept.value) return 'None now: malolactic has to finish first.'
+  if (!l.ph) return 'Its pH is unknown. Measure it, because the dose depends on it.'
+  return 'Its free SO₂ is unknown. Measure it after racking.'
 })
 </script>
 
@@ -32,17 +32,17 @@ const why = computed(() => {
         <b class="figure amount">{{ f.words(doseShown) }}</b>
         {{ byStock ? 'of a stock solution, 10 g in 100 mL' : materialTitle(salt).toLowerCase() }} for {{ net }}:
         <span class="soft">
-          free {{ dose.freeMgPerL.toFixed(0) }} to {{ dose.aimMgPerL.toFixed(0) }} mg/L, so that it lasts until the next round<template
+          free {{ dose.freeMgPerL.toFixed(0) }} to {{ dose.aimMgPerL.toFixed(0) }} mg/L, enough until the next round<template
             v-if="weighed.spoons"
           >; about {{ weighed.spoons.words }}, level</template>.
         </span>
       </p>
       <div class="fieldline">
         <QuantityField
-          label="Sulphite that went in"
+          label="Sulphite added"
           :field="sulphite"
           :unit-label="byStock ? 'mL' : 'g'"
-          hint="Empty: none yet; it is asked for"
+          hint="leave empty if none yet; Presk reminds you"
         />
         <UButton variant="outline" size="lg" @click="sulphite.fill(byStock ? doseShown.text : f.typedPowder(doseG))">
           Exactly as planned

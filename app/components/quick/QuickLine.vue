@@ -19,9 +19,9 @@ const candidates = computed(() =>
   }))
 )
 const MOVE_WANTS = {
-  vessel: 'Into which vessel, and how much? Like “racked to” a vessel’s name and “18 L”.',
-  litres: 'How much? Say the litres that arrived, like “18 L”, and “leaving 0.5 L” for the lees.',
-  from: 'This lot is in several vessels: the form asks from which.'
+  vessel: 'Into which vessel, and how much? Type “racked to”, the vessel and “18 L”.',
+  litres: 'How much? Type the litres that arrived, like “18 L”, and “leaving 0.5 L” for the lees.',
+  from: 'This lot is in several vessels. Choose one in the form.'
 }
 
 const entry = useTemplateRef<{ inputRef: HTMLInputElement }>('entry')
@@ -98,19 +98,19 @@ async function openMove() {
                 <UButton v-for="c in candidates" :key="c.id" variant="outline" @click="chosen = c.id">{{ c.label }}</UButton>
               </div>
             </template>
-            <p v-else>No lot or vessel of that name. Begin with one, or name a place to go.</p>
+            <p v-else>No lot or vessel has that name. Start with one, or name a page to open.</p>
             <ul v-if="understood.length">
               <li v-for="(text, i) in understood" :key="i">{{ text }}</li>
             </ul>
-            <p v-if="future" class="message">That has not been yet. Nothing is logged ahead of its time.</p>
+            <p v-if="future" class="message">That is in the future. You can only log what has happened.</p>
             <p v-for="d in doubts" :key="d.text" :class="d.refuse ? 'message' : 'soft'">{{ d.text }}</p>
             <p v-for="text in large" :key="text" class="message">{{ text }}</p>
             <p v-if="read.unclear.length" class="message">
-              Not clear: {{ read.unclear.map((w) => `“${w}”`).join(', ') }}. Put “brix”, “pH”, “TA”, “free” beside a number, an amount
-              in grams or litres beside what went in, or “note” before words to keep.
+              Not clear: {{ read.unclear.map((w) => `“${w}”`).join(', ') }}. Put “brix”, “pH”, “TA”, “free” next to a number, grams or
+              litres next to what you added, or “note” before a note.
             </p>
             <p v-if="read.unknown.length" class="soft">
-              Not understood, and kept as a note: {{ read.unknown.map((w) => `“${w}”`).join(', ') }}
+              Not understood, saved as a note: {{ read.unknown.map((w) => `“${w}”`).join(', ') }}
             </p>
             <template v-if="logs.moveWants">
               <p>{{ MOVE_WANTS[logs.moveWants] }}</p>
@@ -119,7 +119,7 @@ async function openMove() {
           </template>
           <p v-else class="soft">
             A lot or vessel, then what you read or did: <b>barbera 1.012 24.5</b>, <b>grenache yesterday 2 g sulphite</b>,
-            <b>white pail stirred smells of bread</b>. Or a place to go: <b>sulphite tempranillo</b>, <b>supplies</b>.
+            <b>white pail stirred smells of bread</b>. Or a page to open: <b>sulphite tempranillo</b>, <b>supplies</b>.
           </p>
         </div>
         <UButton type="submit" size="xl" block :disabled="!goesTo && !ready">{{

@@ -24,14 +24,14 @@ const state = (v: (typeof vessels.value)[number]) =>
   <div class="grid gap-6">
     <TapMany v-model="picked" legend="Wines to rack" :items="items" />
     <section v-if="chosen.length" class="grid gap-2">
-      <h2>Expected, net of lees</h2>
+      <h2>Volume expected, net of lees</h2>
       <ul>
         <li v-for="l in chosen" :key="l.id" class="wine">
           <span class="swatch" :style="{ background: wineColour(l) }" aria-hidden="true" />
           <b>{{ l.name }}</b>
           <SelectField
             :model-value="leesOf(l)"
-            :label="`Left behind of ${l.name}`"
+            :label="`Left behind from ${l.name}`"
             quiet
             :items="SHARES"
             @update:model-value="setLees(l.id, $event)"
@@ -41,14 +41,14 @@ const state = (v: (typeof vessels.value)[number]) =>
           </span>
         </li>
       </ul>
-      <p class="soft small">Lees take 2 to 5 %, the first time more (common practice). The real volume is told move by move.</p>
+      <p class="soft small">Lees take 2 to 5 %, more the first time (common practice). You enter the real volume with each move.</p>
     </section>
     <div v-if="pairs.length" class="grid gap-2">
-      <TapMany v-model="mixing" legend="May come together, if it saves air" :items="pairItems" />
-      <p class="soft small">What comes into a vessel where another lot came first becomes a part of that lot.</p>
+      <TapMany v-model="mixing" legend="May be blended if that saves air" :items="pairItems" />
+      <p class="soft small">Wine that goes into a vessel with another lot becomes part of that lot.</p>
     </div>
     <section v-if="chosen.length" class="grid gap-2">
-      <h2>Vessels that may be used</h2>
+      <h2>Vessels to use</h2>
       <ul class="vessels">
         <li v-for="v in vessels" :key="v.id">
           <UCheckbox

@@ -11,7 +11,7 @@ const f = useFormat()
 const holds = cellar.state.vessels.get(props.line.toVesselId)?.capacityL ?? 100_000
 const really = useVolumeField({
   required: true,
-  limits: { min: 0.05, max: holds * BRIM_BY_EYE, words: `${props.line.to} holds ${f.words(f.volume(holds))}: no more goes in.` }
+  limits: { min: 0.05, max: holds * BRIM_BY_EYE, words: `${props.line.to} holds ${f.words(f.volume(holds))}: this is too much.` }
 })
 watch(
   () => props.line.litres,
@@ -53,13 +53,13 @@ function log() {
       <p v-if="line.wash && !to?.sanitisedAt" class="soft small">
         Wash {{ line.to }} first.
         <UButton v-if="turn" variant="link" :aria-label="`${line.to} is washed`" @click="emit('washed', line.toVesselId)">
-          It is washed
+          I have washed it
         </UButton>
       </p>
-      <p v-if="line.waits" class="soft small">It waits there until its place is free.</p>
+      <p v-if="line.waits" class="soft small">It waits there until its vessel is free.</p>
       <p v-if="line.empties" class="soft small">Stop when the lees come; what is left in {{ line.from }} is lees.</p>
       <form v-if="turn" class="fieldline" novalidate @submit.prevent="log">
-        <QuantityField label="Really went over" :field="really" />
+        <QuantityField label="Amount moved" :field="really" />
         <UButton type="submit" size="xl" :loading="saving">Done</UButton>
       </form>
     </div>

@@ -73,7 +73,7 @@ async function submit() {
       </div>
     </dl>
     <p v-if="carried" class="small">
-      Its smell was of vinegar or varnish: it comes last, and what has touched it is rinsed and sulphited before it goes into another.
+      It smelled of vinegar or varnish, so it comes last. Rinse and sulphite everything that touched it before you use it again.
     </p>
     <div class="two">
       <QuantityField label="Gravity" :field="gravity" />
@@ -84,15 +84,15 @@ async function submit() {
     </p>
     <div v-if="odd" ref="question" class="odd" role="alert">
       <p>{{ odd }}</p>
-      <UButton variant="outline" color="warning" @click="confirm">It is right</UButton>
+      <UButton variant="outline" color="warning" @click="confirm">It is correct</UButton>
     </div>
     <TapMany v-model="smells" legend="Smell" :items="smellItems" />
     <TapMany v-if="works.length" v-model="work" legend="Done now" :items="works" />
-    <TextField v-if="noting" v-model="note" label="In a few words" />
-    <UButton v-else variant="link" class="px-0 justify-start" icon="i-lucide-plus" @click="noting = true">A note</UButton>
+    <TextField v-if="noting" v-model="note" label="Note" />
+    <UButton v-else variant="link" class="px-0 justify-start" icon="i-lucide-plus" @click="noting = true">Add a note</UButton>
     <div class="two">
-      <SelectField v-model="readWith" label="Read with" :items="instruments" />
-      <QuantityField v-if="!byRefractometer" label="Sample, if it was taken out" :field="sampleC" />
+      <SelectField v-model="readWith" label="Instrument" :items="instruments" />
+      <QuantityField v-if="!byRefractometer" label="Sample temperature, if taken out" :field="sampleC" />
     </div>
     <footer>
       <UButton
@@ -104,7 +104,7 @@ async function submit() {
         :disabled="first"
         @click="emit('back')"
       />
-      <UButton variant="ghost" color="neutral" size="xl" @click="emit('pass')">Pass it</UButton>
+      <UButton variant="ghost" color="neutral" size="xl" @click="emit('pass')">Skip</UButton>
       <UButton type="submit" size="xl" class="go">{{ last ? 'Log and finish' : 'Log, and on' }}</UButton>
     </footer>
   </form>

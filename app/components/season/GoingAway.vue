@@ -38,7 +38,7 @@ const first = computed(() => dayHere(now.value))
 <template>
   <section class="away" aria-labelledby="away">
     <h2 id="away">Going away?</h2>
-    <p class="soft">Say from when to when, and see what has to be done first.</p>
+    <p class="soft">Enter your dates to see what to do first.</p>
     <div class="days">
       <UFormField label="Away from"><UInput v-model="from" type="date" size="lg" :min="first" /></UFormField>
       <UFormField label="Back on" :error="backwards ? 'You come back before you leave.' : undefined">

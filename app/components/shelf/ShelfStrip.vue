@@ -69,7 +69,7 @@ const looks = (p: ShelfPlace) => [
             </span>
           </NuxtLink>
         </li>
-        <li v-if="!shelf.shown.value.length" class="none soft">Nothing like that on the shelf.</li>
+        <li v-if="!shelf.shown.value.length" class="none soft">Nothing on the shelf matches.</li>
       </ul>
     </ScrollRow>
     <div v-if="!overview" ref="handle" class="handle">

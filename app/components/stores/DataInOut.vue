@@ -80,7 +80,7 @@ async function takeIn() {
   const written = await cellar.takeReviewed(doubts.value.map((d) => d.entryId).filter((id) => !wanted.value.includes(id)))
   if (!written) return
   settings.change({ asked: true, ...(!settings.values.cellarName && !cellar.isDemo && { cellarName: found.value.name }) })
-  message({ title: `${counted(written.length, 'entry', 'entries')} came in`, color: 'primary' })
+  message({ title: `${counted(written.length, 'entry', 'entries')} imported`, color: 'primary' })
   found.value = undefined
 }
 </script>
@@ -88,27 +88,27 @@ async function takeIn() {
 <template>
   <div class="data">
     <h2>Your data</h2>
-    <p>Everything stands in this browser, on this device. Export now and then, and keep the file somewhere else.</p>
+    <p>Your data is stored in this browser, on this device. Export it now and then, and keep the file somewhere else.</p>
     <div class="row">
       <UButton size="xl" icon="i-lucide-download" :disabled="cellar.factCount === 0" @click="exportAll">Export the cellar</UButton>
       <UButton size="lg" variant="outline" :disabled="cellar.factCount === 0" @click="exportReadings">Readings as CSV</UButton>
-      <UButton size="lg" variant="outline" :disabled="cellar.factCount === 0" @click="exportLedger">Ledger as CSV</UButton>
+      <UButton size="lg" variant="outline" :disabled="cellar.factCount === 0" @click="exportLedger">All entries as CSV</UButton>
       <span class="soft"
-      >{{ counted(cellar.factCount, 'entry', 'entries') }}, {{ counted(cellar.lots.length, 'lot') }}; the cellar is one JSON
-        file, <a href="/api/schema/cellar" class="textlink">its schema</a></span
+      >{{ counted(cellar.factCount, 'entry', 'entries') }}, {{ counted(cellar.lots.length, 'lot') }}; the export is one JSON file;
+        <a href="/api/schema/cellar" class="textlink">see its schema</a></span
       >
     </div>
     <FindingNote v-if="exportAge !== undefined && exportAge > 30 && since > 0"
-    >The last export is {{ counted(exportAge, 'day') }} old and lacks {{ counted(since, 'entry', 'entries') }}. If this browser lost its
-      data, they would be gone.</FindingNote
+    >The last export is {{ counted(exportAge, 'day') }} old and does not include {{ counted(since, 'entry', 'entries') }}. If this browser
+      lost its data, they would be gone.</FindingNote
     >
     <FindingNote v-else-if="exportAge === undefined && !cellar.isDemo && cellar.factCount > 20"
-    >This cellar was never exported. If this browser lost its data, it would be gone.</FindingNote
+    >This cellar has never been exported. If this browser lost its data, the cellar would be gone.</FindingNote
     >
     <div class="bring">
       <FileField
-        label="Bring in a cellar file"
-        hint="It is joined with what is here: nothing is overwritten, nothing comes in twice. You see what it brings first."
+        label="Import a cellar file"
+        hint="Presk merges it with what is here. Nothing is overwritten or imported twice, and you see what is new first."
         accept=".json,application/json"
         @chosen="read"
       />
@@ -127,19 +127,19 @@ async function takeIn() {
             <b class="figure">{{ found.review.present }}</b> already here
           </li>
           <li v-if="differing">
-            <b class="figure">{{ differing }}</b> {{ differing === 1 ? 'differs' : 'differ' }} from what is here; yours stay as they are
+            <b class="figure">{{ differing }}</b> {{ differing === 1 ? 'differs' : 'differ' }} from yours; yours stay as they are
           </li>
         </ul>
         <UCheckboxGroup
           v-if="doubts.length"
           v-model="wanted"
-          legend="These would change or contradict what is here, and stay out unless you tick them"
+          legend="These would change or contradict your entries. They are not imported unless you tick them"
           :items="doubts.map((d) => ({ value: d.entryId, label: sayDoubt(d) }))"
           :ui="{ fieldset: 'flex-col' }"
         />
         <div class="row">
-          <UButton size="lg" :disabled="incoming === 0" @click="takeIn">Take them in</UButton
-          ><UButton size="lg" variant="outline" @click="found = undefined">Leave it</UButton>
+          <UButton size="lg" :disabled="incoming === 0" @click="takeIn">Import</UButton
+          ><UButton size="lg" variant="outline" @click="found = undefined">Cancel</UButton>
         </div>
       </div>
     </div>
@@ -148,7 +148,7 @@ async function takeIn() {
     <p class="row">
       <template v-if="cellar.isDemo">
         <UButton size="lg" @click="cellar.open('own')">Go to my own cellar</UButton>
-        <UButton size="lg" variant="outline" @click="cellar.layOutDemo()">Lay the demo out afresh</UButton>
+        <UButton size="lg" variant="outline" @click="cellar.layOutDemo()">Reset the demo</UButton>
       </template>
       <UButton v-else size="lg" variant="outline" @click="cellar.open('demo')">Open the demo cellar</UButton>
     </p>

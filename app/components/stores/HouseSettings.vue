@@ -10,7 +10,7 @@ const step = useQuantityField({
   unit: '',
   text: String(settings.values.scaleStepG),
   required: true,
-  limits: { min: 0.001, max: 50, words: 'A scale steps by 0.001 to 50 g.' }
+  limits: { min: 0.001, max: 50, words: 'Enter between 0.001 and 50 g.' }
 })
 watch(
   () => step.value,
@@ -24,7 +24,7 @@ const powder = ref<MaterialKey>(settings.values.salt)
 const spoon = useQuantityField({
   kind: 'plain',
   unit: '',
-  limits: { min: 1, max: 12, words: 'A level teaspoon of powder weighs 1 to 12 g.' }
+  limits: { min: 1, max: 12, words: 'Enter between 1 and 12 g.' }
 })
 watch(powder, (key) => (spoon.text = settings.values.spoons[key] === undefined ? '' : String(settings.values.spoons[key])), {
   immediate: true
@@ -45,7 +45,7 @@ const SYSTEMS = {
   US: 'US: gallons of 3.785 L, pounds',
   imperial: 'Imperial: gallons of 4.546 L, pounds'
 }
-const THEMES = { system: 'As the device', light: 'Light', dark: 'Dark, for the cellar' }
+const THEMES = { system: 'As on this device', light: 'Light', dark: 'Dark, for the cellar' }
 const terms = computed({ get: () => settings.values.terms, set: (terms) => settings.change({ terms }) })
 const name = computed({
   get: () => settings.values.cellarName,
@@ -55,26 +55,26 @@ const name = computed({
 
 <template>
   <section class="sheet settings" aria-label="Settings">
-    <h2>How Presk shows things</h2>
-    <SelectField v-model="system" label="Measures" :words="SYSTEMS" />
+    <h2>Display and units</h2>
+    <SelectField v-model="system" label="Units" :words="SYSTEMS" />
     <SelectField v-model="temperature" label="Temperature" :words="{ '°C': '°C', '°F': '°F' }" />
     <SelectField v-model="sugar" label="Sugar of a must" :words="{ '°Brix': '°Brix', 'SG': 'SG' }" />
-    <QuantityField label="Your scale steps by" :field="step" unit-label="g" hint="smaller doses are given as a stock solution" />
-    <SelectField v-model="powder" label="Your own spoons, for" :items="POWDERS" />
+    <QuantityField label="Resolution of your scale" :field="step" unit-label="g" hint="smaller doses are given as a stock solution" />
+    <SelectField v-model="powder" label="Your teaspoon, for" :items="POWDERS" />
     <QuantityField
-      label="A level teaspoon of it weighs"
+      label="A level teaspoon weighs"
       :field="spoon"
       unit-label="g"
-      :hint="`weigh it once; empty takes the usual ${MATERIALS[powder].spoonG} g`"
+      :hint="`weigh it once; leave empty for the usual ${MATERIALS[powder].spoonG} g`"
     />
-    <SelectField v-model="colorMode.preference" label="Light" :words="THEMES" />
+    <SelectField v-model="colorMode.preference" label="Theme" :words="THEMES" />
     <TextField v-model="name" label="Name of the cellar" />
-    <USwitch v-model="terms" label="Explain words of the trade" description="dotted words say what they mean when they are tapped" />
+    <USwitch v-model="terms" label="Explain wine terms" description="tap a dotted word to see what it means" />
     <p class="soft small">
-      Kept on this device; of these only the cellar’s name goes into the exported file.
-      <template v-if="cellar.isDemo"> They hold for the demo and your own cellar.</template>
+      These settings stay on this device. Only the cellar’s name goes into the export.
+      <template v-if="cellar.isDemo"> They apply to the demo and to your own cellar.</template>
     </p>
-    <p class="small"><a href="/licences.txt" class="textlink">Licences of what Presk is made with</a></p>
+    <p class="small"><a href="/licences.txt" class="textlink">Open-source licences</a></p>
   </section>
 </template>
 

@@ -27,12 +27,12 @@ function draft(): Draft<EntryOf<'instrument-checked'>> | undefined {
       const wrong = known.ok ? point.shown : point.known
       problem.value =
         wrong.trim() === ''
-          ? `Say what is known and what it showed${points.value.length > 1 ? `, both times` : ''}.`
+          ? `Enter the known value and what it showed${points.value.length > 1 ? `, both times` : ''}.`
           : `“${wrong.trim()}” is not a number.`
       return undefined
     }
     if (i > 0 && known.value === standards[0]!.known) {
-      problem.value = 'The two known values are the same: take two that differ.'
+      problem.value = 'The two known values are the same. Use two different ones.'
       return undefined
     }
     standards.push({ known: known.value, shown: shown.value })
@@ -40,8 +40,8 @@ function draft(): Draft<EntryOf<'instrument-checked'>> | undefined {
   const found = withinLimits(() => checkAgainst(standards as [Standard, Standard]))
   problem.value = found
     ? undefined
-    : 'Between these two it shows less than four fifths or more than six fifths of the difference. That is past correcting: read '
-      + 'again, or clean or replace it.'
+    : 'Between these two values it is more than a fifth out, too much to correct. Read again, '
+      + 'or clean or replace it.'
   return (
     found &&
     fact('instrument-checked', {
@@ -100,10 +100,10 @@ const f = useFormat()
         @input="preview = undefined"
       />
     </div>
-    <UButton v-if="points.length === 1" variant="link" @click="second">Checked at a second value too</UButton>
-    <UCheckbox v-model="adjusted" label="and it was set right just now" />
+    <UButton v-if="points.length === 1" variant="link" @click="second">Add a second value</UButton>
+    <UCheckbox v-model="adjusted" label="I have adjusted it now" />
     <div v-if="preview" class="preview" role="status">
-      <p v-if="!preview.readings.length">No reading was made with it since its last check: nothing changes.</p>
+      <p v-if="!preview.readings.length">No readings were made with it since its last check, so nothing changes.</p>
       <template v-else>
         <h3>{{ preview.readings.length }} {{ preview.readings.length === 1 ? 'reading changes' : 'readings change' }}</h3>
         <ul>
@@ -113,7 +113,7 @@ const f = useFormat()
           </li>
         </ul>
         <template v-if="preview.figures.length"
-        ><h3>So these stand otherwise now</h3>
+        ><h3>Current figures that change</h3>
           <ul>
             <li v-for="x in preview.figures" :key="x.lotId + x.quantity">
               {{ lotName(x.lotId) }}: {{ NAMES[x.quantity] }} {{ figure(x.quantity, x.was) }} becomes {{ figure(x.quantity, x.is) }}
@@ -121,11 +121,11 @@ const f = useFormat()
           </ul></template
         >
         <template v-if="preview.additions.length"
-        ><h3>And these additions rested on them</h3>
+        ><h3>These additions were based on them</h3>
           <ul>
             <li v-for="a in preview.additions" :key="a.entryId">
               {{ lotName(a.lotId) }}, {{ sayWhen(a.at, now) }}: {{ Number(a.actual.toPrecision(3)) }} {{ a.unit }} of
-              {{ materialName(a.material) }}, measured out for {{ NAMES[a.quantity] ?? a.quantity }} {{ figure(a.quantity, a.was) }}; it was
+              {{ materialName(a.material) }}, calculated from {{ NAMES[a.quantity] ?? a.quantity }} {{ figure(a.quantity, a.was) }}; it was
               {{ figure(a.quantity, a.is) }}
             </li>
           </ul></template
@@ -133,8 +133,8 @@ const f = useFormat()
       </template>
     </div>
     <div class="flex flex-wrap gap-3">
-      <UButton type="button" variant="outline" size="lg" @click="look">See what it changes</UButton
-      ><UButton type="submit" size="lg">Log the check</UButton>
+      <UButton type="button" variant="outline" size="lg" @click="look">Preview changes</UButton
+      ><UButton type="submit" size="lg">Log check</UButton>
     </div>
   </form>
 </template>

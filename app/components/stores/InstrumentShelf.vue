@@ -35,7 +35,7 @@ const last = (i: InstrumentState) => i.checks.at(-1)
           >{{ INSTRUMENT[i.kind].name }},
             {{
               last(i)
-                ? `checked ${sayWhen(last(i)!.at, now)}: ${sayCheck(last(i)!)}${last(i)!.adjusted ? ', set right' : ''}`
+                ? `checked ${sayWhen(last(i)!.at, now)}: ${sayCheck(last(i)!)}${last(i)!.adjusted ? ', adjusted' : ''}`
                 : 'never checked'
             }}</span
           ></span
@@ -47,7 +47,7 @@ const last = (i: InstrumentState) => i.checks.at(-1)
         <InstrumentCheck v-if="checking === i.id" :instrument="i" :words="INSTRUMENT[i.kind]" @done="checking = undefined" />
       </li>
     </ul>
-    <EntryForm type="instrument-added" send="Add it" @done="added" />
+    <EntryForm type="instrument-added" send="Add" @done="added" />
     <p class="soft small">
       {{ f.words(f.temperature(20)) }} is the usual calibration temperature of a hydrometer; you can enter another one for yours.
     </p>

@@ -28,7 +28,7 @@ function counted() {
       <UButton v-if="counting !== p.id" variant="link" :aria-label="`Count what is left of ${amount(p.amount)}`" @click="counting = p.id"
       >Count</UButton
       >
-      <EntryForm v-else type="supply-counted" :given="{ supplyId: p.id }" send="Set it" @done="counted" />
+      <EntryForm v-else type="supply-counted" :given="{ supplyId: p.id }" send="Save count" @done="counted" />
     </li>
   </ul>
 </template>

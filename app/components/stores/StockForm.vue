@@ -11,8 +11,8 @@ const stocked = ([entry]: Entry[]) => {
 
 <template>
   <section class="stock">
-    <h2>Put into the store</h2>
-    <EntryForm type="supply-stocked" send="Put it in" tall @done="stocked" />
+    <h2>Add to store</h2>
+    <EntryForm type="supply-stocked" send="Add" tall @done="stocked" />
   </section>
 </template>
 

@@ -89,7 +89,7 @@ const troubled = computed(() => rows.value.filter((r) => r.problems.length > 0))
 
 /** What a column can be. */
 const COLUMN_IS = [
-  { value: '' as const, label: 'left out' },
+  { value: '' as const, label: 'skip' },
   ...QUANTITY_NAMES.map((value) => ({
     value,
     label: `${QUANTITY[value]}${QUANTITY_UNIT[value] && value !== 'temperature' ? `, ${QUANTITY_UNIT[value]}` : ''}`
@@ -98,7 +98,7 @@ const COLUMN_IS = [
 
 async function takeIn() {
   if (!(await cellar.log(drafts.value))) return
-  logged(`${counted(drafts.value.length, 'reading')} came in`)
+  logged(`${counted(drafts.value.length, 'reading')} imported`)
   table.value = undefined
   own.value = undefined
 }
@@ -107,18 +107,18 @@ async function takeIn() {
 <template>
   <div class="bring">
     <FileField
-      label="Bring in readings from a table"
-      hint="Any CSV with a heading row. You say which column is what, and see each row before it comes in."
+      label="Import readings from a table"
+      hint="Any CSV with a heading row. You choose what each column is, and see each row before it is imported."
       accept=".csv,text/csv,text/plain"
       @chosen="read"
     />
     <p v-if="problem" class="message" role="alert">{{ problem }}</p>
     <form v-if="table" novalidate class="sheet map" @submit.prevent="takeIn">
-      <p v-if="own">Presk wrote this table itself: wines, instruments and what was typed are known from it.</p>
+      <p v-if="own">Presk made this table, so it knows the wines, instruments and readings.</p>
       <div v-if="!own" class="pair">
         <SelectField
           v-model="lotColumn"
-          label="The wine’s name stands in"
+          label="Column with the wine’s name"
           :items="[{ value: '', label: 'no column: all of one lot' }, ...table.columns.map((c) => ({ value: c, label: c }))]"
         />
         <SelectField
@@ -127,7 +127,7 @@ async function takeIn() {
           label="Into the lot"
           :items="cellar.lots.map((l) => ({ value: l.id, label: l.name }))"
         />
-        <SelectField v-model="at" label="Date stands in" :items="table.columns.map((c) => ({ value: c, label: c }))" />
+        <SelectField v-model="at" label="Column with the date" :items="table.columns.map((c) => ({ value: c, label: c }))" />
         <SelectField
           v-model="dayFirst"
           label="Dates like 3/11 are"
@@ -157,7 +157,7 @@ async function takeIn() {
       <p role="status">
         <b class="figure">{{ drafts.length }}</b> {{ drafts.length === 1 ? 'reading' : 'readings' }} from
         {{ counted(rows.length, 'row') }}<template v-if="own?.known"
-        >, {{ own.known }} there already</template
+        >, {{ own.known }} already here</template
         ><template v-if="troubled.length"
         >; {{ troubled.length }} {{ troubled.length === 1 ? 'row has' : 'rows have' }} a problem</template
         >.
@@ -166,8 +166,8 @@ async function takeIn() {
         <li v-for="r in troubled.slice(0, 20)" :key="r.line">Row {{ r.line }}: {{ r.problems.join('; ') }}.</li>
       </ul>
       <div class="flex gap-3">
-        <UButton type="submit" size="lg" :disabled="drafts.length === 0">Take the readings in</UButton
-        ><UButton type="button" size="lg" variant="outline" @click="table = undefined">Leave it</UButton>
+        <UButton type="submit" size="lg" :disabled="drafts.length === 0">Import readings</UButton
+        ><UButton type="button" size="lg" variant="outline" @click="table = undefined">Cancel</UButton>
       </div>
     </form>
   </div>

@@ -9,13 +9,13 @@ const cellar = useCellarStore()
       <h1>The shelf is empty</h1>
       <ol>
         <li><b>Start a lot</b> when the fruit, the pails or the kit arrive.</li>
-        <li><b>Measure</b> sugar, pH and acidity; Presk shows them on all scales and where they stand.</li>
-        <li><b>Sulphite</b> by that pH: it says how much to weigh, you say what went in.</li>
+        <li><b>Measure</b> sugar, pH and acidity. Presk converts them and shows whether they are in range.</li>
+        <li><b>Add sulphite.</b> Presk says how much to weigh, and you log what went in.</li>
       </ol>
       <div class="row">
         <UButton to="/lots/new" size="xl" icon="i-lucide-plus">Start a lot</UButton>
-        <UButton variant="outline" size="xl" @click="cellar.open('demo')">Look round the demo cellar</UButton>
-        <UButton variant="outline" size="xl" to="/stores">Bring in a file</UButton>
+        <UButton variant="outline" size="xl" @click="cellar.open('demo')">Explore the demo cellar</UButton>
+        <UButton variant="outline" size="xl" to="/stores">Import a file</UButton>
       </div>
     </div>
   </div>

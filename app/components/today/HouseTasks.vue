@@ -15,7 +15,7 @@ const list = computed(() =>
 
 <template>
   <section v-if="due.length" class="mt-5 grid gap-1 rule pt-3" aria-label="Empty vessels">
-    <p v-if="toWash.length"><NuxtLink to="/cellar" class="textlink">Wash what was emptied</NuxtLink>: {{ list }}.</p>
+    <p v-if="toWash.length"><NuxtLink to="/cellar" class="textlink">Wash the empty vessels</NuxtLink>: {{ list }}.</p>
     <p v-for="o in others" :key="o.key">
       <NuxtLink to="/cellar" class="textlink">{{ o.title }}</NuxtLink
       >. <span class="soft">{{ o.reason }}</span>

@@ -18,8 +18,8 @@ const choose = (code: SittingCode) => (chosen.value = chosen.value === code ? un
 </script>
 
 <template>
-  <section v-if="sittings.length > 1" class="sittings" aria-label="What to do in one go">
-    <p class="soft small">In one go</p>
+  <section v-if="sittings.length > 1" class="sittings" aria-label="Jobs to do together">
+    <p class="soft small">Do together</p>
     <ScrollRow>
       <ul>
         <li v-for="s in sittings" :key="s.code">

@@ -35,10 +35,10 @@ const SYSTEMS = [
 <template>
   <div class="welcome">
     <section>
-      <h1>The memory and the arithmetic of your cellar</h1>
+      <h1>The logbook and calculator for your cellar</h1>
       <p>
-        Presk keeps a history of every lot and works out each dose from it: how much sulphite at this pH, what this titration means, what
-        comes next. All of it stays in this browser and in the files you export.
+        Presk keeps the history of every lot and works out each dose: how much sulphite at this pH, what a titration means, what comes
+        next. Your data stays in this browser and in the files you export.
       </p>
       <div class="hero" aria-hidden="true">
         <VesselDrawing kind="bin" :capacity-l="120" :litres="84" colour="var(--must-red)" :px-per-dm="30" />
@@ -46,11 +46,11 @@ const SYSTEMS = [
         <VesselDrawing kind="tank" :capacity-l="50" :litres="36" colour="var(--must-white)" :px-per-dm="30" />
         <VesselDrawing kind="demijohn" :capacity-l="5" :litres="4.7" colour="var(--wine-rose)" :px-per-dm="30" />
       </div>
-      <p><UButton variant="outline" size="lg" @click="lookRound">Look round the demo cellar</UButton></p>
+      <p><UButton variant="outline" size="lg" @click="lookRound">Explore the demo cellar</UButton></p>
     </section>
     <form class="sheet" @submit.prevent="begin">
-      <h2>Before the first lot</h2>
-      <ChoiceTiles v-model="system" legend="Measures" :items="SYSTEMS" />
+      <h2>Your units</h2>
+      <ChoiceTiles v-model="system" legend="Units" :items="SYSTEMS" />
       <ChoiceTiles
         v-model="temperature"
         legend="Temperature"
@@ -61,15 +61,15 @@ const SYSTEMS = [
       />
       <ChoiceTiles
         v-model="sugar"
-        legend="Sugar, first of all as"
+        legend="Sugar scale"
         :items="[
           { value: '°Brix', label: '°Brix' },
           { value: 'SG', label: 'SG' },
         ]"
       />
-      <TextField v-model="name" label="Name of the cellar" hint="if you like" />
+      <TextField v-model="name" label="Name of the cellar" hint="optional" />
       <UButton type="submit" size="xl" block>Start my first lot</UButton>
-      <p class="small soft">All of this can be changed later under Stores.</p>
+      <p class="small soft">You can change all of this later in Stores.</p>
     </form>
   </div>
 </template>

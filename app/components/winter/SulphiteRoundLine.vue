@@ -41,9 +41,9 @@ const keeps = computed(() => props.line.lot.upkeep?.belowAt && sayDayOf(props.li
       :grams="line.grams"
       @log="(actual, byStock) => emit('wentIn', actual, byStock)"
     />
-    <p v-else><b>Nothing goes in.</b> <span class="soft">{{ keeps ? `It keeps at least to about ${keeps}.` : 'It keeps.' }}</span></p>
+    <p v-else><b>None needed.</b> <span class="soft">{{ keeps ? `It lasts at least until about ${keeps}.` : 'It has enough.' }}</span></p>
     <FindingNote v-if="line.cappedByLimit" tone="stop">
-      The limit for total SO₂ leaves no room for more. Measure the total, and find out why the wine loses so much.
+      No more is allowed: total SO₂ is at its limit. Measure the total, and find out why the wine loses so much.
     </FindingNote>
   </li>
 </template>

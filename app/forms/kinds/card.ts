@@ -22,9 +22,9 @@ const KINDS = ([
   value,
   label: MATERIAL_KIND[value]
 }))
-const LEVELS = { '': 'not said', low: 'low', medium: 'medium', high: 'high' }
-const ALLERGEN = { '': 'none, or not said', egg: 'egg', milk: 'milk', fish: 'fish', shellfish: 'shellfish', sulphites: 'sulphites' }
-const MLF = { '': 'not said', friendly: 'gets on with it', neutral: 'neutral', hindering: 'hinders it' }
+const LEVELS = { '': 'not given', low: 'low', medium: 'medium', high: 'high' }
+const ALLERGEN = { '': 'none, or not given', egg: 'egg', milk: 'milk', fish: 'fish', shellfish: 'shellfish', sulphites: 'sulphites' }
+const MLF = { '': 'not given', friendly: 'compatible', neutral: 'neutral', hindering: 'hinders it' }
 
 const figure = (key: string, label: string, unitLabel: string, min: number, max: number): FieldSpec => ({
   as: 'quantity',
@@ -50,7 +50,7 @@ function fieldsOf(kind: Kind, temperatureUnit: '°C' | '°F'): FieldSpec[] {
     case 'yeast':
       return [
         ...range,
-        figure('toleranceAbv', 'Bears alcohol up to', '% vol', 5, 20),
+        figure('toleranceAbv', 'Tolerates alcohol up to', '% vol', 5, 20),
         { as: 'choice', key: 'nitrogenNeed', label: 'Nitrogen need', items: choices(LEVELS) },
         { as: 'choice', key: 'sulphideRisk', label: 'Rotten-egg risk', items: choices(LEVELS) },
         { as: 'choice', key: 'malolactic', label: 'Malolactic', items: choices(MLF) },
@@ -59,7 +59,7 @@ function fieldsOf(kind: Kind, temperatureUnit: '°C' | '°F'): FieldSpec[] {
     case 'bacteria':
       return [
         ...range,
-        figure('toleranceAbv', 'Bears alcohol up to', '% vol', 5, 20),
+        figure('toleranceAbv', 'Tolerates alcohol up to', '% vol', 5, 20),
         figure('minPh', 'From pH', '', 2.8, 4),
         figure('maxTotalSo2MgPerL', 'Total SO₂ up to', 'mg/L', 0, 100),
         ...dose
@@ -74,8 +74,8 @@ function fieldsOf(kind: Kind, temperatureUnit: '°C' | '°F'): FieldSpec[] {
       return [...dose, { as: 'choice', key: 'allergen', label: 'Allergen', items: choices(ALLERGEN) }]
     case 'bottle':
       return [
-        { ...figure('sizeMl', 'Holds', 'mL', 10, 60_000), required: true } as FieldSpec,
-        { ...figure('ratedBar', 'Rated for', 'bar', 0, 20), hint: 'by its maker; empty: for still wine' }
+        { ...figure('sizeMl', 'Size', 'mL', 10, 60_000), required: true } as FieldSpec,
+        { ...figure('ratedBar', 'Rated for', 'bar', 0, 20), hint: 'by the maker; leave empty for still wine' }
       ]
     case 'closure':
       return [{ as: 'choice', key: 'closes', label: 'Closes like a', items: choices(CLOSURE) }]
@@ -108,9 +108,9 @@ export const cardMadeForm: EntryForm<'card-made'> = {
   title: 'A card of your own',
   fields: (values, { temperatureUnit }) => [
     { as: 'choice', key: 'kind', label: 'Kind', items: KINDS },
-    { as: 'words', key: 'name', label: 'What the packet calls it', wide: true },
+    { as: 'words', key: 'name', label: 'Name on the packet', wide: true },
     ...fieldsOf((values.kind ?? 'yeast') as Kind, temperatureUnit as '°C' | '°F'),
-    { as: 'words', key: 'note', label: 'What else it says', max: 2000, wide: true }
+    { as: 'words', key: 'note', label: 'Other information', max: 2000, wide: true }
   ],
   blank: () => ({ kind: 'yeast', name: '', note: '', nitrogenNeed: '', sulphideRisk: '', malolactic: '', allergen: '', closes: 'cork' }),
   from: (e) => ({
@@ -124,14 +124,14 @@ export const cardMadeForm: EntryForm<'card-made'> = {
   }),
   draft(values, context, before) {
     const name = text(values, 'name')
-    if (!name) return wanting('name', 'Write what stands on the packet.')
+    if (!name) return wanting('name', 'Enter the name on the packet.')
     const kind = values.kind as Kind
     const asked = new Set(fieldsOf(kind, '°C').map((field) => field.key))
     const figureOf = (key: string) => (asked.has(key) ? number(values, key) : undefined)
     const wordOf = (key: string) => (asked.has(key) ? orNone(text(values, key)) : undefined)
     const [minC, maxC] = [figureOf('minC'), figureOf('maxC')]
-    if (minC !== undefined && maxC !== undefined && minC > maxC) return wanting('maxC', 'This lies below where it starts.')
-    if (kind === 'bottle' && figureOf('sizeMl') === undefined) return wanting('sizeMl', 'Say what it holds.')
+    if (minC !== undefined && maxC !== undefined && minC > maxC) return wanting('maxC', 'This is below the lower limit.')
+    if (kind === 'bottle' && figureOf('sizeMl') === undefined) return wanting('sizeMl', 'Enter its size.')
     const percent = (key: string) => (figureOf(key) === undefined ? undefined : figureOf(key)! / 100)
     return fact('card-made', {
       cardId: before?.cardId ?? newId(),

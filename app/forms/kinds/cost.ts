@@ -15,16 +15,16 @@ export const costForm: EntryForm<'cost'> = {
       key: 'amount',
       label: 'Paid',
       required: true,
-      hint: 'in your own money; what comes from the store has its price there',
+      hint: 'in your currency; packages in your store have their own price',
       ...MONEY
     },
-    { as: 'words', key: 'note', label: 'Note, if any', max: 2000, wide: true }
+    { as: 'words', key: 'note', label: 'Note (optional)', max: 2000, wide: true }
   ],
   blank: () => ({ what: 'fruit', note: '' }),
   from: (e) => ({ what: e.what, amount: e.amount, note: e.note ?? '' }),
   draft(values, context, before) {
     const amount = number(values, 'amount')
-    if (amount === undefined) return wanting('amount', 'Say what was paid.')
+    if (amount === undefined) return wanting('amount', 'Enter what you paid.')
     return fact('cost', {
       lotId: before?.lotId ?? lotOf(context),
       what: values.what as EntryOf<'cost'>['what'],

@@ -14,11 +14,11 @@ const byMass = (stream: unknown) => stream === 'fresh' || stream === 'test'
 
 export const arrivalExpectedForm: EntryForm<'arrival-expected'> = {
   type: 'arrival-expected',
-  title: 'Something is coming',
+  title: 'Delivery expected',
   fields: (values, { massUnit, volumeUnit }) => [
     { as: 'words', key: 'name', label: 'What is coming' },
     { as: 'choice', key: 'stream', label: 'As', items: choices(COMES_AS) },
-    { as: 'choice', key: 'style', label: 'To become', items: choices(STYLE) },
+    { as: 'choice', key: 'style', label: 'Style', items: choices(STYLE) },
     byMass(values.stream)
       ? {
           ...inMass(massUnit),
@@ -40,10 +40,10 @@ export const arrivalExpectedForm: EntryForm<'arrival-expected'> = {
   from: (e) => ({ name: e.name, stream: e.stream, style: e.style, massKg: e.massKg, volumeL: e.volumeL, on: e.on }),
   draft(values, _context, before) {
     const [name, on] = [text(values, 'name'), text(values, 'on')]
-    if (!name) return wanting('name', 'Say what is coming.')
-    if (!on) return wanting('on', 'Say when it is expected.')
+    if (!name) return wanting('name', 'Enter what is coming.')
+    if (!on) return wanting('on', 'Enter when it is expected.')
     const key = byMass(values.stream) ? ('massKg' as const) : ('volumeL' as const)
-    if (number(values, key) === undefined) return wanting(key, 'Say how much.')
+    if (number(values, key) === undefined) return wanting(key, 'Enter how much.')
     return fact('arrival-expected', {
       arrivalId: before?.arrivalId ?? newId(),
       name: name.slice(0, 80),
@@ -61,11 +61,11 @@ export const blockAddedForm: EntryForm<'block-added'> = {
   title: 'Block',
   fields: (_values, { massUnit }) => [
     { as: 'words', key: 'name', label: 'Vineyard or rows' },
-    { as: 'choice', key: 'style', label: 'To become', items: choices(STYLE) },
+    { as: 'choice', key: 'style', label: 'Style', items: choices(STYLE) },
     {
       ...inMass(massUnit),
       key: 'expectKg',
-      label: 'Fruit to expect',
+      label: 'Fruit expected',
       hint: 'if you know',
       limits: { min: 0.5, max: 100_000, words: 'Between half a kilogram and 100 tonnes.' }
     }
@@ -131,8 +131,8 @@ export const blockNotedForm: EntryForm<'block-noted'> = {
   title: 'Note',
   fields: () => [
     { as: 'choice', key: 'about', label: 'About', items: choices(ABOUT) },
-    { as: 'choice', key: 'leans', label: 'It argues', items: choices(LEANS) },
-    { as: 'words', key: 'text', label: 'In a few words', max: 2000, wide: true }
+    { as: 'choice', key: 'leans', label: 'It speaks', items: choices(LEANS) },
+    { as: 'words', key: 'text', label: 'Note', max: 2000, wide: true }
   ],
   blank: () => ({ about: 'weather', leans: 'pick', text: '', blockId: '' }),
   from: (e) => ({ about: e.about, leans: e.leans, text: e.text, blockId: e.blockId }),

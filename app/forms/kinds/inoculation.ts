@@ -40,7 +40,7 @@ export const inoculationForm: EntryForm<'inoculation'> = {
   draft(values, context, before) {
     const cardKey = orNone(text(values, 'cardKey'))
     const culture = (cardKey && context.card(cardKey)?.name) ?? text(values, 'culture')
-    if (!culture) return wanting('culture', 'Say which culture it was, in your own words.')
+    if (!culture) return wanting('culture', 'Enter the culture.')
     return inoculation({
       lotId: before?.lotId ?? lotOf(context),
       organism: values.organism as EntryOf<'inoculation'>['organism'],

@@ -9,14 +9,14 @@ export const instrumentAddedForm: EntryForm<'instrument-added'> = {
   type: 'instrument-added',
   title: 'Instrument',
   fields: (values) => [
-    { as: 'words', key: 'name', label: 'Another instrument', placeholder: 'what you call it' },
+    { as: 'words', key: 'name', label: 'Another instrument', placeholder: 'a name you recognise' },
     { as: 'choice', key: 'kind', label: 'Kind', items: Object.entries(INSTRUMENT).map(([value, words]) => ({ value, label: words.name })) },
     ...(values.kind === 'hydrometer'
       ? [
           {
             as: 'choice',
             key: 'calibrationC',
-            label: 'Reads true at',
+            label: 'Calibrated at',
             items: [
               { value: 20, label: '20 °C (68 °F)' },
               { value: 15.56, label: '15.6 °C (60 °F)' }
@@ -58,8 +58,8 @@ export const instrumentCheckedForm: EntryForm<'instrument-checked'> = {
     point('known-0', 'Known value'),
     point('shown-0', 'It showed'),
     ...(values.two ? [point('known-1', 'Known value, second'), point('shown-1', 'It showed, second')] : []),
-    { as: 'switch', key: 'two', label: 'Checked at a second value too' },
-    { as: 'switch', key: 'adjusted', label: 'It was set right just then' }
+    { as: 'switch', key: 'two', label: 'Add a second value' },
+    { as: 'switch', key: 'adjusted', label: 'I adjusted it' }
   ],
   blank: () => ({ two: false, adjusted: true, instrumentId: '' }),
   from: (e) => ({
@@ -77,10 +77,10 @@ export const instrumentCheckedForm: EntryForm<'instrument-checked'> = {
       shown: number(values, `shown-${i}`)
     }))
     const [a, b] = standards
-    if (a!.known === undefined || a!.shown === undefined) return wanting('shown-0', 'Say what is known and what it showed.')
+    if (a!.known === undefined || a!.shown === undefined) return wanting('shown-0', 'Enter the known value and what it showed.')
     if (b && (b.known === undefined || b.shown === undefined))
-      return wanting('shown-1', 'Say what is known and what it showed, both times.')
-    if (b && b.known === a!.known) return wanting('known-1', 'The two known values are the same: take two that differ.')
+      return wanting('shown-1', 'Enter the known value and what it showed, both times.')
+    if (b && b.known === a!.known) return wanting('known-1', 'The two known values are the same. Use two different ones.')
     const known = standards as { known: number, shown: number }[]
     const found = withinLimits(() => checkAgainst(known as [{ known: number, shown: number }]))
     if (!found) {

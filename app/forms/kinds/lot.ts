@@ -12,7 +12,7 @@ export const lotStartedForm: EntryForm<'lot-started'> = {
   title: 'Start',
   fields: (values, { volumeUnit, massUnit }) => [
     { as: 'words', key: 'name', label: 'Name' },
-    { as: 'choice', key: 'style', label: 'To become', items: choices(STYLE) },
+    { as: 'choice', key: 'style', label: 'Style', items: choices(STYLE) },
     { as: 'choice', key: 'stream', label: 'Came as', items: choices(STREAM) },
     ...(values.byMass
       ? [
@@ -21,7 +21,7 @@ export const lotStartedForm: EntryForm<'lot-started'> = {
             key: 'massKg',
             label: 'Fruit',
             required: true,
-            limits: { min: 0.1, max: 100_000, words: 'Say how much fruit there was.' }
+            limits: { min: 0.1, max: 100_000, words: 'Enter the weight of the fruit.' }
           } as const
         ]
       : []),
@@ -54,7 +54,7 @@ export const lotStartedForm: EntryForm<'lot-started'> = {
     vintage: e.vintage
   }),
   draft(values, _context, before) {
-    if (!before) return wanting('name', 'A lot is started on a page of its own.')
+    if (!before) return wanting('name', 'Start a lot on its own page.')
     const [name, volumeL, massKg] = [text(values, 'name'), number(values, 'volumeL'), number(values, 'massKg')]
     if (!name) return wanting('name', 'A lot needs a name.')
     if (volumeL === undefined) return wanting('volumeL', 'A lot needs a volume.')
@@ -82,7 +82,7 @@ function optional(was: Omit<EntryOf<'lot-started'>, 'id' | 'device' | 'written' 
 }
 
 const SWITCHES = {
-  cold: 'A cold winter, or weeks in the cold',
+  cold: 'Cold winter, or weeks in the cold',
   oak: 'Oak',
   sparkling: 'Sparkling',
   heated: 'Fruit heated for colour'
@@ -99,7 +99,7 @@ const SCHOOLS = {
 } as const
 const SCHOOL_LABEL: Record<keyof typeof SCHOOLS, string> = {
   malolactic: 'Malolactic',
-  finish: 'It shall be',
+  finish: 'Sweetness',
   sulphite: 'Sulphite',
   yeast: 'Yeast',
   nutrient: 'Nutrient',
@@ -152,20 +152,20 @@ export const lotPlannedForm: EntryForm<'lot-planned'> = {
 
 export const lotAmendedForm: EntryForm<'lot-amended'> = {
   type: 'lot-amended',
-  title: 'Rename, or say where it stands',
+  title: 'Rename or change stage',
   fields: () => [
     { as: 'words', key: 'name', label: 'Name' },
     {
       as: 'choice',
       key: 'alcoholic',
-      label: 'Its ferment',
+      label: 'Ferment',
       items: [
-        { value: '', label: 'as the readings say' },
+        { value: '', label: 'from the readings' },
         ...ALCOHOLIC.filter((a) => a !== 'stuck').map((value) => ({ value, label: ALCOHOLIC_WORD[value] }))
       ]
     },
-    { as: 'switch', key: 'ended', label: 'Nothing is left of it: drunk, given or poured away', wide: true },
-    { as: 'words', key: 'note', label: 'Note, if any', max: 2000, wide: true }
+    { as: 'switch', key: 'ended', label: 'None left: drunk, given or poured away', wide: true },
+    { as: 'words', key: 'note', label: 'Note (optional)', max: 2000, wide: true }
   ],
   blank: ({ lot }) => ({ name: lot?.name ?? '', alcoholic: '', ended: false, note: '' }),
   from: (e) => ({ name: e.name ?? '', alcoholic: e.alcoholic ?? '', ended: e.ended ?? false, note: e.note ?? '' }),

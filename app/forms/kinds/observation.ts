@@ -62,7 +62,7 @@ export const observationForm: EntryForm<'observation'> = {
   fields: ({ what }) => [
     { as: 'choice', key: 'what', label: 'What', items: choices(OBSERVATION) },
     ...(SCALES[what as What]?.fields ?? []),
-    { as: 'words', key: 'text', label: 'In a few words', max: 2000, wide: true },
+    { as: 'words', key: 'text', label: 'Note', max: 2000, wide: true },
     { as: 'picture', key: 'photo', label: 'A picture' }
   ],
   blank: () => ({ what: 'note', text: '' }),

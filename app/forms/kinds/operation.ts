@@ -10,7 +10,7 @@ export const operationForm: EntryForm<'operation'> = {
   title: 'Work done',
   fields: () => [
     { as: 'choice', key: 'what', label: 'What was done', items: choices(OPERATION) },
-    { as: 'words', key: 'note', label: 'Note, if any', max: 2000, wide: true }
+    { as: 'words', key: 'note', label: 'Note (optional)', max: 2000, wide: true }
   ],
   blank: () => ({ what: 'punch-down', note: '' }),
   from: (e) => ({ what: e.what, note: e.note ?? '' }),

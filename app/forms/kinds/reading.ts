@@ -29,7 +29,7 @@ const part = (key: string, label: string, unitLabel: string, min: number, max: n
 })
 
 function valueField(quantity: QuantityName, context: FormContext): FieldSpec {
-  const field = { as: 'quantity', key: `value-${quantity}`, label: 'It read', required: true, quantity } as const
+  const field = { as: 'quantity', key: `value-${quantity}`, label: 'Reading', required: true, quantity } as const
   switch (quantity) {
     case 'sg':
       return { ...field, measure: 'sugar', unit: 'SG' }
@@ -87,8 +87,8 @@ export const readingForm: EntryForm<'reading'> = {
             {
               as: 'choice',
               key: 'instrumentId',
-              label: 'Read with',
-              items: [{ value: '', label: 'not said' }, ...instruments.map((i) => ({ value: i.id, label: i.name }))]
+              label: 'Instrument',
+              items: [{ value: '', label: 'not given' }, ...instruments.map((i) => ({ value: i.id, label: i.name }))]
             } as const
           ]
         : [])
@@ -113,7 +113,7 @@ export const readingForm: EntryForm<'reading'> = {
     if (values.titrated) {
       const [sampleMl, titrantMl, normality] = ['sampleMl', 'titrantMl', 'normality'].map((key) => number(values, key))
       if (sampleMl === undefined || titrantMl === undefined || normality === undefined)
-        return wanting('titrantMl', 'All of the titration is needed.')
+        return wanting('titrantMl', 'Fill in all titration fields.')
       return titration(lotId, { sampleMl, titrantMl, normality, stepMl: number(values, 'stepMl') ?? 0.1 }, { degassed: before?.degassed })
     }
     const quantity = values.quantity as QuantityName

@@ -9,7 +9,7 @@ const KEPT = MATERIAL_KINDS.filter((kind) => kind !== 'water')
 
 export const supplyStockedForm: EntryForm<'supply-stocked'> = {
   type: 'supply-stocked',
-  title: 'Into the store',
+  title: 'Add to store',
   fields(values, context) {
     const unit = context.card(text(values, 'material'))?.unit ?? 'g'
     return [
@@ -28,11 +28,11 @@ export const supplyStockedForm: EntryForm<'supply-stocked'> = {
         unit: '',
         required: true,
         unitLabel: unit === 'L' ? 'mL' : unit,
-        limits: { min: 0.01, max: 1_000_000, words: 'Say how much came in, more than nothing.' }
+        limits: { min: 0.01, max: 1_000_000, words: 'Enter an amount above zero.' }
       },
-      { as: 'day', key: 'opened', label: 'Opened on', hint: 'if it is open' },
-      { as: 'day', key: 'expires', label: 'Good until', hint: 'if it says so' },
-      { as: 'quantity', key: 'price', label: 'Paid for it', hint: 'for what a bottle costs in the end', ...MONEY }
+      { as: 'day', key: 'opened', label: 'Opened on', hint: 'if opened' },
+      { as: 'day', key: 'expires', label: 'Good until', hint: 'if given' },
+      { as: 'quantity', key: 'price', label: 'Paid for it', hint: 'to work out the cost of a bottle', ...MONEY }
     ]
   },
   blank: () => ({ material: 'tartaric', opened: '', expires: '' }),
@@ -45,7 +45,7 @@ export const supplyStockedForm: EntryForm<'supply-stocked'> = {
   }),
   draft(values, context, before) {
     const amount = number(values, 'amount')
-    if (amount === undefined) return wanting('amount', 'Say how much came in.')
+    if (amount === undefined) return wanting('amount', 'Enter how much came in.')
     const material = text(values, 'material')
     const unit = context.card(material)?.unit
     return fact('supply-stocked', {
@@ -68,7 +68,7 @@ export const supplyCountedForm: EntryForm<'supply-counted'> = {
     {
       as: 'quantity',
       key: 'left',
-      label: 'What is left',
+      label: 'Amount left',
       measure: 'plain',
       unit: '',
       required: true,
@@ -80,7 +80,7 @@ export const supplyCountedForm: EntryForm<'supply-counted'> = {
   draft(values, _context, before) {
     const left = number(values, 'left')
     return left === undefined
-      ? wanting('left', 'Say what is left.')
+      ? wanting('left', 'Enter how much is left.')
       : fact('supply-counted', { supplyId: before?.supplyId ?? text(values, 'supplyId'), left })
   }
 }

@@ -5,11 +5,11 @@ import { type EntryForm, lotOf, orNone, text } from '../spec'
 const OUTCOME: Record<EntryOf<'task-ended'>['outcome'], string> = {
   'done': 'Done',
   'otherwise': 'Done another way',
-  'was-so': 'Was so already',
-  'skipped': 'Not today, or left out',
+  'was-so': 'Already done',
+  'skipped': 'Skipped',
   'moved': 'Later',
   'could-not': 'Could not be done',
-  'not-wanted': 'Not wanted any more',
+  'not-wanted': 'No longer wanted',
   'seen': 'Dismissed'
 }
 
@@ -17,8 +17,8 @@ export const taskEndedForm: EntryForm<'task-ended'> = {
   type: 'task-ended',
   title: 'Task',
   fields: () => [
-    { as: 'choice', key: 'outcome', label: 'It is', items: Object.entries(OUTCOME).map(([value, label]) => ({ value, label })) },
-    { as: 'words', key: 'note', label: 'Note, if any', max: 2000, wide: true }
+    { as: 'choice', key: 'outcome', label: 'Outcome', items: Object.entries(OUTCOME).map(([value, label]) => ({ value, label })) },
+    { as: 'words', key: 'note', label: 'Note (optional)', max: 2000, wide: true }
   ],
   blank: () => ({ outcome: 'done', note: '', task: '' }),
   from: (e) => ({ outcome: e.outcome, note: e.note ?? '', task: e.task }),

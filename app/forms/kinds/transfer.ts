@@ -54,18 +54,18 @@ export const transferForm: EntryForm<'transfer'> = {
         required: true,
         limits: { min: 0, max: 100_000, words: 'Between 0 and 100,000 litres.' }
       },
-      { ...litres, key: 'leesL', label: 'Of that lost to lees', limits: { min: 0, max: 100_000, words: 'Between 0 and 100,000 litres.' } },
+      { ...litres, key: 'leesL', label: 'Lost to lees', limits: { min: 0, max: 100_000, words: 'Between 0 and 100,000 litres.' } },
       {
         as: 'choice',
         key: 'purpose',
         label: 'As',
-        items: [{ value: '', label: 'by where it goes' }, ...Object.entries(PURPOSE).map(([value, label]) => ({ value, label }))]
+        items: [{ value: '', label: 'from the destination' }, ...Object.entries(PURPOSE).map(([value, label]) => ({ value, label }))]
       },
       {
         as: 'choice',
         key: 'air',
         label: 'Air',
-        items: [{ value: '', label: 'not said' }, ...Object.entries(AIR).map(([value, { label }]) => ({ value, label }))]
+        items: [{ value: '', label: 'not given' }, ...Object.entries(AIR).map(([value, { label }]) => ({ value, label }))]
       }
     ]
   },
@@ -80,15 +80,15 @@ export const transferForm: EntryForm<'transfer'> = {
   }),
   draft(values, context, before) {
     const [lotId, vesselId] = text(values, 'to').split('/')
-    if (!lotId || vesselId === undefined) return wanting('to', 'Say where it goes.')
+    if (!lotId || vesselId === undefined) return wanting('to', 'Choose where it goes.')
     const [ours, other] = [context.lot, context.cellar.lots.get(lotId)]
     if (ours && other && other.id !== ours.id && other.style !== ours.style && text(values, 'purpose') !== 'blend')
       return wanting('purpose', `This blends a ${STYLE[ours.style].toLowerCase()} into a ${STYLE[other.style].toLowerCase()}. If that is `
         + 'meant, choose “Blended”.')
     const outL = number(values, 'outL')
-    if (!outL) return wanting('outL', 'Say how much left the vessel.')
+    if (!outL) return wanting('outL', 'Enter how much left the vessel.')
     const leesL = number(values, 'leesL') ?? 0
-    if (leesL > outL) return wanting('leesL', 'More was left behind than was moved.')
+    if (leesL > outL) return wanting('leesL', 'You left more behind than you moved.')
     return transfer({
       from: { lotId: before?.from.lotId ?? lotOf(context), vesselId: orNone(text(values, 'from')) },
       to: { lotId, vesselId: orNone(vesselId) },

@@ -15,21 +15,21 @@ export const vesselAddedForm: EntryForm<'vessel-added'> = {
     {
       ...inVolume(volumeUnit),
       key: 'capacityL',
-      label: 'Holds',
+      label: 'Capacity',
       required: true,
       hint: 'brim-full',
       usual: USUAL_SIZES[kind as VesselKind],
       limits: { min: 0.1, max: 100_000, words: 'A vessel holds between a tenth of a litre and 100,000 litres.' }
     },
-    { as: 'choice', key: 'material', label: 'Made of', items: [{ value: '', label: 'not said' }, ...choices(VESSEL_OF)] },
+    { as: 'choice', key: 'material', label: 'Made of', items: [{ value: '', label: 'not given' }, ...choices(VESSEL_OF)] },
     ...(kind === 'barrel'
       ? [
           {
             as: 'choice',
             key: 'fillsBefore',
-            label: 'Wines it has held before',
+            label: 'Wines held before',
             items: [
-              { value: '', label: 'not known' },
+              { value: '', label: 'unknown' },
               { value: 0, label: 'none, it is new' },
               { value: 1, label: 'one' },
               { value: 2, label: 'two' },
@@ -46,14 +46,14 @@ export const vesselAddedForm: EntryForm<'vessel-added'> = {
             measure: 'plain',
             unit: '',
             key: 'count',
-            label: 'How many of them',
+            label: 'How many',
             limits: { min: 1, max: MOST_AT_ONCE, words: `Between 1 and ${MOST_AT_ONCE} at once.` }
           } as const
         ]),
     {
       as: 'words',
       key: 'name',
-      label: 'What you call it',
+      label: 'Name',
       hint: before ? undefined : 'Several are numbered: “Jug” makes Jug 1, Jug 2 and so on.',
       wide: true
     }
@@ -62,7 +62,7 @@ export const vesselAddedForm: EntryForm<'vessel-added'> = {
   from: (e) => ({ name: e.name, kind: e.kind, capacityL: e.capacityL, material: e.material ?? '', fillsBefore: e.fillsBefore ?? '' }),
   draft(values, { cellar }, before) {
     const [name, capacityL, count] = [text(values, 'name'), number(values, 'capacityL'), number(values, 'count') ?? 1]
-    if (!name) return wanting('name', 'A vessel needs a name: write the same on it.')
+    if (!name) return wanting('name', 'Enter a name, and write it on the vessel.')
     if (capacityL === undefined) return wanting('capacityL', 'This is needed.')
     if (!before && !Number.isInteger(count)) return wanting('count', 'A whole number of vessels.')
     const of = (called: string) =>
@@ -87,10 +87,10 @@ export const vesselCaredForm: EntryForm<'vessel-cared'> = {
     {
       as: 'choice',
       key: 'what',
-      label: 'It was',
+      label: 'Done',
       items: choices(CARE)
     },
-    { as: 'words', key: 'note', label: 'Note, if any', max: 2000, wide: true }
+    { as: 'words', key: 'note', label: 'Note (optional)', max: 2000, wide: true }
   ],
   blank: ({ cellar }) => ({ vesselId: [...cellar.vessels.keys()][0] ?? '', what: 'cleaned', note: '' }),
   from: (e) => ({ vesselId: e.vesselId, what: e.what, note: e.note ?? '' }),
@@ -110,13 +110,13 @@ export const vesselAmendedForm: EntryForm<'vessel-amended'> = {
     {
       as: 'choice',
       key: 'retired',
-      label: 'It is',
+      label: 'State',
       items: [
         { value: true, label: 'Out of use' },
         { value: false, label: 'In use again' }
       ]
     },
-    { as: 'words', key: 'note', label: 'Why, if you like', max: 2000, wide: true }
+    { as: 'words', key: 'note', label: 'Reason (optional)', max: 2000, wide: true }
   ],
   blank: ({ cellar }) => ({ vesselId: [...cellar.vessels.keys()][0] ?? '', retired: true, note: '' }),
   from: (e) => ({ vesselId: e.vesselId, retired: e.retired, note: e.note ?? '' }),
@@ -128,11 +128,11 @@ export const airReadForm: EntryForm<'air-read'> = {
   type: 'air-read',
   title: 'Room',
   fields: (_values, { cellar, temperatureUnit }) => [
-    { as: 'choice', key: 'vesselId', label: 'Beside', items: [...cellar.vessels.values()].map((v) => ({ value: v.id, label: v.name })) },
+    { as: 'choice', key: 'vesselId', label: 'Next to', items: [...cellar.vessels.values()].map((v) => ({ value: v.id, label: v.name })) },
     {
       ...inTemperature(temperatureUnit),
       key: 'celsius',
-      label: 'The room has',
+      label: 'Room temperature',
       required: true,
       limits: { min: -30, max: 60, words: 'Between −30 and 60 °C.' }
     }

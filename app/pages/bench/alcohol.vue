@@ -63,7 +63,7 @@ const schools = computed(() => {
   const row = (school: string, abv: number) => ({ school, abv: abv.toFixed(1) })
   return [
     row('Extract balance (Balling), used here', m.balling),
-    row('The same by its short cut', m.ballingShort),
+    row('Extract balance, short form', m.ballingShort),
     row('Fall in SG × 131.25', m.factor131),
     row('Fall in SG × 129', m.factor129),
     row('Fall in Oechsle ÷ 7.5', m.oechsle75)
@@ -100,13 +100,13 @@ useHead({ title: 'Alcohol · Presk' })
       />
       <FigureNumber
         v-else-if="potential"
-        label="Could become"
+        label="Potential"
         :shown="f.percentAlcohol(potential.abv)"
         origin="estimated"
         :uncertainty="halfWidth(potential.band)"
         size="hero"
       />
-      <p v-else class="soft">Two gravities, before and now, give the alcohol made between them.</p>
+      <p v-else class="soft">Enter two gravities, before and now, to get the alcohol made between them.</p>
     </template>
     <template #inputs>
       <ChoiceTiles
@@ -121,7 +121,7 @@ useHead({ title: 'Alcohol · Presk' })
       <template v-if="byRefractometer">
         <QuantityField label="Before the ferment" :field="first" unit-label="°Brix" />
         <QuantityField label="Now" :field="present" unit-label="°Brix" hint="as read" />
-        <QuantityField label="It shows in distilled water" :field="offset" unit-label="°Brix" />
+        <QuantityField label="Reading in distilled water" :field="offset" unit-label="°Brix" />
       </template>
       <template v-else>
         <QuantityField label="Before the ferment" :field="original" />
@@ -130,15 +130,15 @@ useHead({ title: 'Alcohol · Presk' })
     </template>
     <template #results>
       <FindingNote v-if="rose" tone="stop">
-        It reads higher now than before the ferment: one of the two is wrong, or something sweet went in.
+        The reading is higher than before the ferment. One of the two is wrong, or sugar went in.
       </FindingNote>
       <FindingNote v-if="impossible" tone="stop">
-        No ferment of this must reads {{ present.text.trim() }} °Brix: there is at least its alcohol in the way of the light. Check both
-        readings, and what it shows in distilled water.
+        A ferment of this must cannot read {{ present.text.trim() }} °Brix, because its alcohol raises the reading. Check both readings,
+        and the reading in distilled water.
       </FindingNote>
       <FindingNote v-if="lot && changedBy" tone="stop">
-        {{ changedBy }} went into this lot. Two gravities then say nothing about its alcohol unless both were read after
-        it.<template v-if="lot.abv"> By what its ledger carries along it has
+        {{ changedBy }} went into this lot, so two gravities give its alcohol only if both were read
+        afterwards.<template v-if="lot.abv"> By its history it has
           <NuxtLink :to="`/lots/${lot.id}`" class="textlink">{{ f.words(f.percentAlcohol(lot.abv.value)) }} ± {{
             lot.abv.uncertainty.toFixed(1)
           }}</NuxtLink>.</template>
@@ -150,14 +150,14 @@ useHead({ title: 'Alcohol · Presk' })
           <FigureNumber v-if="corrected.bonhamSg" label="by Bonham’s fit" :shown="f.gravity(corrected.bonhamSg)" size="small" />
         </div>
         <FindingNote v-if="corrected.uncertaintySg > 0.003">
-          A refractometer cannot tell sugar from alcohol any closer than this. Near the end take a hydrometer.
+          A refractometer cannot separate sugar from alcohol better than this. Use a hydrometer near the end.
         </FindingNote>
       </template>
       <FigureTable
         v-if="made"
-        caption="Alcohol by the schools"
+        caption="Alcohol by method"
         :columns="[
-          { key: 'school', label: 'School' },
+          { key: 'school', label: 'Method' },
           { key: 'abv', label: '% vol', right: true },
         ]"
         :rows="schools"
@@ -173,7 +173,7 @@ useHead({ title: 'Alcohol · Presk' })
         />
         <FigureNumber
           v-if="potential"
-          label="The whole sugar could give"
+          label="Potential of all the sugar"
           :shown="f.percentAlcohol(potential.abv)"
           origin="estimated"
           uncertainty="0.5"
@@ -181,7 +181,7 @@ useHead({ title: 'Alcohol · Presk' })
         />
       </div>
       <p v-if="made" class="soft small">
-        Only valid when nothing was added between the two readings. Near dryness only a sugar test decides.
+        Valid only if nothing was added between the two readings. Near dryness only a sugar test can tell.
       </p>
     </template>
   </BenchFrame>

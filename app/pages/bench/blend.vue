@@ -83,7 +83,7 @@ useHead({ title: 'Blend · Presk' })
       <FigureNumber v-if="blend.taGPerL !== undefined" label="TA" :shown="f.acid(blend.taGPerL)" origin="forecast" />
       <FigureNumber v-if="blend.freeSo2MgPerL !== undefined" label="Free SO₂" :shown="f.so2(blend.freeSo2MgPerL)" origin="forecast" />
     </section>
-    <p v-else class="soft">Give two wines and how much of each. Try it in the glass first, blind; then measure the blend and compare.</p>
+    <p v-else class="soft">Enter two wines and how much of each. Try the blend in a glass first, blind. Then measure it and compare.</p>
     <MeetingNotes class="mt-4" :parts="parts.map((p) => ({ lot: cellar.lotOf(p.lotId), litres: p.volume.value }))" />
     <div class="parts">
       <fieldset v-for="(p, i) in parts" :key="i" class="part">
@@ -102,16 +102,16 @@ useHead({ title: 'Blend · Presk' })
         <QuantityField label="TA" :field="p.ta" unit-label="g/L" />
         <QuantityField label="Free SO₂" :field="p.free" unit-label="mg/L" />
         <UButton v-if="parts.length > 2" variant="link" class="full justify-self-start px-0" @click="parts.splice(i, 1)"
-        >Leave this part out</UButton
+        >Remove this part</UButton
         >
       </fieldset>
     </div>
     <UButton v-if="parts.length < 5" variant="outline" size="lg" icon="i-lucide-plus" class="mt-4" @click="parts.push(part())"
-    >Another part</UButton
+    >Add a part</UButton
     >
     <BlendGlasses v-if="inGlasses" :key="inGlasses.length" class="mt-6" :parts="inGlasses" @take="take" />
     <BlendWanted v-if="sources.length" class="mt-6" :sources="sources" @take="take" />
-    <p class="soft small mt-4">pH does not average: it comes from the acids of all. A figure is shown when every part gives it.</p>
+    <p class="soft small mt-4">pH is no average: Presk calculates it from all the acids. A figure appears when every part has it.</p>
   </div>
 </template>
 

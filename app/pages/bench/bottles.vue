@@ -32,13 +32,13 @@ useHead({ title: 'Bottling day · Presk' })
           <li v-for="b in mix.bottles" :key="b.ml">
             <b class="figure">{{ b.count }}</b> <span>of {{ b.ml }} mL</span>
           </li>
-          <li v-if="mix.bottles.length === 0" class="soft">Too little for a bottle of these.</li>
+          <li v-if="mix.bottles.length === 0" class="soft">Not enough wine for one of these bottles.</li>
         </ul>
         <p class="soft">
           {{ mix.leftMl > 0 && left ? `${f.words(left)} left over: a glass for the cellar hand, or topping.` : 'Nothing left over.' }}
         </p>
       </template>
-      <p v-else class="soft">Say the volume and the bottles that there are.</p>
+      <p v-else class="soft">Enter the volume and the bottles you have.</p>
     </template>
     <template #inputs>
       <QuantityField label="Wine, net of lees" :field="volume" />
@@ -49,11 +49,11 @@ useHead({ title: 'Bottling day · Presk' })
         :key="card.key"
         :label="`In store, ${bottleLabel(card)}`"
         :field="fieldsOf(card.key).stock"
-        hint="empty: as many as it takes"
+        hint="leave empty for as many as needed"
       />
       <p class="wide soft small">
-        Another bottle or closure?
-        <NuxtLink to="/stores/cards" class="textlink">Give it a card</NuxtLink>, with the pressure that its maker rates it for.
+        A different bottle or closure?
+        <NuxtLink to="/stores/cards" class="textlink">Add a card for it</NuxtLink>, with the pressure it is rated for.
       </p>
     </template>
     <template #results>
@@ -62,33 +62,33 @@ useHead({ title: 'Bottling day · Presk' })
         <ol class="timed">
           <li>
             <b class="figure">{{ closing.needed }}</b><span
-            >closures, and as many bottles rinsed and sanitised, upside down.
+            >closures, and as many bottles, rinsed, sanitised and upside down.
               <template v-if="closing.inStore !== undefined">
-                {{ closing.inStore }} in the store<b v-if="closing.inStore < closing.needed"
+                {{ closing.inStore }} in store<b v-if="closing.inStore < closing.needed"
                 >: {{ closing.needed - closing.inStore }} short</b
-                >; what is used goes off it.
+                >; Presk takes off what you use.
               </template></span
             >
           </li>
           <li v-if="sparkling">
             <b class="figure">None</b
-            ><span>of sulphite now: it would keep the yeast from its second ferment. Sugar and yeast are stirred in evenly before.</span>
+            ><span>of sulphite now: it would stop the second ferment. Stir in sugar and yeast evenly first.</span>
           </li>
           <li v-else>
             <b class="figure">{{ BOTTLING_RESERVE }} mg</b
-            ><span>of free SO₂ in a litre over its level, for the air that it takes up: stirred in the day before.</span>
+            ><span>of free SO₂ per litre above its level, for the air it takes up. Stir it in the day before.</span>
           </li>
-          <li><b class="figure">15–40 mm</b><span>under the closure stay free: less, and a warm day pushes the cork.</span></li>
+          <li><b class="figure">15–40 mm</b><span>of space under the closure. With less, a warm day pushes the cork out.</span></li>
           <li v-if="!sparkling">
-            <b class="figure">3 days</b><span>upright, then on their side under cork; corks soaked or steamed briefly first.</span>
+            <b class="figure">3 days</b><span>upright, then on their side if corked. Soak or steam corks briefly first.</span>
           </li>
           <li v-if="!sparkling">
-            <b class="figure">6 weeks</b><span>before it is judged: it is shaken by the bottling. Keep the last bottle for a year.</span>
+            <b class="figure">6 weeks</b><span>before you judge it, because bottling upsets a wine. Keep the last bottle for a year.</span>
           </li>
         </ol>
         <p v-if="sparkling" class="soft">{{ f.degrees(AFTERWARDS) }}</p>
         <p class="soft small">
-          Common practice. The label names lot, vintage, day, alcohol and “contains sulphites”<template v-if="lot"
+          Common practice. Put lot, vintage, date, alcohol and “contains sulphites” on the label<template v-if="lot"
           >: <NuxtLink :to="`/lots/${lot.id}/labels`" class="textlink">print them</NuxtLink></template
           >.
         </p>
@@ -96,7 +96,7 @@ useHead({ title: 'Bottling day · Presk' })
       <template v-if="lot">
         <GateBefore v-if="!ready" v-model="knows" :lot="lot" :gate="gate" />
         <div v-if="mayGoOn" class="wentin sheet">
-          <h2>Really filled</h2>
+          <h2>Filled</h2>
           <div class="tries">
             <QuantityField
               v-for="card in used"
@@ -107,7 +107,7 @@ useHead({ title: 'Bottling day · Presk' })
           </div>
           <div class="tries">
             <SelectField v-model="closure" label="Closed with" :items="closures" />
-            <TextField v-model="place" label="Where they lie" :maxlength="80" />
+            <TextField v-model="place" label="Where you store them" :maxlength="80" />
           </div>
           <p v-if="wrong" class="message" role="alert">{{ wrong }}</p>
           <div class="go"><span /><UButton type="submit" size="xl">Log it</UButton></div>

@@ -46,7 +46,7 @@ useHead({ title: 'Cold · Presk' })
     <template #answer>
       <template v-if="told">
         <FigureNumber
-          label="Tartar that falls"
+          label="Tartar that drops"
           :shown="{ text: told.bitartrateFallsGPerL.toFixed(1), unit: 'g/L' }"
           origin="forecast"
           size="hero"
@@ -67,7 +67,7 @@ useHead({ title: 'Cold · Presk' })
             </dd>
           </div>
           <div>
-            <dt>Nothing can fall above, now</dt>
+            <dt>No crystals above, now</dt>
             <dd>{{ about(told.stableAtCelsius) }}</dd>
           </div>
           <div>
@@ -76,7 +76,7 @@ useHead({ title: 'Cold · Presk' })
           </div>
         </dl>
       </template>
-      <p v-else class="soft">Say pH, TA and alcohol: what the cold takes follows.</p>
+      <p v-else class="soft">Enter pH, TA and alcohol to see what the cold removes.</p>
     </template>
     <template #inputs>
       <QuantityField label="pH" :field="ph" />
@@ -90,15 +90,15 @@ useHead({ title: 'Cold · Presk' })
     </template>
     <template #results>
       <p class="soft">
-        {{ COLD_WEEKS }} weeks of it. Colloids keep much of the tartar up, so this is what usually falls, not all that could; the band
-        holds four of five such wines. Measure pH and TA after it, and compare.
+        {{ COLD_WEEKS }} weeks of it. Colloids hold back much of the tartar, so this is what usually drops, not all that could. Four of
+        five such wines lie in the band. Measure pH and TA afterwards and compare.
       </p>
       <ColdCompared v-if="lot" :lot="lot" />
       <p class="flex flex-wrap gap-x-6">
         <NuxtLink :to="lot ? `/bench/stability?test=cold&lot=${lot.id}` : '/bench/stability?test=cold'" class="textlink"
         >Run a cold test</NuxtLink
         >
-        <NuxtLink v-if="lot" :to="`/lots/${lot.id}?log=operation`" class="textlink">Log that it stands in the cold</NuxtLink>
+        <NuxtLink v-if="lot" :to="`/lots/${lot.id}?log=operation`" class="textlink">Log that it is in the cold</NuxtLink>
       </p>
       <p class="soft small">
         Source: bitartrate solubility after Berg and Keefer, 1958, from memory; the acid model. −abv ÷ 2 + 1 °C: common practice.

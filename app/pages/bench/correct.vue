@@ -84,7 +84,7 @@ useHead({ title: 'Correct · Presk' })
         :style="style"
         @size="bench.setSize"
       />
-      <p v-if="!prediction" class="soft">Give pH and TA, and a drawing of both shows where the must stands and what can be done to it.</p>
+      <p v-if="!prediction" class="soft">Enter pH and TA. The map then shows where the must is and what you can do.</p>
       <template v-else>
         <div class="row">
           <FigureNumber
@@ -104,14 +104,14 @@ useHead({ title: 'Correct · Presk' })
         <p>
           {{ sayWhere(then?.ph ?? prediction.before.ph, then?.ta ?? prediction.before.taGPerL, myWindow, moved) }}
           <template v-if="bench.end.value">
-            After {{ sayPlanned(bench.plan) }} it should stand near pH {{ bench.end.value.ph.toFixed(2) }}, TA
+            After {{ sayPlanned(bench.plan) }} expect about pH {{ bench.end.value.ph.toFixed(2) }}, TA
             {{ bench.end.value.ta.toFixed(1) }} g/L (the diamond).
           </template>
         </p>
         <p v-if="!moved && bench.advice.value" class="advice">
           <b>{{ sayAdvice(bench.advice.value, bench.plan) }}</b>
         </p>
-        <p v-if="!moved" class="soft">Draw along an arrow to try something, or type it.</p>
+        <p v-if="!moved" class="soft">Drag along an arrow to try something, or type an amount.</p>
       </template>
     </template>
     <template #inputs><CorrectTry :bench="bench" /></template>

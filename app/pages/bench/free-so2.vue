@@ -74,10 +74,10 @@ useHead({ title: 'Free SO₂ · Presk' })
         :uncertainty="Math.max(2, result.uncertaintyMgPerL).toFixed(0)"
         size="hero"
       />
-      <p v-else class="soft">Give the titrant used, and the free SO₂ stands here.</p>
+      <p v-else class="soft">Enter the titrant used to get the free SO₂.</p>
     </template>
     <template #inputs>
-      <ChoiceTiles v-model="method" legend="By" class="wide" :items="METHODS" />
+      <ChoiceTiles v-model="method" legend="Method" class="wide" :items="METHODS" />
       <QuantityField label="Sample" :field="sample" unit-label="mL" />
       <QuantityField label="Titrant used" :field="titrant" unit-label="mL" />
       <QuantityField label="Titrant strength" :field="normality" unit-label="N" />
@@ -86,7 +86,7 @@ useHead({ title: 'Free SO₂ · Presk' })
     <template #results>
       <template v-if="result">
         <FindingNote v-if="result.bias.high > 0"
-        >Red wine takes up iodine of its own: this likely reads {{ result.bias.low }} to {{ result.bias.high }} mg/L too
+        >Red wine itself uses up iodine, so this probably reads {{ result.bias.low }} to {{ result.bias.high }} mg/L too
           high.</FindingNote
         >
         <FigureNumber

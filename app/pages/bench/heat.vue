@@ -14,9 +14,9 @@ const headline = computed(() => {
   if (b.iceLPerDay > 0.3) return { number: f.words(f.volume(b.iceLPerDay)), text: 'of frozen water a day hold it there.' }
   if (b.heaterW > 3) return {
     number: `${b.heaterW < 10 ? b.heaterW.toFixed(0) : Math.round(b.heaterW / 5) * 5} W`,
-    text: 'of warmth hold it there.'
+    text: 'of heating hold it there.'
   }
-  return { number: 'Leave it', text: 'What it makes and what its walls lose are even.' }
+  return { number: 'Do nothing', text: 'It makes as much heat as its walls lose.' }
 })
 const round = (x: number, d = 0) => x.toFixed(d)
 const working = computed(() => {
@@ -28,40 +28,40 @@ const working = computed(() => {
     { what: 'Ice', formula: '(made − lost) × 86.4 ÷ kJ that a litre takes up', result: `${round(b.iceLPerDay, 1)} L a day` }
   ]
 })
-useHead({ title: 'Ice and warmth · Presk' })
+useHead({ title: 'Cooling and heating · Presk' })
 </script>
 
 <template>
-  <BenchFrame title="Ice and warmth" :lot="lot">
+  <BenchFrame title="Cooling and heating" :lot="lot">
     <template #answer>
       <div v-if="headline && bench.balance.value">
         <p class="big figure">{{ headline.number }}</p>
         <p>{{ headline.text }}</p>
         <p v-if="bottles > 0.2" class="soft">
-          As bottles of 1.5 L: {{ rhythm }}.
+          As 1.5 L bottles: {{ rhythm }}.
         </p>
         <p v-if="bench.balance.value.iceLToBring > 0.2" class="soft">
-          Once, to bring it down: {{ f.words(f.volume(bench.balance.value.iceLToBring)) }} of ice.
+          To cool it down once: {{ f.words(f.volume(bench.balance.value.iceLToBring)) }} of ice.
         </p>
       </div>
-      <p v-else class="soft">Say how warm it is, how warm it should be, and how fast it works.</p>
+      <p v-else class="soft">Enter how warm it is, how warm it should be, and how fast it ferments.</p>
     </template>
     <template #inputs>
       <QuantityField label="Must" :field="bench.volume" />
-      <QuantityField label="Sugar it takes a day" :field="bench.pace" unit-label="g/L" hint="From its forecast, where there is one" />
-      <QuantityField label="It stands at" :field="bench.must" />
-      <QuantityField label="To be held at" :field="bench.target" />
-      <QuantityField label="The room has" :field="bench.room" />
+      <QuantityField label="Sugar fermented per day" :field="bench.pace" unit-label="g/L" hint="from the forecast, if there is one" />
+      <QuantityField label="Temperature now" :field="bench.must" />
+      <QuantityField label="Hold it at" :field="bench.target" />
+      <QuantityField label="Room" :field="bench.room" />
     </template>
     <template #results>
       <dl v-if="bench.balance.value" class="pairs">
-        <div><dt>The yeast makes</dt><dd class="figure">{{ bench.balance.value.madeW.toFixed(0) }} W</dd></div>
+        <div><dt>Heat from the yeast</dt><dd class="figure">{{ bench.balance.value.madeW.toFixed(0) }} W</dd></div>
         <div>
-          <dt>Its walls lose</dt>
+          <dt>Heat lost through the walls</dt>
           <dd class="figure">{{ bench.balance.value.lostW.toFixed(0) }} W</dd>
         </div>
         <div>
-          <dt>For each degree</dt>
+          <dt>Per degree</dt>
           <dd>
             <b class="figure">{{ bench.balance.value.lossWPerK.toFixed(1) }} W</b>
             <span class="soft small block">
@@ -70,7 +70,7 @@ useHead({ title: 'Ice and warmth · Presk' })
           </dd>
         </div>
         <div>
-          <dt>Left alone it comes to</dt>
+          <dt>Left alone it reaches</dt>
           <dd class="figure">{{ f.words(f.temperature(Math.min(60, bench.balance.value.settlesC))) }}</dd>
         </div>
       </dl>

@@ -4,59 +4,59 @@ const BENCHES = [
   {
     to: '/bench/measure',
     name: 'Measure',
-    what: 'Sugar on every scale, corrected for temperature. TA from a titration. Where a must stands.'
+    what: 'Sugar on every scale, corrected for temperature. TA from a titration, and where a must is on the map.'
   },
   {
     to: '/bench/correct',
     name: 'Correct the must',
-    what: 'Try acid, carbonate, water or sugar before it is poured. Or let Presk find the smallest additions.'
+    what: 'Try acid, carbonate, water or sugar before you add it, or let Presk find the smallest additions.'
   },
   {
     to: '/bench/sulphite',
     name: 'Sulphite',
-    what: 'How much to weigh for the free SO₂ that this pH asks for. Tablets and schools beside it.'
+    what: 'How much to weigh for the free SO₂ this pH needs. Also with tablets, and by other methods.'
   },
-  { to: '/bench/free-so2', name: 'Free SO₂ by titration', what: 'From iodine or aspiration, with what a red does to iodine.' },
+  { to: '/bench/free-so2', name: 'Free SO₂ by titration', what: 'From iodine or aspiration, corrected for what red wine does to iodine.' },
   {
     to: '/bench/sweeten',
     name: 'Sugar and water',
-    what: 'Raise a must with sugar or honey; thin a must, a kit or a concentrate to a gravity.'
+    what: 'Raise a must with sugar or honey, or dilute a must, kit or concentrate to a gravity.'
   },
   {
     to: '/bench/yeast',
     name: 'Yeast and nutrient',
-    what: 'Which kind, how much, from packet to must by the minute; nitrogen and when to give it.'
+    what: 'Which yeast, how much and how to rehydrate it; how much nutrient and when.'
   },
-  { to: '/bench/heat', name: 'Ice and warmth', what: 'Frozen bottles a day to hold a ferment down, or watts to hold it up.' },
-  { to: '/bench/alcohol', name: 'Alcohol', what: 'From two gravities by every school, or from a refractometer during the ferment.' },
+  { to: '/bench/heat', name: 'Cooling and heating', what: 'Frozen bottles a day to cool a ferment, or watts to warm it.' },
+  { to: '/bench/alcohol', name: 'Alcohol', what: 'From two gravities by several methods, or from a refractometer during the ferment.' },
   {
     to: '/bench/blend',
     name: 'Blend',
-    what: 'What two or more wines come to together, pH and all; or how much of each for what is wanted.'
+    what: 'What two or more wines make together, pH included, or how much of each for a target.'
   },
   {
     to: '/bench/trial',
     name: 'Bench trial',
-    what: 'Fining in glasses first: how many millilitres into each, blind, and the choice for the whole lot.'
+    what: 'Fine in glasses first: how many millilitres in each, blind, and the choice for the whole lot.'
   },
   {
     to: '/bench/stability',
     name: 'Heat and cold tests',
-    what: 'For protein and for crystals: by a rule, on their clock, and what follows from what fell.'
+    what: 'For protein and crystals: a method, a timer, and what the result means.'
   },
-  { to: '/bench/cold', name: 'Cold stabilising', what: 'How cold and how long, what tartar falls, and pH and TA after it.' },
+  { to: '/bench/cold', name: 'Cold stabilising', what: 'How cold and how long, how much tartar drops, and pH and TA afterwards.' },
   {
     to: '/bench/sweet',
     name: 'Sweeten a wine',
-    what: 'A ladder in the glass, then sorbate with sulphite, or heat; and when neither may be.'
+    what: 'Find the sweetness in the glass, then hold it with sorbate and sulphite or with heat.'
   },
   {
     to: '/bench/sparkling',
-    name: 'Sparkling on purpose',
-    what: 'Sugar for a pressure, all that is left counted, and whether the bottle holds it.'
+    name: 'Sparkling wine',
+    what: 'Sugar for a pressure, counting any sugar left, and whether the bottle holds it.'
   },
-  { to: '/bench/bottles', name: 'Bottling day', what: 'Which bottles from the net volume, in what order, and the real numbers back.' },
-  { to: '/words', name: 'Words of the trade', what: 'What pH, lees, racking and the others mean, in a sentence or two.' }
+  { to: '/bench/bottles', name: 'Bottling day', what: 'Which bottles you need, in what order to work, and what you filled.' },
+  { to: '/words', name: 'Glossary', what: 'What pH, lees, racking and other words mean, in a sentence or two.' }
 ] as const
 useHead({ title: 'Bench · Presk' })
 </script>
@@ -67,7 +67,7 @@ useHead({ title: 'Bench · Presk' })
       <h1>Bench</h1>
       <BenchLotPicker :lot="lot" />
     </div>
-    <p class="soft">All the arithmetic, with a lot’s own figures or free-standing.</p>
+    <p class="soft">All calculations, with the figures of a lot or with your own.</p>
     <ul class="benches">
       <li v-for="b in BENCHES" :key="b.to">
         <NuxtLink :to="lot && b.to !== '/words' ? { path: b.to, query: { lot: lot.id } } : b.to"

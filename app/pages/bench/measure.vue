@@ -34,7 +34,7 @@ useHead({ title: 'Measure · Presk' })
     <MeasureResults :bench="bench" :lot="lot" />
     <div class="go">
       <UButton v-if="lot" type="submit" size="xl" :loading="saving">Log for {{ lot.name }}</UButton>
-      <p v-else class="soft">Choose a lot above to log these.</p>
+      <p v-else class="soft">Choose a lot above to log these readings.</p>
       <p v-if="tried && bench.nothing.value && lot" class="message" role="alert">There is nothing to log yet.</p>
     </div>
   </form>

@@ -16,7 +16,7 @@ useHead({ title: 'Sparkling · Presk' })
 </script>
 
 <template>
-  <BenchFrame title="Sparkling on purpose" :lot="lot" @submit="submit">
+  <BenchFrame title="Sparkling wine" :lot="lot" @submit="submit">
     <template #answer>
       <template v-if="told">
         <FigureNumber
@@ -27,14 +27,14 @@ useHead({ title: 'Sparkling · Presk' })
           size="hero"
         />
         <p v-if="told.allowed" class="soft">
-          {{ told.sugarGPerL.toFixed(1) }} g for each litre, dissolved in some of the wine and stirred in evenly; alcohol rises by
+          {{ told.sugarGPerL.toFixed(1) }} g per litre. Dissolve it in some of the wine and stir it in evenly. Alcohol rises by
           {{ told.abvAdded.toFixed(1) }} % vol.
         </p>
         <FindingNote v-for="x in told.findings" :key="x.code" :tone="sayPriming(x).tone">{{
           f.degrees(sayPriming(x).text)
         }}</FindingNote>
       </template>
-      <p v-else class="soft">Say the wine and the bottle: the sugar follows, and whether the bottle holds it.</p>
+      <p v-else class="soft">Enter the wine and the bottle to get the sugar, and whether the bottle holds the pressure.</p>
     </template>
     <template #inputs>
       <SelectField v-model="bottle" class="wide" label="Bottle" :items="bottles" />
@@ -44,7 +44,7 @@ useHead({ title: 'Sparkling · Presk' })
         label="Rated for"
         :field="fields.own"
         unit-label="bar"
-        hint="over the air outside, as its maker says"
+        hint="above the air outside, as the maker says"
       />
       <QuantityField
         label="Pressure wanted"
@@ -54,27 +54,27 @@ useHead({ title: 'Sparkling · Presk' })
       />
       <QuantityField label="Volume" :field="fields.volume" />
       <QuantityField
-        label="Sugar that is left"
+        label="Sugar left"
         :field="fields.residual"
         unit-label="g/L"
-        :hint="tested ? 'every gram makes gas' : 'by its gravity, to about 5 g/L'"
+        :hint="tested ? 'every gram makes gas' : 'from the gravity, to about 5 g/L'"
       />
       <UCheckbox
         v-model="tested"
         class="wide"
-        label="Its sugar was tested"
-        description="Else 5 g/L more are reckoned with, for the bottle."
+        label="The sugar was tested"
+        description="If not, Presk allows for 5 g/L more, so that the bottle is safe."
       />
       <QuantityField label="Alcohol" :field="fields.abv" unit-label="% vol" />
       <QuantityField label="Served at" :field="fields.served" />
-      <QuantityField label="Warmest it will ever stand" :field="fields.warmest" />
-      <QuantityField label="Warmest since its ferment" :field="fields.fermented" hint="what gas it still holds goes by that" />
+      <QuantityField label="Highest storage temperature" :field="fields.warmest" />
+      <QuantityField label="Highest temperature since the ferment" :field="fields.fermented" hint="shows how much gas is left" />
     </template>
     <template #results>
       <template v-if="told">
         <table class="lines">
           <caption>
-            Pressure in the bottle, when all is through
+            Pressure in the finished bottle
           </caption>
           <tbody>
             <tr v-for="b in told.barAt" :key="b.celsius">
@@ -88,12 +88,12 @@ useHead({ title: 'Sparkling · Presk' })
         <WorkingNote
           :steps="[
             {
-              what: 'Gas that is wanted',
+              what: 'Gas wanted',
               formula: `(${fields.target.value} + 1.01 − 0.8) bar × what a litre takes up`,
               result: `at ${fields.served.text}`,
             },
             {
-              what: 'Gas of the sugar',
+              what: 'Gas from the sugar',
               formula: '0.514 g for a gram of household sugar, 0.489 for one that is left',
               result: 'stoichiometry',
             },
@@ -104,7 +104,7 @@ useHead({ title: 'Sparkling · Presk' })
         <template v-if="lot && told.allowed">
           <GateBefore v-if="!ready" v-model="knows" :lot="lot" gate="bottling-sparkling" />
           <div v-if="mayGoOn" class="wentin sheet">
-            <h2>What went in</h2>
+            <h2>Amount added</h2>
             <QuantityField label="Household sugar" :field="actual" unit-label="g" :hint="`planned ${f.words(f.powder(told.grams))}`" />
             <div class="go"><span /><UButton type="submit" size="xl">Log it</UButton></div>
           </div>

@@ -23,7 +23,7 @@ const items = computed(() =>
   rules.value.map((value) => ({ value, label: f.degrees(PROTOCOL_WORDS[value].label), hint: PROTOCOL_WORDS[value].hint }))
 )
 const looks = computed(() => FALLEN.map((value) => ({ value, ...FALLEN_WORDS[test.value][value] })))
-const legend = computed(() => (test.value === 'heat-test' ? 'Beside the other glass it is' : 'In the glass there are'))
+const legend = computed(() => (test.value === 'heat-test' ? 'Compared with the other glass it is' : 'In the glass there are'))
 const steps = computed(() => PROTOCOL[protocol.value].steps)
 const toRead = computed(() => running.value !== undefined && !running.value.step)
 async function submit() {
@@ -42,18 +42,18 @@ useHead({ title: 'Heat and cold tests · Presk' })
   <BenchFrame title="Heat and cold tests" :lot="lot" @submit="submit">
     <template #answer>
       <TestClock :steps="steps" :running="running" />
-      <p v-if="running && toRead"><b>Its time is over:</b> look at it now, against a torch.</p>
+      <p v-if="running && toRead"><b>The test is finished.</b> Look at it now, against a torch.</p>
       <p v-else-if="running" class="soft">
-        Begun {{ sayWhen(running.begunAt, now) }}; to be looked at <b>{{ sayWhen(running.readAt, now) }}</b>.
+        Begun {{ sayWhen(running.begunAt, now) }}. Look at it <b>{{ sayWhen(running.readAt, now) }}</b>.
       </p>
       <p v-else-if="last">
         <b>{{ last.stable ? 'Stable' : 'Not stable' }}</b> by its last test, {{ sayWhen(last.at, now) }}.
       </p>
-      <p v-else class="soft">{{ lot ? 'Not tested yet.' : 'Choose a wine: its test keeps its clock in the ledger.' }}</p>
+      <p v-else class="soft">{{ lot ? 'Not tested yet.' : 'Choose a wine, so that its test timer is saved in its history.' }}</p>
     </template>
     <template #inputs>
-      <ChoiceTiles v-model="test" class="wide" legend="Which" :items="TESTS" />
-      <ChoiceTiles v-if="!running" v-model="chosen" class="wide" legend="By which rule" :items="items" :least="220" />
+      <ChoiceTiles v-model="test" class="wide" legend="Test" :items="TESTS" />
+      <ChoiceTiles v-if="!running" v-model="chosen" class="wide" legend="Method" :items="items" :least="220" />
       <p v-else class="wide">
         {{ f.degrees(PROTOCOL_WORDS[protocol].label) }} <span class="soft block small">{{ PROTOCOL_WORDS[protocol].hint }}</span>
       </p>
@@ -68,11 +68,11 @@ useHead({ title: 'Heat and cold tests · Presk' })
           <WhenField v-model="beganAt" />
         </template>
         <template v-else>
-          <FindingNote v-if="!toRead" tone="ask">Not over yet: what is seen now may still change.</FindingNote>
+          <FindingNote v-if="!toRead" tone="ask">The test is still running. What you see now may change.</FindingNote>
           <ChoiceTiles v-model="fallen" :legend="legend" :items="looks" />
-          <FoldOut v-if="test === 'heat-test'" label="By a turbidity meter">
+          <FoldOut v-if="test === 'heat-test'" label="With a turbidity meter">
             <div class="tries">
-              <QuantityField label="The glass left alone" :field="before" unit-label="NTU" />
+              <QuantityField label="The untreated glass" :field="before" unit-label="NTU" />
               <QuantityField label="The heated glass" :field="after" unit-label="NTU" hint="up to 2 more is stable" />
             </div>
           </FoldOut>

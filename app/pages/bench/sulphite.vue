@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { isFermenting, isMust } from '~~/core/ledger'
 import { BASE_WINE_MOLECULAR, PKA_CONVENTION, SO2_SHARE, type SulphiteSalt } from '~~/core/sulphite'
 import { addition } from '~~/core/drafts'
 import { SCHOOL, SULPHITE_AIM, saySchool, saySulphiteFinding } from '~/wording/sulphite'
@@ -85,7 +86,7 @@ useHead({ title: 'Sulphite · Presk' })
         <FigureNumber v-if="dose.grams === 0" label="Sulphite to add" :shown="{ text: 'Nothing', unit: '' }" size="hero" />
         <FigureNumber
           v-else
-          :label="bench.usesStock.value ? 'Measure out, of the stock solution' : `Weigh ${saltName}`"
+          :label="bench.usesStock.value ? 'Measure out of the stock solution' : `Weigh ${saltName}`"
           :shown="bench.usesStock.value ? { text: stockMl!.toFixed(1), unit: 'mL' } : f.powder(dose.grams)"
           origin="worked out"
           size="hero"
@@ -95,12 +96,12 @@ useHead({ title: 'Sulphite · Presk' })
         </p>
         <p v-if="why" class="max-w-(--measure)">{{ saySulphiteFinding(why) }}</p>
         <p v-if="bench.usesStock.value" class="soft">
-          That is {{ f.words(f.powder(dose.grams)) }} of {{ saltName }}, too little for your scale. Stock solution: 10 g of the
-          salt made up to 100 mL with cool water. Make it fresh.
+          That is {{ f.words(f.powder(dose.grams)) }} of {{ saltName }}, too little for your scale. Make a stock solution: 10 g of the salt
+          in cool water, made up to 100 mL, fresh for the day.
         </p>
-        <p v-else-if="spoons && spoons.words" class="soft">about {{ spoons.words }}, level, if the scale is wet</p>
+        <p v-else-if="spoons && spoons.words" class="soft">about {{ spoons.words }}, level, if you cannot weigh</p>
       </template>
-      <p v-else class="soft">Give pH and volume, and the weight stands here.</p>
+      <p v-else class="soft">Enter pH and volume to get the weight.</p>
     </template>
     <template #inputs>
       <QuantityField label="pH" :field="fields.ph" :hint="lot?.ph ? `${lot.ph.origin} for ${lot.name}` : undefined" />
@@ -110,20 +111,20 @@ useHead({ title: 'Sulphite · Presk' })
         :hint="lot ? (lot.volume.origin === 'measured' ? 'measured' : 'expected juice, not fruit') : undefined"
       />
       <QuantityField label="Free SO₂ already there" :field="fields.free" unit-label="mg/L" :hint="bench.freeHint.value" />
-      <QuantityField label="Part that will bind" :field="fields.bound" unit-label="%" :hint="bench.boundHint.value" />
-      <ChoiceTiles v-if="bench.ofLot.value" v-model="aim" legend="What it has to last for" class="wide" :least="150" :items="AIMS" />
-      <ChoiceTiles v-model="targetMolecular" legend="Molecular SO₂ to aim for, mg/L" class="wide" :least="110" :items="TARGETS" />
+      <QuantityField label="Share that will bind" :field="fields.bound" unit-label="%" :hint="bench.boundHint.value" />
+      <ChoiceTiles v-if="bench.ofLot.value" v-model="aim" legend="How long it should last" class="wide" :least="150" :items="AIMS" />
+      <ChoiceTiles v-model="targetMolecular" legend="Molecular SO₂ wanted, mg/L" class="wide" :least="110" :items="TARGETS" />
       <SelectField v-model="salt" label="Salt" class="wide" :items="SALTS" />
-      <FoldOut label="Tablets, other schools, another pKa" class="wide">
+      <FoldOut label="Tablets, other methods, another pKa" class="wide">
         <div class="grid gap-4">
           <div v-if="bench.otherPka.value">
-            <UCheckbox v-model="bench.byWine.value" label="Reckon with this wine’s alcohol and temperature" />
+            <UCheckbox v-model="bench.byWine.value" label="Use this wine’s alcohol and temperature" />
             <p class="soft small">
               pKa {{ bench.otherPka.value.pka.toFixed(2) }} at {{ bench.otherPka.value.abv.toFixed(1) }} % vol and
               {{ f.words(f.temperature(bench.otherPka.value.celsius)) }} instead of {{ PKA_CONVENTION }}: {{ targetMolecular }} mg/L
-              molecular then asks for {{ bench.otherPka.value.freeBy.toFixed(0) }} mg/L free instead of
-              {{ bench.otherPka.value.freeUsual.toFixed(0) }}. The trade’s targets were set with {{ PKA_CONVENTION }}; by the other the same
-              target protects less.
+              molecular then needs {{ bench.otherPka.value.freeBy.toFixed(0) }} mg/L free instead of
+              {{ bench.otherPka.value.freeUsual.toFixed(0) }}. The usual targets were set with {{ PKA_CONVENTION }}. With the other pKa the
+              same target protects less.
             </p>
           </div>
           <QuantityField
@@ -135,13 +136,13 @@ useHead({ title: 'Sulphite · Presk' })
           <p v-if="bench.tablets.value">
             <b class="figure">{{ bench.tablets.value.rounded }}</b>
             {{ bench.tablets.value.rounded === 1 ? 'tablet brings' : 'tablets bring' }}
-            {{ bench.tablets.value.addsMgPerL.toFixed(0) }} mg/L; exactly it would be {{ bench.tablets.value.exact.toFixed(1) }}.
+            {{ bench.tablets.value.addsMgPerL.toFixed(0) }} mg/L; the exact number is {{ bench.tablets.value.exact.toFixed(1) }}.
           </p>
           <FigureTable
             v-if="bench.schools.value.length"
-            caption="What the schools would add"
+            caption="What other methods would add"
             :columns="[
-              { key: 'school', label: 'School' },
+              { key: 'school', label: 'Method' },
               { key: 'givesUp', label: 'What it gives up' },
               { key: 'aim', label: 'aims at, mg/L', right: true },
             ]"
@@ -160,7 +161,7 @@ useHead({ title: 'Sulphite · Presk' })
           <FigureNumber label="Molecular now" :shown="{ text: dose.molecularNowMgPerL.toFixed(2), unit: 'mg/L' }" size="small" />
         </div>
         <FindingNote v-if="bench.ofLot.value?.cappedByLimit" tone="stop">
-          The limit for such a wine leaves room for {{ f.words(f.so2(dose.addMgPerL)) }} more. Check the pH and the readings first.
+          The limit for such a wine allows {{ f.words(f.so2(dose.addMgPerL)) }} more. Check the pH and the readings first.
         </FindingNote>
         <FindingNote
           v-for="finding in remarks"
@@ -173,23 +174,30 @@ useHead({ title: 'Sulphite · Presk' })
           :source="
             bench.byWine.value
               ? `molecular SO₂ from pH by the pKa at this alcohol and temperature, ${dose.pka.toFixed(2)}; SO₂ in the salt by stoichiometry`
-              : 'molecular SO₂ from pH by pKa 1.81, the value of the trade’s tables (20 °C, water); SO₂ in the salt by stoichiometry'
+              : 'molecular SO₂ from pH by pKa 1.81, the value in the usual tables (20 °C, water); SO₂ in the salt by stoichiometry'
           "
         />
       </template>
+      <FindingNote v-if="lot && isFermenting(lot)" tone="stop"
+      ><b>This lot is fermenting.</b> Sulphite slows the yeast, and most of it binds at once. Add none until the wine is dry.</FindingNote
+      >
+      <FindingNote v-else-if="lot && isMust(lot)" tone="ask"
+      ><b>This is a must.</b> Its first sulphite depends on how healthy the fruit is.
+        <NuxtLink :to="`/crush/${lot.id}`" class="textlink">Crush day</NuxtLink> works it out.</FindingNote
+      >
       <FindingNote v-if="bacteriaWork" tone="stop"
-      ><b>Malolactic is at work in this lot.</b> Sulphite now may stop it for good: measure malic acid first, and sulphite when 0.1 g/L or
-        less is left.
-        <UCheckbox v-model="knowing" class="mt-3" label="I know, and sulphite it all the same" /></FindingNote
+      ><b>Malolactic is under way in this lot.</b> Sulphite may stop it for good. Measure malic acid first, and add sulphite when it is
+        down to 0.1 g/L.
+        <UCheckbox v-model="knowing" class="mt-3" label="I know, and want to add sulphite anyway" /></FindingNote
       >
       <FindingNote v-else-if="bench.malolactic.value === 'to-come'" tone="ask"
-      ><b>This lot is to have malolactic.</b> The bacteria bear less than 10 mg/L free and 30 to 40 total. If it shall have none, say so
-        in its plan.</FindingNote
+      ><b>Malolactic is planned for this lot.</b> The bacteria tolerate less than 10 mg/L free and 30 to 40 total. If you do not want it,
+        change the plan.</FindingNote
       >
       <CautionNote code="sulphite" />
       <div v-if="lot && dose && dose.addMgPerL > 0" class="wentin sheet">
         <QuantityField
-          :label="`What went in, ${bench.usesStock.value ? 'mL' : 'g'}`"
+          :label="`Amount added, ${bench.usesStock.value ? 'mL' : 'g'}`"
           :field="fields.actual"
           :unit-label="bench.usesStock.value ? 'mL' : 'g'"
           hint="stir it in well; measure free SO₂ tomorrow"

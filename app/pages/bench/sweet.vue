@@ -15,7 +15,7 @@ const dry = computed(() => lot.value && drynessOf(lot.value)?.proven)
 async function submit() {
   const l = lot.value
   if (!(await log()) || !l) return focusWrong()
-  logged(`${l.name}: it is in`)
+  logged(`${l.name}: logged`)
   await navigateTo(`/lots/${l.id}`)
 }
 useHead({ title: 'Sweeten a wine · Presk' })
@@ -34,16 +34,16 @@ useHead({ title: 'Sweeten a wine · Presk' })
             size="hero"
           />
           <p v-if="sorbate.allowed" class="soft">
-            {{ sorbate.sorbicMgPerL.toFixed(0) }} mg/L as sorbic acid; 200 is the limit (OIV). It brings no sweetness.
+            {{ sorbate.sorbicMgPerL.toFixed(0) }} mg/L as sorbic acid; 200 is the limit (OIV). It adds no sweetness.
           </p>
           <FindingNote v-for="x in sorbate.findings" :key="x.code" :tone="saySorbate(x).tone">{{ saySorbate(x).text }}</FindingNote>
         </template>
-        <p v-else class="soft">Say the wine’s figures: whether sorbate may go in, and how much.</p>
+        <p v-else class="soft">Enter the wine’s figures to see whether sorbate may go in, and how much.</p>
       </template>
       <template v-else-if="way === 'heat'">
         <FigureNumber
           v-if="minutes !== undefined"
-          label="Held in the middle of the bottle"
+          label="Time in the middle of the bottle"
           :shown="{ text: minutes.toFixed(0), unit: 'min' }"
           origin="worked out"
           size="hero"
@@ -55,19 +55,19 @@ useHead({ title: 'Sweeten a wine · Presk' })
         <CautionNote code="heatBottles" />
       </template>
       <FindingNote v-else tone="stop">
-        Cold stops a ferment and kills nothing: warm again it goes on, in the bottle. Filter it sterile, add sorbate and sulphite, or
+        Cold only pauses a ferment. Once warm it goes on, in the bottle. Filter it sterile, add sorbate and sulphite, or
         pasteurise.
       </FindingNote>
     </template>
     <template #inputs>
-      <ChoiceTiles v-model="way" class="wide" legend="Held sweet by" :items="HELD_BY" :least="150" />
+      <ChoiceTiles v-model="way" class="wide" legend="How to keep it sweet" :items="HELD_BY" :least="150" />
       <QuantityField label="Volume" :field="fields.volume" />
       <QuantityField label="Alcohol" :field="fields.abv" unit-label="% vol" />
       <template v-if="way === 'sorbate'">
         <QuantityField label="pH" :field="fields.ph" />
         <QuantityField label="Free SO₂" :field="fields.free" unit-label="mg/L" />
-        <UCheckbox v-model="through" class="wide" label="Malolactic bacteria have been in it" />
-        <UCheckbox v-model="ferments" class="wide" label="It ferments, or no two gravities agree yet" />
+        <UCheckbox v-model="through" class="wide" label="It has had malolactic bacteria" />
+        <UCheckbox v-model="ferments" class="wide" label="It is fermenting, or no two gravities agree yet" />
       </template>
       <QuantityField v-if="way === 'heat'" label="Temperature" :field="fields.heat" />
       <QuantityField label="Glass for the trial" :field="fields.glassMl" unit-label="mL" />
@@ -75,9 +75,9 @@ useHead({ title: 'Sweeten a wine · Presk' })
         v-model="sweetener"
         label="Sweetened with"
         :items="materials.choices('sugar')"
-        hint="juice you kept: make a card of it in Stores"
+        hint="for juice you kept, add a card in Stores"
       />
-      <QuantityField label="Sweetness chosen" :field="fields.chosen" unit-label="g/L" hint="by taste, from the ladder" />
+      <QuantityField label="Sweetness chosen" :field="fields.chosen" unit-label="g/L" hint="by taste, from the trial" />
     </template>
     <template #results>
       <section class="grid gap-2">
@@ -105,21 +105,21 @@ useHead({ title: 'Sweeten a wine · Presk' })
             {{ sweetened.taChangeGPerL > 0 ? 'higher' : 'lower' }}</template
           >.
         </p>
-        <p v-if="lot && !dry" class="soft small">Sugar that it has already comes on top: this is what is added.</p>
+        <p v-if="lot && !dry" class="soft small">This is the sugar you add, on top of what it already has.</p>
       </section>
       <template v-if="lot">
         <GateBefore v-if="!ready" v-model="knows" :lot="lot" gate="sweetening" />
         <div v-if="mayGoOn && way !== 'cold'" class="wentin sheet">
-          <h2>What went in</h2>
-          <QuantityField :label="materials.title(sweetener)" :field="sugarIn" unit-label="g" hint="empty: none" />
+          <h2>Amount added</h2>
+          <QuantityField :label="materials.title(sweetener)" :field="sugarIn" unit-label="g" hint="leave empty for none" />
           <QuantityField
             v-if="way === 'sorbate' && sorbate?.allowed"
             label="Potassium sorbate"
             :field="sorbateIn"
             unit-label="g"
-            hint="empty: none"
+            hint="leave empty for none"
           />
-          <QuantityField v-if="way === 'heat'" label="Held for" :field="heldFor" unit-label="min" hint="empty: not heated yet" />
+          <QuantityField v-if="way === 'heat'" label="Held for" :field="heldFor" unit-label="min" hint="leave empty if not heated yet" />
           <div class="go"><span /><UButton type="submit" size="xl">Log it</UButton></div>
         </div>
       </template>

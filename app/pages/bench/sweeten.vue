@@ -59,11 +59,11 @@ useHead({ title: 'Sugar and water · Presk' })
     <template #answer>
       <FigureNumber v-if="sugar" label="Sugar in all" :shown="f.powder(sugar.grams)" origin="worked out" size="hero" />
       <FigureNumber v-else-if="water" label="Water in all" :shown="f.volume(water.litres)" origin="worked out" size="hero" />
-      <p v-else class="soft">Say what the must measures and what it should: more asks for sugar, less for water.</p>
+      <p v-else class="soft">Enter the reading now and the one you want: a higher one needs sugar, a lower one water.</p>
     </template>
     <template #inputs>
-      <QuantityField label="Measures now" :field="now" />
-      <QuantityField label="Should measure" :field="wanted" />
+      <QuantityField label="Reading now" :field="now" />
+      <QuantityField label="Reading wanted" :field="wanted" />
       <QuantityField label="Volume" :field="volume" />
       <SelectField v-model="sweetener" label="Sugar as" :words="SWEETENERS" />
     </template>
@@ -72,15 +72,15 @@ useHead({ title: 'Sugar and water · Presk' })
         <ol class="stages">
           <li>
             First <b class="figure">{{ f.words(f.powder(sugar.stages[0]!.amount)) }}</b
-            >, dissolved in some of the must. Stir until nothing lies on the bottom, then measure.
+            >, dissolved in some of the must. Stir until none is left on the bottom, then measure.
           </li>
           <li>
             Then up to <b class="figure">{{ f.words(f.powder(sugar.stages[1]!.amount)) }}</b
-            >, by what the hydrometer says.
+            >, depending on the hydrometer.
           </li>
         </ol>
         <p class="soft">
-          It comes to {{ f.words(f.volume(sugar.newVolumeL)) }}. The rule of thumb (1.5 oz for each US gallon and °Brix) would say
+          New volume: {{ f.words(f.volume(sugar.newVolumeL)) }}. The rule of thumb (1.5 oz for each US gallon and °Brix) would give
           {{ f.words(f.powder(sugar.ruleOfThumbGrams)) }}.
         </p>
         <WorkingNote
@@ -95,14 +95,14 @@ useHead({ title: 'Sugar and water · Presk' })
         />
       </template>
       <template v-else-if="water">
-        <FindingNote tone="stop">Too much water cannot be taken out. A line on the pail is only a hint; the gravity decides.</FindingNote>
+        <FindingNote tone="stop">You cannot take water out again. A line on the pail is only a hint; go by the gravity.</FindingNote>
         <ol class="stages">
           <li v-for="s in water.stages" :key="s.number">
             {{ s.number === 1 ? 'First' : 'Then up to' }} <b class="figure">{{ f.words(f.volume(s.amount)) }}</b
             >, stir through, measure: expect {{ s.expectedBrix.toFixed(1) }} °Brix or {{ s.expectedSg.toFixed(3) }}.
           </li>
         </ol>
-        <p class="soft">It comes to {{ f.words(f.volume(water.newVolumeL)) }}.</p>
+        <p class="soft">New volume: {{ f.words(f.volume(water.newVolumeL)) }}.</p>
         <WorkingNote
           :steps="[
             {

@@ -56,7 +56,7 @@ async function setReady(is: LotPlan['oakReady']) {
 async function submit() {
   const l = lot.value
   if (!(await log()) || !l) return focusWrong()
-  logged(`${l.name}: the trial is in the ledger`)
+  logged(`${l.name}: trial logged`)
   await navigateTo(`/lots/${l.id}`)
 }
 useHead({ title: 'Bench trial · Presk' })
@@ -106,36 +106,36 @@ useHead({ title: 'Bench trial · Presk' })
           </tr>
         </tbody>
       </table>
-      <p v-else class="soft">Say the glass and the stock.</p>
+      <p v-else class="soft">Enter the glass and the stock solution.</p>
     </template>
     <template #inputs>
-      <SelectField v-model="agent" class="wide" label="What is tried" :items="items" />
+      <SelectField v-model="agent" class="wide" label="Material" :items="items" />
       <p class="wide soft">{{ about }}</p>
       <template v-if="inJars">
-        <SelectField class="wide" label="Made ready" :items="READY" :model-value="oakReady" @update:model-value="setReady" />
+        <SelectField class="wide" label="Prepared as" :items="READY" :model-value="oakReady" @update:model-value="setReady" />
         <p class="wide soft">{{ f.degrees(OAK_READY_HOW[oakReady]) }}</p>
       </template>
       <FindingNote v-if="card.allergen" tone="ask" class="wide">
-        Allergen: {{ card.allergen }}. It is named on the label and to everybody who drinks it.
+        Allergen: {{ card.allergen }}. Name it on the label, and tell everyone who drinks the wine.
       </FindingNote>
-      <p v-if="acid && lot && !glasses[0]?.figures" class="wide soft small">With its pH and TA each glass says what it comes to.</p>
-      <SelectField v-model="count" label="How many" :items="COUNTS" />
+      <p v-if="acid && lot && !glasses[0]?.figures" class="wide soft small">Enter its pH and TA to see what each glass comes to.</p>
+      <SelectField v-model="count" label="Number of glasses" :items="COUNTS" />
       <QuantityField label="Wine in each glass" :field="fields.glassMl" unit-label="mL" />
       <QuantityField
         v-if="!inJars"
         label="Stock solution"
         :field="fields.stock"
         :unit-label="`${card.unit}/L`"
-        hint="so that each can be pipetted"
+        hint="so that you can measure each dose"
       />
       <UCheckbox v-model="blind" class="wide" label="Blind: letters only, mixed" description="Somebody else fills the glasses." />
     </template>
     <template #results>
-      <TextField v-model="notes" label="What was seen and tasted" :maxlength="400" />
-      <SelectField v-model="chosen" label="Chosen: the least that does it" :items="choices" placeholder="choose a glass" />
+      <TextField v-model="notes" label="What you saw and tasted" :maxlength="400" />
+      <SelectField v-model="chosen" label="Choice: the smallest dose that works" :items="choices" placeholder="choose a glass" />
       <p v-if="grams !== undefined">
         <b class="figure">{{ card.unit === 'mL' ? `${grams.toFixed(0)} mL` : f.words(f.powder(grams)) }}</b> for
-        {{ f.words(f.volume(fields.volume.value ?? 0)) }}<template v-if="blind">: it was {{ rate(Number(chosen)) }}</template
+        {{ f.words(f.volume(fields.volume.value ?? 0)) }}<template v-if="blind">: you added {{ rate(Number(chosen)) }}</template
         >.
       </p>
       <template v-if="lot">
@@ -147,13 +147,13 @@ useHead({ title: 'Bench trial · Presk' })
             :label="materials.title(agent)"
             :field="actual"
             :unit-label="card.unit"
-            hint="empty: the trial alone is logged"
+            hint="leave empty to log only the trial"
           />
           <div class="go"><span /><UButton type="submit" size="xl">Log it</UButton></div>
         </div>
       </template>
       <p v-if="acid" class="soft small">
-        pH and TA by the acid model, from the wine’s own pair: measure again after it went in. Rates of a touch-up: common practice.
+        pH and TA come from the acid model and this wine’s readings. Measure again after the addition. Usual doses: common practice.
       </p>
       <CautionNote :code="acid ? 'limits' : 'allergens'" />
     </template>

@@ -19,13 +19,13 @@ const temperature = (celsius: number) =>
     units: ['°C', '°F'],
     text: inDegrees(celsius),
     required: true,
-    limits: { min: 5, max: 40, words: 'A ferment lies between 5 and 40 °C.' }
+    limits: { min: 5, max: 40, words: 'Enter between 5 and 40 °C.' }
   })
 const sugar = useSugarField(settings.values.sugar, { required: true })
 const volume = useVolumeField()
 const coolest = temperature(targetBand('red').min)
 const warmest = temperature(targetBand('red').max)
-const yan = useQuantityField({ kind: 'plain', unit: '', limits: { min: 0, max: 1000, words: 'YAN lies between 0 and 1000 mg N/L.' } })
+const yan = useQuantityField({ kind: 'plain', unit: '', limits: { min: 0, max: 1000, words: 'Enter between 0 and 1000 mg N/L.' } })
 const packet = useQuantityField({ kind: 'plain', unit: '', limits: { min: 0.5, max: 500, words: 'Between 0.5 and 500 g of yeast.' } })
 const style = ref<Style>('red')
 const malolacticWanted = ref(true)
@@ -105,16 +105,16 @@ useHead({ title: 'Yeast and nutrient · Presk' })
         <FigureNumber label="Rehydration nutrient" :shown="f.powder(pitch.rehydrationNutrientG)" origin="worked out" />
         <FigureNumber label="Water" :shown="{ text: pitch.waterMl.toFixed(0), unit: 'mL' }" origin="worked out" />
       </div>
-      <p v-else class="soft">Give the volume, the sugar and the temperatures the ferment will see.</p>
+      <p v-else class="soft">Enter the volume, the sugar and the expected temperatures.</p>
     </template>
     <template #inputs>
       <QuantityField label="Sugar" :field="sugar" />
       <QuantityField label="Volume" :field="volume" />
-      <QuantityField label="Coolest" :field="coolest" hint="the must when you pitch" />
-      <QuantityField label="Warmest" :field="warmest" hint="at the height of the ferment" />
+      <QuantityField label="Coolest" :field="coolest" hint="when you pitch" />
+      <QuantityField label="Warmest" :field="warmest" hint="at the peak of the ferment" />
       <QuantityField label="YAN" :field="yan" unit-label="mg N/L" hint="leave empty if not measured" />
-      <SelectField v-model="style" label="It shall be" :words="STYLE" />
-      <UCheckbox v-model="malolacticWanted" label="malolactic shall follow" class="wide" />
+      <SelectField v-model="style" label="Style" :words="STYLE" />
+      <UCheckbox v-model="malolacticWanted" label="Malolactic planned" class="wide" />
       <ChoiceTiles
         v-if="choices && card"
         v-model="picked"
@@ -129,7 +129,7 @@ useHead({ title: 'Yeast and nutrient · Presk' })
           }))
         "
       />
-      <QuantityField label="If yeast is short: you have" :field="packet" unit-label="g" />
+      <QuantityField label="Yeast you have, if short" :field="packet" unit-label="g" />
     </template>
     <template #results>
       <template v-if="pitch">
@@ -141,10 +141,10 @@ useHead({ title: 'Yeast and nutrient · Presk' })
           </li>
         </ol>
         <p class="soft small">{{ f.degrees('Never above 43 °C') }}, and wait 12 to 24 hours after sulphite.
-          The packet wins over all of this.</p>
+          Follow the packet if it says otherwise.</p>
       </template>
       <template v-if="starter">
-        <h2>Build it up first</h2>
+        <h2>Make a starter first</h2>
         <ol class="timed">
           <li v-for="s in starter.steps" :key="s.atHours">
             <span class="figure">{{ s.atHours }} h</span
@@ -185,7 +185,7 @@ useHead({ title: 'Yeast and nutrient · Presk' })
           source="0.75, 0.90 or 1.25 mg of nitrogen for each gram of sugar; contents by label: common practice"
         />
         <p v-if="yan.value === undefined && given > 0" class="soft">
-          YAN was not measured: {{ ASSUMED_YAN }} mg N/L are assumed, and {{ given.toFixed(0) }} were given.
+          YAN was not measured. Presk assumes {{ ASSUMED_YAN }} mg N/L, and {{ given.toFixed(0) }} were added.
         </p>
         <FindingNote v-for="x in nutrient.findings" :key="x.code + ('nutrient' in x ? x.nutrient : '')">{{
           sayNutrientFinding(x)

@@ -33,10 +33,10 @@ useHead({ title: 'Bottles · Presk' })
       <p class="soft"><NuxtLink to="/cellar" class="textlink">Cellar</NuxtLink></p>
       <h1>Bottles</h1>
       <p class="soft">
-        <b class="figure">{{ all }}</b> in the store.
+        <b class="figure">{{ all }}</b> in store.
       </p>
     </header>
-    <p v-if="rows.length === 0" class="soft">No bottle yet. What is bottled comes here, and is counted down as it is drunk.</p>
+    <p v-if="rows.length === 0" class="soft">No bottles yet. Bottle a lot, and Presk keeps count of what you drink.</p>
     <ul v-else>
       <li v-for="r in rows" :key="r.lot.id">
         <div class="who">
@@ -50,7 +50,7 @@ useHead({ title: 'Bottles · Presk' })
             </p>
             <p class="small">
               <template v-if="r.last">{{ r.last.rating }} of 10, tasted {{ day(r.last.at) }}. </template>
-              <NuxtLink :to="`/lots/${r.lot.id}?log=tasting`" class="textlink">Taste it</NuxtLink>
+              <NuxtLink :to="`/lots/${r.lot.id}?log=tasting`" class="textlink">Add a tasting</NuxtLink>
               <NuxtLink :to="`/lots/${r.lot.id}/labels`" class="textlink ml-4">Labels</NuxtLink>
             </p>
           </div>
@@ -75,8 +75,8 @@ useHead({ title: 'Bottles · Presk' })
             >Drank one</UButton
             >
           </div>
-          <p v-if="r.left === 1" class="small">The last one: keep it a year, and compare it with the next.</p>
-          <NuxtLink v-if="r.left > 0" :to="`/lots/${r.lot.id}?log=store`" class="textlink small">Given away or lost</NuxtLink>
+          <p v-if="r.left === 1" class="small">The last bottle: keep it for a year and compare it with the next vintage.</p>
+          <NuxtLink v-if="r.left > 0" :to="`/lots/${r.lot.id}?log=store`" class="textlink small">Gave away or lost one</NuxtLink>
         </div>
       </li>
     </ul>

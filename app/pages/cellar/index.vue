@@ -22,7 +22,7 @@ const retired = computed(() => vessels.value.filter((v) => v.retiredAt))
 const added = (entries: Entry[]) => {
   const [entry] = entries
   if (entry?.type === 'vessel-added')
-    logged(entries.length > 1 ? `${entries.length} vessels stand on the shelf` : `${entry.name} stands on the shelf`)
+    logged(entries.length > 1 ? `${entries.length} vessels added` : `${entry.name} added`)
 }
 async function care(vessel: VesselState, what: Care) {
   if (await cellar.log([fact('vessel-cared', { vesselId: vessel.id, what, note: undefined })]))
@@ -38,10 +38,10 @@ async function remove(vessel: VesselState) {
   if (!standing) return
   const cares = cellar.facts.filter(({ fact: f }) => (f.type === 'vessel-cared' || f.type === 'vessel-amended') && f.vesselId === vessel.id)
   const entries = [...cares, standing].map((f) => f.fact)
-  const done = await cellar.strike(entries.map((f) => f.id), 'No longer there')
+  const done = await cellar.strike(entries.map((f) => f.id), 'Out of use')
   if (done)
     message({
-      title: `${vessel.name} is off the shelf`,
+      title: `${vessel.name} has been removed from the shelf`,
       color: 'neutral',
       actions: [{ label: 'Undo', onClick: () => void cellar.undoCorrection(...entries.toReversed()) }]
     })
@@ -57,7 +57,7 @@ useHead({ title: 'Cellar · Presk' })
         <UButton v-if="vessels.length" to="/cellar/racking" size="lg" variant="outline">Racking day</UButton>
         <UButton v-if="vessels.length" to="/cellar/bottles" size="lg" variant="outline">Bottles</UButton>
       </div>
-      <p v-if="vessels.length === 0" class="soft">No vessel yet. Add the ones you have: they appear on the shelf, to scale.</p>
+      <p v-if="vessels.length === 0" class="soft">No vessels yet. Add the ones you have, and they appear on the shelf, drawn to scale.</p>
       <section v-for="g in groups" :key="g.title" :aria-label="g.title">
         <h2>{{ g.title }} <span class="soft small">{{ g.list.length }}</span></h2>
         <ul class="mt-2">
@@ -80,7 +80,7 @@ useHead({ title: 'Cellar · Presk' })
     <div class="grid gap-8 content-start">
       <section class="sheet p-5 grid gap-3.5">
         <h2>Add vessels</h2>
-        <EntryForm type="vessel-added" send="Add it" tall @done="added" />
+        <EntryForm type="vessel-added" send="Add" tall @done="added" />
       </section>
       <AirSection />
     </div>

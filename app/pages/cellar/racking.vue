@@ -17,8 +17,8 @@ const proof = computed(() => {
   const p = plan.value
   if (!p) return ''
   return p.proven
-    ? 'No better plan exists for these volumes.'
-    : `Not proven to be the best: at most ${Math.max(1, Math.round(p.gap * 100))} % could be won by another.`
+    ? 'There is no better plan for these volumes.'
+    : `A better plan may exist: it could save at most ${Math.max(1, Math.round(p.gap * 100))} % more.`
 })
 const over = computed(() => plan.value !== undefined && plan.value.moves.length === 0)
 const names = (id: string) => chosen.value.find((l) => l.id === lotOfWine(id))?.name ?? ''
@@ -31,9 +31,10 @@ useHead({ title: 'Racking day · Presk' })
       <header>
         <p class="soft"><NuxtLink to="/cellar" class="textlink">Cellar</NuxtLink></p>
         <h1>Racking day</h1>
-        <p class="soft">Which wine goes where, so that every vessel is full: least wine left over, then least air, then fewest moves.</p>
+        <p class="soft">Choose the wines and the vessels. Presk finds the plan that leaves the least wine over, then the least air, then
+          the fewest moves.</p>
       </header>
-      <p v-if="day.wines.value.length === 0" class="soft">No wine lies yet that could be racked.</p>
+      <p v-if="day.wines.value.length === 0" class="soft">There is no wine to rack yet.</p>
       <template v-else>
         <div v-if="plan && !stale" class="grid gap-3" aria-live="polite">
           <p class="answer">
@@ -44,11 +45,12 @@ useHead({ title: 'Racking day · Presk' })
             </template>
           </p>
           <FindingNote v-for="w in plan.without" :key="w.wineId" tone="stop">
-            {{ f.words(f.volume(w.litres)) }} of {{ names(w.wineId) }} has no vessel: a jug in the cold, another wine that it suits, or the
+            {{ f.words(f.volume(w.litres)) }} of {{ names(w.wineId) }} has no vessel. Keep it in a cold jug, add it to a similar wine, or
+            use it in the
             kitchen.
           </FindingNote>
           <p v-if="oneMore">
-            One more vessel of <b>{{ f.words(f.volume(oneMore.capacityL)) }}</b>, bought or borrowed, leaves
+            Another vessel of <b>{{ f.words(f.volume(oneMore.capacityL)) }}</b>, bought or borrowed, would leave
             {{ oneMore.withoutVesselL > 0.05 ? `${f.words(f.volume(oneMore.withoutVesselL))} over and ` : '' }}{{
               f.words(f.volume(oneMore.airL)) }} of air.
           </p>
@@ -68,18 +70,18 @@ useHead({ title: 'Racking day · Presk' })
             />
           </ol>
           <section v-if="plan.after.length" class="grid gap-3">
-            <h2>The shelf after it</h2>
+            <h2>The shelf afterwards</h2>
             <RackingAfter :plan="plan" />
           </section>
           <CautionNote code="fullGlass" />
           <p class="soft small">
-            Quietly, with the hose under the surface; splash only what smells of rotten egg. Sulphite by the net volume, when the last move
-            is done. What stands half empty: marbles, a smaller vessel, inert gas for weeks at most.
+            Keep the hose under the surface; splash only a wine that smells of rotten egg. Add sulphite after the last move, for the volume
+            that is left. If a vessel stays part-empty, use marbles or a smaller vessel; inert gas lasts a few weeks at most.
           </p>
         </div>
-        <FindingNote v-if="stale" tone="ask">Something has changed since it was worked out. Work it out anew.</FindingNote>
+        <FindingNote v-if="stale" tone="ask">Something has changed since this plan was made. Work it out again.</FindingNote>
         <RackingChoice v-if="!plan || stale || over" :day="day" />
-        <FoldOut v-else label="Other wines, other vessels"><RackingChoice :day="day" /></FoldOut>
+        <FoldOut v-else label="Choose other wines or vessels"><RackingChoice :day="day" /></FoldOut>
         <div class="ways">
           <UButton size="xl" :loading="working" :disabled="chosen.length === 0" @click="work">
             {{ plan ? 'Work it out anew' : begun ? 'Go on with it' : 'Work it out' }}
@@ -93,7 +95,8 @@ useHead({ title: 'Racking day · Presk' })
       <ul class="grid gap-2">
         <li v-for="l in chosen" :key="l.id" class="rule pt-2">
           <NuxtLink v-if="isKept(l)" :to="`/bench/sulphite?lot=${l.id}`" class="textlink">Sulphite {{ l.name }}</NuxtLink>
-          <span v-else class="soft">{{ l.name }}: no sulphite now: its malolactic is not over, or it is kept without.</span>
+          <span v-else class="soft">{{ l.name }}: no sulphite now, because malolactic has not finished or this wine is kept without
+            sulphite.</span>
         </li>
       </ul>
     </aside>

@@ -20,7 +20,7 @@ const hoursTo = (at: string) => (Date.parse(at) - Date.parse(now.value)) / 3_600
 const headline = computed(() => {
   const first = next.value[0]
   if (first) return sayStep(first.next!).title
-  return clocks.value[0] ? 'Nothing to do but wait' : 'No must on the floor'
+  return clocks.value[0] ? 'Nothing to do for now' : 'No must in the cellar'
 })
 useHead({ title: 'Crush day · Presk' })
 </script>
@@ -30,7 +30,7 @@ useHead({ title: 'Crush day · Presk' })
     <TodayTabs />
     <div class="beside">
       <section class="lead">
-        <p class="soft">Next on the whole floor</p>
+        <p class="soft">Next for all lots</p>
         <h1>{{ headline }}</h1>
         <p v-if="next[0]" class="which">
           <span class="swatch" :style="{ background: wineColour(next[0].lot) }" aria-hidden="true" /> {{ next[0].lot.name }},
@@ -41,7 +41,7 @@ useHead({ title: 'Crush day · Presk' })
           {{ sayWhen(clocks[0].step.opensAt!, now) }}.
         </p>
         <p v-else class="which soft">
-          When fruit, pails or a kit arrive, start a lot: from then on this page says what comes next for all of them.
+          Start a lot when fruit, pails or a kit arrive. This page then shows what comes next for each of them.
         </p>
         <div class="acts">
           <UButton v-if="next[0]" :to="`/crush/${next[0].lot.id}`" size="xl">Do it</UButton
@@ -101,7 +101,7 @@ useHead({ title: 'Crush day · Presk' })
           >
         </li>
       </ul>
-      <p v-else class="soft">Nothing noted. What is expected counts when supplies are checked, so that nothing runs short on the day.</p>
+      <p v-else class="soft">Nothing noted. Add what you expect, and Presk counts it when it checks your supplies.</p>
       <ArrivalForm />
     </section>
   </div>

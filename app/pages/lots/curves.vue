@@ -52,7 +52,7 @@ const options = computed<ApexOptions>(() => {
       min: 0 - before.value,
       max: after.value,
       tickAmount: (after.value + before.value) / Math.ceil((after.value + before.value) / 12),
-      title: { text: 'Days after the yeast' },
+      title: { text: 'Days since the yeast' },
       labels: { formatter: (v: string) => Number(v).toFixed(0) },
       tooltip: { enabled: false }
     },
@@ -77,14 +77,14 @@ useHead({ title: 'Curves · Presk' })
 
 <template>
   <div class="grid gap-4 [&>*]:min-w-0">
-    <h1>Ferments over each other</h1>
-    <p v-if="!able.length" class="soft">No lot has two gravities of its ferment yet.</p>
+    <h1>Compare ferments</h1>
+    <p v-if="!able.length" class="soft">No lot has two gravity readings from its ferment yet.</p>
     <template v-else>
       <TapMany v-model="chosen" legend="Lots" :items="items" />
       <div role="img" :aria-label="`Gravity by day after the yeast: ${shown.map((s) => s.lot.name).join(', ')}`">
         <AppChart :key="mode.value + chosen.join()" :height="420" :options="options" :series="series" />
       </div>
-      <FoldOut label="The same as a table">
+      <FoldOut label="Show as a table">
         <table class="columns">
           <thead>
             <tr><th>Day</th><th v-for="s in shown" :key="s.lot.id">{{ s.lot.name }}</th></tr>

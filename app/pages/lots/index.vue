@@ -24,10 +24,10 @@ useHead({ title: 'Lots · Presk' })
       v-if="floor.items.value.length > 8"
       v-model="wanted"
       label="Find a lot"
-      hint="by name, style, vintage or where it stands"
+      hint="by name, style, vintage or stage"
       class="max-w-md mb-4"
     />
-    <p v-if="floor.items.value.length === 0" class="soft">No lot yet. A lot begins when fruit, must or a kit arrives.</p>
+    <p v-if="floor.items.value.length === 0" class="soft">No lots yet. Start one when fruit, must or a kit arrives.</p>
     <ul v-else class="lots">
       <li v-for="{ lot, next } in shown" :key="lot.id">
         <NuxtLink :to="`/lots/${lot.id}`">

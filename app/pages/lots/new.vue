@@ -33,7 +33,7 @@ const SKINS = [
 const SULPHITED = [
   { value: 'yes', label: 'Yes' },
   { value: 'no', label: 'No' },
-  { value: 'unknown', label: 'Nobody knows', hint: 'Presk assumes some' },
+  { value: 'unknown', label: 'I do not know', hint: 'Presk assumes some' },
   { value: 'later', label: 'Ask me later' }
 ] as const
 useHead({ title: 'Start a lot · Presk' })
@@ -44,7 +44,7 @@ useHead({ title: 'Start a lot · Presk' })
     <h1>Start a lot</h1>
     <ChoiceTiles v-model="stream" legend="What arrived?" :items="STREAMS" :least="220" />
     <ChoiceTiles v-if="stream === 'frozen'" v-model="onSkins" legend="What is in the pails?" :items="SKINS" />
-    <ChoiceTiles v-model="style" legend="What shall it become?" :items="choices(STYLE)" :least="90" />
+    <ChoiceTiles v-model="style" legend="What are you making?" :items="choices(STYLE)" :least="90" />
     <div class="pair">
       <TextField
         v-model="name"
@@ -57,19 +57,19 @@ useHead({ title: 'Start a lot · Presk' })
         v-if="byMass"
         label="Fruit"
         :field="mass"
-        :hint="stream === 'test' ? 'five kilograms are usual' : 'as weighed, stems and all'"
+        :hint="stream === 'test' ? 'usually five kilograms' : 'weight with stems'"
       />
       <QuantityField
         v-else
         label="Volume"
         :field="volume"
-        :hint="stream === 'kit' ? 'what is in the pail now, before any water' : 'all pails together'"
+        :hint="stream === 'kit' ? 'in the pail now, before adding water' : 'all pails together'"
       />
     </div>
     <LastTime :name="name" :stream="stream" :style="style" />
     <NewLotExpect :lot="lot" />
     <KitFields v-if="stream === 'kit'" v-model="packets" :target="kitTarget" :line="kitLine" />
-    <ChoiceTiles v-if="mayBeSulphited" v-model="sulphited" legend="Did it come with sulphite in it?" :items="SULPHITED" :least="130" />
+    <ChoiceTiles v-if="mayBeSulphited" v-model="sulphited" legend="Did it come with sulphite?" :items="SULPHITED" :least="130" />
     <NewLotVessel :lot="lot" />
     <FoldOut label="Vintage and origin">
       <div class="pair">

@@ -38,7 +38,7 @@ async function log() {
     const at = instantOf(r.time.value)
     if (!r.gravity.ok || !r.celsius.ok) return focusWrong()
     if (at && at > new Date().toISOString()) {
-      wrong.value = { [r.lot.id]: 'That hour has not come yet.' }
+      wrong.value = { [r.lot.id]: 'This time is in the future.' }
       return focusWrong()
     }
     const unit = r.gravity.parsed.ok ? r.gravity.parsed.unit : 'SG'
@@ -62,7 +62,7 @@ async function log() {
     )
   }
   if (entries.length === 0 || !(await cellar.log(entries))) return
-  logged('The sheet is logged')
+  logged('Sheet logged')
   await navigateTo('/')
 }
 useHead({ title: 'Enter a sheet · Presk' })
@@ -71,11 +71,11 @@ useHead({ title: 'Enter a sheet · Presk' })
 <template>
   <form class="grid gap-4" novalidate @submit.prevent="log">
     <h1>Enter a filled sheet</h1>
-    <p v-if="!rows.length" class="soft">Nothing ferments.</p>
+    <p v-if="!rows.length" class="soft">Nothing is fermenting.</p>
     <template v-else>
       <div class="fieldline">
         <DayField v-model="day" label="Day" />
-        <SelectField v-model="readWith" label="Read with" :items="instruments" />
+        <SelectField v-model="readWith" label="Instrument" :items="instruments" />
         <span />
       </div>
       <fieldset v-for="r in rows" :key="r.lot.id" class="line">
@@ -86,7 +86,7 @@ useHead({ title: 'Enter a sheet · Presk' })
         <TextField v-model="r.note.value" label="Smell, note" />
         <UCheckbox v-model="r.cap.value" label="Cap worked" class="self-center" />
       </fieldset>
-      <UButton type="submit" size="xl" class="justify-self-start">Log the sheet</UButton>
+      <UButton type="submit" size="xl" class="justify-self-start">Log sheet</UButton>
     </template>
   </form>
 </template>

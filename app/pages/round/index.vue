@@ -39,8 +39,8 @@ useHead({ title: 'Round · Presk' })
   <div>
     <TodayTabs />
     <div v-if="!tour.lots.value.length" class="grid gap-3">
-      <h1>Nothing ferments</h1>
-      <p class="soft">When yeast is in a must, it stands here every day until it is dry.</p>
+      <h1>Nothing is fermenting</h1>
+      <p class="soft">A must with yeast in it appears here every day until it is dry.</p>
     </div>
     <template v-else>
       <ol ref="chips" class="stops" aria-label="Vessels of the round">
@@ -64,7 +64,7 @@ useHead({ title: 'Round · Presk' })
         <FindingLine v-for="p in pressing" :key="p.lot.id + p.said.finding.key" :said="p.said" :lot="p.lot.name" />
         <div class="ways">
           <UButton to="/" size="xl">Back to Today</UButton>
-          <UButton size="xl" variant="outline" @click="tour.again()">Go round again</UButton>
+          <UButton size="xl" variant="outline" @click="tour.again()">Start again</UButton>
         </div>
       </div>
       <div v-else-if="tour.at.value" class="beside">
@@ -85,9 +85,9 @@ useHead({ title: 'Round · Presk' })
         </aside>
       </div>
       <p class="mt-6 ways">
-        <NuxtLink to="/round/sheet" class="textlink">A sheet to print</NuxtLink>
+        <NuxtLink to="/round/sheet" class="textlink">Print a sheet</NuxtLink>
         <NuxtLink to="/round/filled" class="textlink">Enter a filled sheet</NuxtLink>
-        <NuxtLink to="/lots/curves" class="textlink">Curves over each other</NuxtLink>
+        <NuxtLink to="/lots/curves" class="textlink">Compare ferments</NuxtLink>
       </p>
     </template>
   </div>

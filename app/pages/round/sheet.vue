@@ -35,7 +35,7 @@ useHead({ title: 'Round sheet · Presk' })
       <NuxtLink to="/round" class="textlink">Back to the round</NuxtLink>
     </div>
     <h1>Round of {{ today }}</h1>
-    <p v-if="!rows.length" class="soft">Nothing ferments.</p>
+    <p v-if="!rows.length" class="soft">Nothing is fermenting.</p>
     <div v-else class="roll" tabindex="0" role="region" aria-label="The sheet">
       <table>
         <thead>
@@ -62,7 +62,7 @@ useHead({ title: 'Round sheet · Presk' })
       </table>
     </div>
     <p class="small soft">
-      Let the sample come to rest, read at the flat of its surface, and note the must’s own temperature. Mind the gas before you bend over
+      Let the sample settle, read at the flat of the surface, and note the temperature of the must. Beware of the gas before you bend over
       a vessel.
     </p>
   </div>

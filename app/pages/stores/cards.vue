@@ -30,14 +30,14 @@ function says(card: MaterialCard): string {
     limit && `at most ${limit.perL} ${card.unit}/L`,
     card.allergen && `allergen: ${card.allergen}`
   ].filter((part) => typeof part === 'string')
-  return parts.length > 0 ? parts.join(', ') : 'nothing else said: the usual of its kind is taken'
+  return parts.length > 0 ? parts.join(', ') : 'no other details: Presk uses the usual values'
 }
 const noted = ([entry]: Entry[]) => {
-  if (entry?.type === 'card-made') logged(`${entry.name} has a card`)
+  if (entry?.type === 'card-made') logged(`${entry.name}: card saved`)
 }
 function corrected(fact: Fact) {
   opened.value = undefined
-  logged(fact.type === 'card-made' ? `The card of ${fact.name} is corrected` : 'Corrected')
+  logged(fact.type === 'card-made' ? `${fact.name}: card corrected` : 'Corrected')
 }
 useHead({ title: 'Cards · Presk' })
 </script>
@@ -49,15 +49,14 @@ useHead({ title: 'Cards · Presk' })
       <section>
         <h1>Your own cards</h1>
         <p class="soft measure">
-          Yeasts, nutrients, cultures, fining agents, oak, sugars, bottles and closures as your packets describe them. They are offered
-          wherever such a thing is chosen, and their figures are reckoned with. What a packet does not say may stay open; the packet
-          always wins.
+          Yeasts, nutrients, cultures, fining agents, oak, sugars, bottles and closures as your packets describe them. Presk offers them
+          wherever you choose one, and uses their figures. Leave open what the packet does not say.
         </p>
         <UEmpty
           v-if="made.length === 0"
           icon="i-lucide-scroll-text"
-          title="No card yet"
-          description="Take a packet in hand and copy what it says."
+          title="No cards yet"
+          description="Take a packet and copy what it says."
           class="mt-6"
         />
         <ul v-else class="mt-4">
@@ -81,21 +80,21 @@ useHead({ title: 'Cards · Presk' })
                 <UButton
                   variant="ghost"
                   color="neutral"
-                  :aria-label="`Strike ${fact.name}`"
+                  :aria-label="`Delete ${fact.name}`"
                   @click="strike(fact.id, 'Card struck out', 'Struck out')"
-                >Strike</UButton
+                >Delete</UButton
                 >
               </span>
             </div>
             <div v-if="opened === fact.id" class="sheet p-4 my-2">
-              <EntryForm type="card-made" :fact="fact" send="Put it right" @done="corrected(fact)" @leave="opened = undefined" />
+              <EntryForm type="card-made" :fact="fact" send="Save changes" @done="corrected(fact)" @leave="opened = undefined" />
             </div>
           </li>
         </ul>
       </section>
       <aside class="sheet p-5 grid gap-3.5">
         <h2>From the packet</h2>
-        <EntryForm type="card-made" send="Keep the card" tall @done="noted" />
+        <EntryForm type="card-made" send="Save card" tall @done="noted" />
       </aside>
     </div>
   </div>

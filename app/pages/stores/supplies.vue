@@ -36,19 +36,20 @@ useHead({ title: 'Supplies · Presk' })
         <h1>
           {{
             !supplies.kept.value
-              ? 'What the lots will need'
+              ? 'What your lots will need'
               : short.length
                 ? `${COUNT[short.length] ?? `${short.length} things run`} short`
                 : toBuy.length
-                  ? 'Enough, without a reserve'
+                  ? 'Enough, but no reserve'
                   : 'Enough for all lots'
           }}
         </h1>
         <p class="soft">
-          {{ cellar.lots.filter((l) => isHeld(l)).length }} open lots and {{ cellar.state.arrivals.size }} still to come, from their
-          readings and plans; where nothing is measured, by what is usual. {{ Math.round(RESERVE * 100) }} % are kept as a reserve.
+          {{ cellar.lots.filter((l) => isHeld(l)).length }} open lots and {{ cellar.state.arrivals.size }} still to come. Amounts follow
+          from their readings and plans, or from usual values where nothing was measured, with a reserve of {{ Math.round(RESERVE * 100) }}
+          %.
         </p>
-        <p v-if="supplies.rows.value.length === 0" class="soft mt-4">No open lot, nothing expected: nothing is needed.</p>
+        <p v-if="supplies.rows.value.length === 0" class="soft mt-4">No open lots and nothing expected, so nothing is needed.</p>
         <ul class="rows">
           <li v-for="r in supplies.rows.value" :key="r.material" :class="{ short: r.short > 0 && supplies.kept.value }">
             <UButton
@@ -105,7 +106,7 @@ useHead({ title: 'Supplies · Presk' })
                 saySupplyFinding(x, (v) => supplies.amount(r, v))
               }}</FindingNote>
               <template v-if="r.shares">
-                <h3>If no more can be had</h3>
+                <h3>If you cannot get more</h3>
                 <ul class="shares">
                   <li v-for="(s, i) in r.shares" :key="i">
                     <span
@@ -114,13 +115,13 @@ useHead({ title: 'Supplies · Presk' })
                   </li>
                 </ul>
                 <p v-if="r.needs.some((n) => n.reason === 'acid')" class="soft small">
-                  The highest pH first: that is where spoilage is nearest.
+                  Highest pH first, because those wines spoil first.
                 </p>
               </template>
               <p v-if="r.starter">
-                Or build it up: {{ supplies.amount(r, r.usable) }} in boiled and cooled juice, fed every 12 hours, make a starter for all of
+                Or make a starter: {{ supplies.amount(r, r.usable) }} in boiled and cooled juice, fed every 12 hours, are enough for all of
                 them in <b>{{ r.starter.totalHours }} hours</b>:
-                {{ r.starter.steps.map((s) => f.words(f.volume(s.volumeL))).join(', then ') }}. Begin that long before crush day.
+                {{ r.starter.steps.map((s) => f.words(f.volume(s.volumeL))).join(', then ') }}. Start that long before crush day.
               </p>
               <PackageList :material="r.material" />
             </div>
@@ -136,7 +137,7 @@ useHead({ title: 'Supplies · Presk' })
           </li>
         </ul>
         <p v-else class="soft">Nothing to buy.</p>
-        <p v-if="toBuy.length"><UButton variant="link" @click="download">Take the list along</UButton></p>
+        <p v-if="toBuy.length"><UButton variant="link" @click="download">Download the list</UButton></p>
         <StockForm />
       </aside>
     </div>

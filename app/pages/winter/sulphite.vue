@@ -16,10 +16,10 @@ useHead({ title: 'Sulphite round · Presk' })
       <p class="soft"><NuxtLink to="/winter" class="textlink">The winter</NuxtLink></p>
       <h1>The month’s sulphite round</h1>
       <p class="soft">
-        In the order of the walk. Measure first where you can: each reading makes the dose, and what is learnt of the wine, better.
+        In the order of your cellar. Measure first where you can: each reading improves the dose and what Presk learns about the wine.
       </p>
     </header>
-    <p v-if="lines.length + unread.length === 0" class="soft">No wine is kept with sulphite yet.</p>
+    <p v-if="lines.length + unread.length === 0" class="soft">No wine needs sulphite yet.</p>
     <section v-if="toDose.length" class="sheet p-5 grid gap-3" aria-labelledby="weigh">
       <h2 id="weigh">To weigh today</h2>
       <dl class="pairs columns">
@@ -30,8 +30,9 @@ useHead({ title: 'Sulphite round · Presk' })
         <div><dt><b>{{ materialTitle(salt) }} in all</b></dt><dd><b>{{ f.words(f.powder(totalG)) }}</b></dd></div>
       </dl>
       <p class="soft small">
-        By millilitres: {{ f.words(f.powder((madeMl * stockGPerL) / 1000)) }} made up to {{ madeMl }} mL with cool water, fresh for the day.
-        The doses reach to the next round, five weeks on, by each wine’s own decay.
+        As a stock solution: {{ f.words(f.powder((madeMl * stockGPerL) / 1000)) }} made up to {{ madeMl }} mL with cool water, fresh for
+        the day.
+        The doses last until the next round in five weeks, at the rate each wine loses sulphite.
       </p>
     </section>
     <ol>

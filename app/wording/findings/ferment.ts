@@ -85,8 +85,8 @@ export const FERMENT: WordsFor<FermentSays> = {
   }),
   'slow': ({ daysBehind }) => ({
     title: 'Slow for its temperature',
-    reason: `About ${days(Math.max(1, daysBehind))} behind the slowest that is usual for such a must. Check for cold, hunger and too `
-      + 'little yeast now. Later, none of these can be put right.',
+    reason: `About ${days(Math.max(1, daysBehind))} behind the slowest usual ferment for this must. Check for cold, hunger and too `
+      + 'little yeast now. Later you cannot correct any of these.',
     action: 'Open the lot'
   }),
   'may-stop-sweet': ({ probability }) => ({

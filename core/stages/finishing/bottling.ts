@@ -35,16 +35,20 @@ const LAST: ReadonlySet<ConditionCode> = new Set(['sound', 'sulphite-for-bottle'
 /** Nothing settles it, or no more sulphite may go in: it is told elsewhere, and bottled knowingly. */
 const pastHelp = (c: Condition): boolean => c.code === 'no-malolactic-with-sorbate' || c.because === 'limit'
 /** Less than one bottle: a wine of its own no more, L. */
-const BOTTLE_L = 0.75
+export const BOTTLE_L = 0.75
 
 /** From when it only has to become clear and ripe: dry, or off its skins. */
 const restsSince = (lot: LotView): string =>
   [leesSince(lot) ?? wineFrom(lot), lot.pressedAt].filter((at) => at !== undefined).sort().at(-1) ?? lot.startedAt
 
+/** Months that such a wine rests before the bottle: from when, by when, and when it is late. */
+export const monthsOfRest = (lot: LotView): (typeof MONTHS)[keyof typeof MONTHS] =>
+  lot.plan.sparkling ? MONTHS.sparkling : lot.stream === 'kit' ? MONTHS.kit : MONTHS[lot.style]
+
 /** When such a wine goes to the bottle, from when it was a wine. */
 export function bottlingWindow(lot: LotView): { from: string, due: string, late: string } {
   const since = restsSince(lot)
-  const months = lot.plan.sparkling ? MONTHS.sparkling : lot.stream === 'kit' ? MONTHS.kit : MONTHS[lot.style]
+  const months = monthsOfRest(lot)
   return { from: later(since, months.from * MONTH_H), due: later(since, months.due * MONTH_H), late: later(since, months.late * MONTH_H) }
 }
 

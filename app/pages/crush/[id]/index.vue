@@ -29,7 +29,7 @@ useHead({ title: () => `${lot.value?.name ?? 'Lot'}, crush day · Presk` })
 
 <template>
   <div v-if="!lot" class="grid gap-3">
-    <h1>This lot is not in this cellar</h1>
+    <h1>This cellar has no such lot</h1>
     <p><NuxtLink to="/crush" class="textlink">Crush day</NuxtLink></p>
   </div>
   <div v-else class="one">
@@ -46,7 +46,7 @@ useHead({ title: () => `${lot.value?.name ?? 'Lot'}, crush day · Presk` })
     </header>
     <template v-if="lot.stream === 'test'">
       <p class="intro">
-        A bucket of fruit, a week, and an answer: what this vineyard’s fruit becomes, before you buy the rest. Nothing in it is for keeping.
+        A bucket of fruit and a week show what this vineyard’s fruit becomes, before you buy the rest. You do not keep this wine.
       </p>
       <StepTest :lot="lot" />
     </template>
@@ -54,7 +54,8 @@ useHead({ title: () => `${lot.value?.name ?? 'Lot'}, crush day · Presk` })
       <StepRail :lot-id="lot.id" :steps="steps" :colour="wineColour(lot)" :current="open?.code" />
       <div v-if="open" class="sheet open"><CrushStepForm :key="open.code" :lot="lot" :step="open" /></div>
       <p v-if="lot.inoculatedAt" class="done">
-        The yeast is in: crush day is over for this lot. <NuxtLink :to="`/lots/${lot.id}`" class="textlink">Go on to the ferment</NuxtLink>
+        The yeast is in, so crush day is over for this lot. <NuxtLink :to="`/lots/${lot.id}`" class="textlink">Go on to the
+          ferment</NuxtLink>
       </p>
     </template>
   </div>

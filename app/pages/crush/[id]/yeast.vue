@@ -20,7 +20,7 @@ useHead({ title: () => `Yeast for ${lot.value?.name ?? 'a lot'} · Presk` })
 
 <template>
   <div v-if="!lot" class="grid gap-3">
-    <h1>This lot is not in this cellar</h1>
+    <h1>This cellar has no such lot</h1>
     <p><NuxtLink to="/crush" class="textlink">Crush day</NuxtLink></p>
   </div>
   <div v-else class="yeast">
@@ -37,11 +37,11 @@ useHead({ title: () => `Yeast for ${lot.value?.name ?? 'a lot'} · Presk` })
     <template v-else>
       <h1>Yeast for {{ lot.name }}</h1>
       <FindingNote v-if="pitch?.status === 'waiting' && pitch.opensAt" tone="stop"
-      >Sulphite went in less than 12 hours ago: wait {{ hoursWords((Date.parse(pitch.opensAt) - Date.parse(now)) / 3_600_000) }} more,
+      >Sulphite went in less than 12 hours ago. Wait {{ hoursWords((Date.parse(pitch.opensAt) - Date.parse(now)) / 3_600_000) }} more,
         until {{ sayWhen(pitch.opensAt, now) }}.</FindingNote
       >
       <FindingNote v-if="before.length">Not done yet: {{ before.map((s) => sayStep(s).title.toLowerCase()).join(', ') }}.</FindingNote>
-      <FindingNote v-if="pitch?.over" tone="stop">More than a day since the sulphite. Pitch soon.</FindingNote>
+      <FindingNote v-if="pitch?.over" tone="stop">The sulphite went in more than a day ago. Pitch soon.</FindingNote>
       <SelectField
         v-if="lot.stream !== 'kit'"
         v-model="source"

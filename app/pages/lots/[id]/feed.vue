@@ -22,7 +22,7 @@ const keep = () =>
         sugarSteps: { material: material.value, totalG: plan.value.totalG, parts: plan.value.parts }
       }
     ],
-    'Planned; each part is asked for in its time'
+    'Plan saved. Presk asks for each part when it is due.'
   )
 const wentIn = (actual: number, byStock: boolean) =>
   log.write([log.addition(step.value!.material, step.value!.grams, actual, byStock, { purpose: 'fed in steps' })], 'A part is in')
@@ -31,7 +31,7 @@ useHead({ title: () => `Feed in steps, ${lot.value?.name ?? ''} · Presk` })
 
 <template>
   <div v-if="!lot" class="grid gap-3">
-    <h1>This lot is not in this cellar</h1>
+    <h1>This cellar has no such lot</h1>
     <p><NuxtLink to="/lots" class="textlink">All lots</NuxtLink></p>
   </div>
   <div v-else class="grid gap-5 max-w-(--measure)">
@@ -39,11 +39,11 @@ useHead({ title: () => `Feed in steps, ${lot.value?.name ?? ''} · Presk` })
       <p class="soft"><NuxtLink :to="`/lots/${lot.id}`" class="textlink">{{ lot.name }}</NuxtLink></p>
       <h1>Feed it in steps</h1>
       <p class="soft">
-        For more alcohol than a must can bear at once: sugar, honey or concentrate in parts, each when the last is nearly gone.
+        For a strong wine, sugar, honey or concentrate goes in by parts, each when the last one is nearly used up.
       </p>
     </header>
-    <p v-if="!fits">It ferments no more: nothing is fed now.</p>
-    <p v-else-if="lot.alcoholic === 'stuck'" role="alert">It stands still. Sugar does not wake a stuck yeast: restart it first.</p>
+    <p v-if="!fits">Fermentation is over. Nothing more goes in.</p>
+    <p v-else-if="lot.alcoholic === 'stuck'" role="alert">Fermentation is stuck. Sugar does not restart it, so restart it first.</p>
     <section v-if="step" class="sheet p-5 grid gap-3">
       <h2>{{ step.of > 1 ? `Part ${step.part} of ${step.of}` : 'All of it at once' }}</h2>
       <p v-if="!step.ready" class="soft">
@@ -57,21 +57,21 @@ useHead({ title: () => `Feed in steps, ${lot.value?.name ?? ''} · Presk` })
         :saving="log.saving.value"
         @log="wentIn"
       />
-      <p class="soft">Dissolve it in some of its own must first. Powder or thick honey tipped into a gassy must erupts.</p>
+      <p class="soft">Dissolve it in some of the must first. Powder or thick honey makes a gassy must foam over.</p>
     </section>
     <section v-if="fits" class="grid gap-4">
       <h2>{{ lot.sugarSteps ? 'Plan it anew' : 'How much' }}</h2>
-      <p v-if="potential === undefined" class="soft">Measure the sugar first: how much is wanted goes by what is there.</p>
+      <p v-if="potential === undefined" class="soft">Measure the sugar first. The amount depends on it.</p>
       <template v-else>
         <div class="tries">
-          <SelectField v-model="material" label="Of what" :items="sweeteners" />
-          <QuantityField label="Alcohol it shall come to" :field="wanted" unit-label="% vol" :hint="`${potential.toFixed(1)} without it`" />
+          <SelectField v-model="material" label="Feed with" :items="sweeteners" />
+          <QuantityField label="Alcohol wanted" :field="wanted" unit-label="% vol" :hint="`${potential.toFixed(1)} without it`" />
         </div>
         <FindingNote v-if="wanted.value !== undefined && wanted.value <= potential">
-          It comes to {{ potential.toFixed(1) }} % vol without any.
+          Without any it reaches {{ potential.toFixed(1) }} % vol.
         </FindingNote>
         <FindingNote v-if="wanted.value !== undefined && tolerance !== undefined && wanted.value > tolerance" tone="stop">
-          Its yeast bears {{ tolerance }} % vol by its card: beyond that it stays sweet.
+          Its yeast tolerates {{ tolerance }} % vol. Beyond that the wine stays sweet.
         </FindingNote>
         <dl v-if="plan" class="pairs">
           <div><dt>In all</dt><dd class="figure">{{ f.words(f.powder(plan.totalG)) }}</dd></div>
@@ -82,13 +82,13 @@ useHead({ title: () => `Feed in steps, ${lot.value?.name ?? ''} · Presk` })
             <dt>{{ plan.parts > 1 ? 'Each when' : 'At once, when' }} it is down to</dt>
             <dd class="figure">{{ FEED_AT_SG.toFixed(3) }}</dd>
           </div>
-          <div><dt>Then there are</dt><dd class="figure">{{ f.words(f.volume(plan.newVolumeL)) }}</dd></div>
+          <div><dt>New volume</dt><dd class="figure">{{ f.words(f.volume(plan.newVolumeL)) }}</dd></div>
         </dl>
         <p v-if="plan" class="soft small">
           16.83 g of sugar make 1 % vol (EU wine rules); at most 40 g of sugar in a litre at once, and at {{ FEED_AT_SG.toFixed(3) }}:
           common practice, no source. Honey has hardly any nitrogen: feed the yeast as well.
         </p>
-        <div><UButton size="xl" :disabled="!plan" :loading="log.saving.value" @click="keep">Plan it so</UButton></div>
+        <div><UButton size="xl" :disabled="!plan" :loading="log.saving.value" @click="keep">Save this plan</UButton></div>
       </template>
       <CautionNote code="limits" />
     </section>

@@ -50,7 +50,7 @@ const benches = computed(() => {
     ...(isFermenting(l) && isOnSkins(l) ? [{ to: `/lots/${l.id}/press`, label: 'Press day' }] : []),
     ...(l.alcoholic === 'stuck' ? [{ to: `/lots/${l.id}/restart`, label: 'Restart' }] : []),
     { to: `/bench/measure?lot=${l.id}`, label: 'Measure' },
-    ...(isFermenting(l) ? [{ to: `/bench/heat?lot=${l.id}`, label: 'Ice and warmth' }] : []),
+    ...(isFermenting(l) ? [{ to: `/bench/heat?lot=${l.id}`, label: 'Cooling and heating' }] : []),
     ...(!must.value && l.stream !== 'test' && l.stream !== 'kit' ? [{ to: `/lots/${l.id}/malolactic`, label: 'Malolactic' }] : []),
     { to: `/bench/sulphite?lot=${l.id}`, label: 'Sulphite' },
     ...(must.value || l.stream === 'test' ? [] : [{ to: `/lots/${l.id}/move`, label: 'Move wine' }]),
@@ -62,7 +62,7 @@ const benches = computed(() => {
       : []),
     ...(!must.value && !isFermenting(l) && l.stream !== 'test' ? [{ to: `/lots/${l.id}/ready`, label: 'Ready?' }] : []),
     ...(isWine(l) && l.stream !== 'test' ? [{ to: `/lots/${l.id}/labels`, label: 'Labels' }] : []),
-    { to: `/bench?lot=${l.id}`, label: 'All of the bench' }
+    { to: `/bench?lot=${l.id}`, label: 'All tools' }
   ].filter((b) => b.to !== item.value?.next.to)
 })
 /** What it is and what comes next stand at once; all else follows in tasks of its own, so that none is long. */
@@ -82,8 +82,8 @@ useHead({ title: () => `${lot.value?.name ?? 'Lot'} · Presk` })
 
 <template>
   <div v-if="!lot" class="grid gap-3">
-    <h1>This lot is not in this cellar</h1>
-    <p>It may be in the {{ cellar.isDemo ? 'own' : 'demo' }} cellar, or not have been imported here.</p>
+    <h1>This cellar has no such lot</h1>
+    <p>It may be in your {{ cellar.isDemo ? 'own' : 'demo' }} cellar, or it was not imported here.</p>
     <p><NuxtLink to="/lots" class="textlink">All lots</NuxtLink></p>
   </div>
   <div v-else class="lot">
@@ -135,22 +135,22 @@ useHead({ title: () => `${lot.value?.name ?? 'Lot'} · Presk` })
           <UButton v-if="!decides && item.next.to && item.next.words.action" :to="item.next.to" size="xl" class="basis-full">{{
             item.next.words.action
           }}</UButton>
-          <FoldOut v-if="answered && !decides" label="Other ways" class="basis-full"><WaysOut :finding="answered" hints /></FoldOut>
+          <FoldOut v-if="answered && !decides" label="Other options" class="basis-full"><WaysOut :finding="answered" hints /></FoldOut>
           <UButton v-for="b in benches" :key="b.to" :to="b.to" size="lg" variant="outline">{{ b.label }}</UButton>
         </div>
       </section>
       <LotEnding v-if="isHeld(lot) && !lot.bacteriaAt && !lot.freeSo2?.value" :lot="lot" />
       <LotForecast v-if="isFermenting(lot)" :lot="lot" />
       <LotUpkeep v-if="soon && kept" :lot="lot" />
-      <section v-if="faults.length" class="grid gap-2" aria-label="What was tasted">
-        <h2>What was tasted</h2>
+      <section v-if="faults.length" class="grid gap-2" aria-label="Tasting">
+        <h2>Faults found when tasting</h2>
         <LazyTastedFaults :lot="lot" :faults="faults" />
       </section>
       <LotCost :lot="lot" />
       <LotFollowed v-if="isFermenting(lot)" :key="lot.id" :lot="lot" />
       <LotInFerment v-if="isFermenting(lot)" :lot="lot" />
     </div>
-    <div v-if="findingsSoon && item?.findings.length" class="findings" role="region" aria-label="Worth knowing">
+    <div v-if="findingsSoon && item?.findings.length" class="findings" role="region" aria-label="Good to know">
       <FindingLine v-for="s in item.findings" :key="s.finding.key" :said="s" @entry="showEntry" />
     </div>
     <p v-if="lot.sources.length > 1" class="findings">

@@ -20,13 +20,13 @@ const alcohol = computed(() => {
 })
 async function submit() {
   if (!(await labels.save())) return focusWrong()
-  logged('The labels are in your downloads')
+  logged('Labels saved to your downloads')
 }
 useHead({ title: () => `Labels ${lot.value?.name ?? ''} · Presk` })
 </script>
 
 <template>
-  <p v-if="!lot">This lot is not in this cellar. <NuxtLink to="/lots" class="textlink">All lots</NuxtLink></p>
+  <p v-if="!lot">This cellar has no such lot. <NuxtLink to="/lots" class="textlink">All lots</NuxtLink></p>
   <form v-else novalidate class="grid grid-cols-1 gap-6" @submit.prevent="submit">
     <div>
       <p class="soft">
@@ -34,7 +34,7 @@ useHead({ title: () => `Labels ${lot.value?.name ?? ''} · Presk` })
       </p>
       <h1>Labels</h1>
     </div>
-    <p v-if="labels.failed" class="message" role="alert">What draws the labels did not come. Load the page again.</p>
+    <p v-if="labels.failed" class="message" role="alert">The label designer did not load. Load the page again.</p>
     <URadioGroup
       v-model="labels.layout"
       legend="Which"
@@ -59,24 +59,24 @@ useHead({ title: () => `Labels ${lot.value?.name ?? ''} · Presk` })
             v-model="labels.own"
             label="A line of your own"
             :maxlength="90"
-            hint="where it grew, for whom, a year to remember"
+            hint="where it grew, who it is for"
           />
           <SelectField v-model="labels.sheetKey" label="Sheet" :items="sheets" />
           <SelectField v-if="labels.sizes.length > 1" v-model="sizeText" label="Bottle" :items="sizeItems" />
           <QuantityField label="How many" :field="labels.fields.count" />
-          <QuantityField label="First free label" :field="labels.fields.from" hint="1 for a whole sheet" />
+          <QuantityField label="First free label" :field="labels.fields.from" hint="1 for a new sheet" />
         </div>
         <div class="grid gap-2">
           <USwitch
             v-model="labels.code"
-            label="Code with its short record"
+            label="QR code with a short record"
             description="plain text, read by any phone, without a network"
           />
           <USwitch v-model="labels.notForSale" label="“Made at home, not for sale”" />
         </div>
-        <FindingNote v-if="isFermenting(lot)" tone="ask"> It still ferments: its alcohol is that of today. </FindingNote>
+        <FindingNote v-if="isFermenting(lot)" tone="ask"> It is still fermenting. The label shows today’s alcohol. </FindingNote>
         <FindingNote v-if="labels.missing.length" tone="ask">
-          Its letters have no {{ labels.missing.join(' ') }}: it would print as an empty box.
+          The label font has no {{ labels.missing.join(' ') }}. It would print as an empty box.
         </FindingNote>
         <dl class="pairs">
           <div>
@@ -85,7 +85,7 @@ useHead({ title: () => `Labels ${lot.value?.name ?? ''} · Presk` })
               <b class="figure">{{ alcohol.percent }} % vol</b>
               <span class="soft small block">
                 from {{ alcohol.value.toFixed(1) }} ± {{ alcohol.uncertainty.toFixed(1) }}, to the next half
-                <template v-if="!alcohol.sure"> · it may be more than half a per cent off</template>
+                <template v-if="!alcohol.sure"> · it may be out by more than half a per cent</template>
               </span>
             </dd>
             <dd v-else class="soft">not known, and left out</dd>
@@ -93,7 +93,7 @@ useHead({ title: () => `Labels ${lot.value?.name ?? ''} · Presk` })
           <div>
             <dt>Allergens</dt>
             <dd>
-              {{ labels.words?.contains || 'none known of'
+              {{ labels.words?.contains || 'none known'
               }}<span class="soft small block">from what went in, and what came in with other lots</span>
             </dd>
           </div>
@@ -104,7 +104,7 @@ useHead({ title: () => `Labels ${lot.value?.name ?? ''} · Presk` })
             </dd>
           </div>
         </dl>
-        <FoldOut label="The printer is a little off">
+        <FoldOut label="Adjust for the printer">
           <div class="tries">
             <QuantityField label="To the right, mm" :field="labels.fields.right" />
             <QuantityField label="Down, mm" :field="labels.fields.down" />
@@ -112,11 +112,10 @@ useHead({ title: () => `Labels ${lot.value?.name ?? ''} · Presk` })
         </FoldOut>
         <div class="ways">
           <UButton type="submit" size="xl" icon="i-lucide-download" :loading="labels.busy">Save the PDF</UButton>
-          <span class="soft small">Print it at 100 %, not “fit to page”.</span>
+          <span class="soft small">Print at 100 %, not “fit to page”.</span>
         </div>
         <p class="soft small">
-          Home-made wine is usually not for sale, and what a label must say differs by country. Whoever is given a bottle should know what
-          is in it.
+          Home-made wine may usually not be sold, and label rules differ by country. Tell anyone you give a bottle what is in it.
         </p>
       </div>
       <LabelSheet

@@ -14,10 +14,10 @@ const f = useFormat()
 const lot = computed(() => cellar.lotOf(String(route.params.id)))
 const bench = lot.value && useMalolactic(() => lot.value!)
 const TITLE = {
-  'to-come': 'Malolactic is to come',
+  'to-come': 'Malolactic has not started',
   'under-way': 'Malolactic is under way',
-  'nearly': 'Malolactic is nearly through',
-  'done': 'Malolactic is over',
+  'nearly': 'Malolactic has nearly finished',
+  'done': 'Malolactic has finished',
   'not-wanted': 'No malolactic'
 } as const
 const wants = computed(() => lot.value && lot.value.plan.malolactic)
@@ -45,7 +45,7 @@ useHead({ title: () => `Malolactic, ${lot.value?.name ?? ''} · Presk` })
 </script>
 
 <template>
-  <p v-if="!lot || !bench">This lot is not in this cellar. <NuxtLink to="/lots" class="textlink">All lots</NuxtLink></p>
+  <p v-if="!lot || !bench">This cellar has no such lot. <NuxtLink to="/lots" class="textlink">All lots</NuxtLink></p>
   <div v-else class="beside">
     <section class="grid gap-7 content-start">
       <div>
@@ -53,16 +53,16 @@ useHead({ title: () => `Malolactic, ${lot.value?.name ?? ''} · Presk` })
         <h1>{{ TITLE[lot.malolactic] }}</h1>
         <p v-if="working && lot.bacteriaAt" class="soft">The bacteria went in {{ sayWhen(lot.bacteriaAt, now) }}.</p>
         <p v-if="inDays && working" class="mt-2">
-          <span class="figure when">Likely over {{ likely }}</span>
+          <span class="figure when">Likely to finish {{ likely }}</span>
           <span class="soft block">Malic acid now about {{ bench.course.value!.malicNow.mid.toFixed(1) }} g/L, forecast.</span>
         </p>
-        <p v-if="bench.endedAt.value" class="soft">Found to be over {{ sayWhen(bench.endedAt.value, now) }}.</p>
+        <p v-if="bench.endedAt.value" class="soft">Found to have finished {{ sayWhen(bench.endedAt.value, now) }}.</p>
       </div>
 
       <FindingNote v-if="open && lot.plan.sulphite !== 'none'" tone="ask">
-        <b>Now it wants its sulphite, within days.</b>
+        <b>Add sulphite within a few days.</b>
         <template v-if="lot.ph"> Its pH is {{ lot.ph.origin === 'measured' ? '' : 'about ' }}{{ lot.ph.value.toFixed(2) }} now{{
-          lot.ph.origin === 'measured' ? '.' : ', by the acid model: measure it, the dose goes by it.'
+          lot.ph.origin === 'measured' ? '.' : ', by the acid model. Measure it, because the dose depends on it.'
         }}</template>
         <span class="ways mt-2">
           <UButton :to="`/bench/measure?lot=${lot.id}`" size="lg" variant="outline">Measure pH</UButton>
@@ -71,18 +71,19 @@ useHead({ title: () => `Malolactic, ${lot.value?.name ?? ''} · Presk` })
       </FindingNote>
 
       <section v-if="working" class="grid gap-3">
-        <h2>Look at it</h2>
+        <h2>Look and test</h2>
         <MalicLooks :bench="bench" />
       </section>
       <section v-if="working && bench.course.value && lot.bacteriaAt" class="grid gap-2">
-        <h2>Where it is going</h2>
+        <h2>Forecast</h2>
         <MalicChart :course="bench.course.value" :bacteria-at="lot.bacteriaAt" />
-        <p class="soft small">Malic acid, g/L; the band holds four of five such wines. Over at 0.1.</p>
+        <p class="soft small">Malic acid, g/L. Four of five such wines lie in the band. Malolactic has finished at 0.1 g/L of malic
+          acid.</p>
       </section>
 
       <section v-if="lot.malolactic === 'to-come' && bench.conditions.value" class="grid gap-3">
         <h2>The bacteria</h2>
-        <p v-if="isMust(lot)" class="soft">They go in with the yeast or later, never into a must alone.</p>
+        <p v-if="isMust(lot)" class="soft">Add them with the yeast or later, never to a must without yeast.</p>
         <template v-else>
           <SelectField v-if="bench.cultures.value.length > 1" v-model="bench.culture.value" label="Culture" :items="bench.cultures.value" />
           <WentIn
@@ -96,33 +97,33 @@ useHead({ title: () => `Malolactic, ${lot.value?.name ?? ''} · Presk` })
             <li v-for="h in HYDRATION" :key="h">{{ f.degrees(h) }}</li>
           </ol>
           <p class="soft small">
-            1 g in 100 L is usual (common practice); the packet of your culture wins. A packet meant for
-            more may go in whole: too many do no harm, too few do. Cards of your own stand in Stores.
+            1 g for 100 L is usual (common practice); follow the packet of your culture. You can use a larger packet whole: too many
+            bacteria do no harm, too few do. Add your own cultures in Stores.
           </p>
         </template>
       </section>
 
       <section v-if="bench.conditions.value && lot.malolactic !== 'done' && lot.stream !== 'kit'" class="grid gap-2">
         <h2>
-          What bacteria find: {{ sayScore(bench.conditions.value.score) }}{{
-            bench.conditions.value.taken.length ? ', as far as it was measured' : ''
+          Conditions for bacteria: {{ sayScore(bench.conditions.value.score) }}{{
+            bench.conditions.value.taken.length ? ', as far as measured' : ''
           }}
         </h2>
         <MalolacticConditions :lot="lot" :found="bench.conditions.value" />
       </section>
       <p v-else-if="!lot.ph" class="soft">
-        Measure its pH first. <NuxtLink :to="`/bench/measure?lot=${lot.id}`" class="textlink">Measure</NuxtLink>
+        Measure the pH first. <NuxtLink :to="`/bench/measure?lot=${lot.id}`" class="textlink">Measure</NuxtLink>
       </p>
 
       <section v-if="wants === 'blocked' && isWine(lot)" class="grid gap-2">
         <h2>Blocked on purpose</h2>
-        <p>Free SO₂ for 0.8 mg/L molecular at its pH, off the lees, kept under {{ f.degrees('12 °C') }}, and filtered before the bottle.</p>
-        <p class="soft">What malic acid is left stays a risk: a bottle that stands warm may begin, unless it was filtered to 0.45 µm.</p>
+        <p>Keep free SO₂ at 0.8 mg/L molecular, rack off the lees, keep it under {{ f.degrees('12 °C') }}, and filter before bottling.</p>
+        <p class="soft">Any malic acid left is a risk: a warm bottle may start malolactic unless the wine was filtered to 0.45 µm.</p>
       </section>
     </section>
     <aside class="grid gap-5 content-start">
       <div class="grid gap-2">
-        <h2>Wanted or not</h2>
+        <h2>Do you want malolactic?</h2>
         <p><b>{{ DECISION[bench.decision.value.advice] }}.</b></p>
         <p v-for="r in bench.decision.value.because" :key="r" class="soft">{{ DECISION_REASON[r] }}</p>
         <SelectField v-if="lot.stream !== 'kit'" v-model="wish" label="Malolactic in this lot" :words="MALOLACTIC" />
@@ -133,7 +134,7 @@ useHead({ title: () => `Malolactic, ${lot.value?.name ?? ''} · Presk` })
           <dd class="soft small">{{ t.hint }}</dd>
         </div>
       </dl>
-      <p v-if="working" class="soft small">No sulphite before its end: it may stop it for good.</p>
+      <p v-if="working" class="soft small">No sulphite before it has finished: it may stop for good.</p>
     </aside>
   </div>
 </template>

@@ -14,11 +14,11 @@ const cases = (Object.keys(MOVE_AS) as MoveAs[]).map((value) => ({ value, ...MOV
 const airs = computed(() => (Object.keys(AIR) as (keyof typeof AIR)[]).map((value) => ({ value, ...AIR[value] })))
 const LEFT = [
   { value: true, label: 'Lees', hint: 'poured away' },
-  { value: false, label: 'Wine', hint: 'it stays where it is' }
+  { value: false, label: 'Wine', hint: 'stays where it is' }
 ]
 const OWN = [
   { value: false, label: 'The same lot', hint: 'in two vessels' },
-  { value: true, label: 'A lot of its own', hint: 'goes its own way from here' }
+  { value: true, label: 'A new lot', hint: 'with its own history from here' }
 ]
 const errorOf = (field: string) => (wrong.value?.field === field ? wrong.value.reason : undefined)
 const DONE: Record<MoveAs, string> = { 'rack': 'racked', 'split': 'split', 'top-up': 'topped up', 'combine': 'combined' }
@@ -35,7 +35,7 @@ useHead({ title: () => `${MOVE_AS[as.value].label} ${lot.value?.name ?? ''} · P
 </script>
 
 <template>
-  <p v-if="!lot">This lot is not in this cellar. <NuxtLink to="/lots" class="textlink">All lots</NuxtLink></p>
+  <p v-if="!lot">This cellar has no such lot. <NuxtLink to="/lots" class="textlink">All lots</NuxtLink></p>
   <form v-else class="beside" novalidate @submit.prevent="log">
     <section class="grid gap-6 content-start">
       <div>
@@ -44,20 +44,20 @@ useHead({ title: () => `${MOVE_AS[as.value].label} ${lot.value?.name ?? ''} · P
         </p>
         <h1>{{ MOVE_TITLE[as](lot.name) }}</h1>
       </div>
-      <p v-if="!isHeld(lot)" class="soft">Nothing is held of it any more.</p>
+      <p v-if="!isHeld(lot)" class="soft">This lot holds no wine any more.</p>
       <template v-else>
-        <ChoiceTiles v-model="as" legend="How it is moved" :items="cases" :least="150" />
+        <ChoiceTiles v-model="as" legend="What are you doing?" :items="cases" :least="150" />
         <p v-if="isFermenting(lot) && isOnSkins(lot)">
-          It is on its skins: free run and press wine are told on
+          It is on its skins. Log free run and press wine on
           <NuxtLink :to="`/lots/${lot.id}/press`" class="textlink">press day</NuxtLink>.
         </p>
 
         <template v-if="as === 'rack' || as === 'split'">
-          <SelectField v-if="ourItems.length > 1" v-model="ours" label="Out of" :items="ourItems" />
+          <SelectField v-if="ourItems.length > 1" v-model="ours" label="From" :items="ourItems" />
           <p>
             {{ f.words(f.volume(held)) }} in {{ nameOf(ours)
             }}<template v-if="as === 'rack'"
-            >; about <b class="figure">{{ f.words(f.volume(expectedL)) }}</b> to expect net of lees</template
+            >; about <b class="figure">{{ f.words(f.volume(expectedL)) }}</b> expected net of lees</template
             >.
           </p>
           <MoveRows :move="move" />
@@ -68,37 +68,38 @@ useHead({ title: () => `${MOVE_AS[as.value].label} ${lot.value?.name ?? ''} · P
             :items="LEFT"
           />
           <template v-if="as === 'split'">
-            <ChoiceTiles v-model="move.ownLot.value" legend="The part goes on as" :items="OWN" :least="190" />
-            <TextField v-if="move.ownLot.value" v-model="move.ownName.value" label="Its name" :maxlength="80" :error="errorOf('ownName')" />
+            <ChoiceTiles v-model="move.ownLot.value" legend="This part becomes" :items="OWN" :least="190" />
+            <TextField v-if="move.ownLot.value" v-model="move.ownName.value" label="Name" :maxlength="80" :error="errorOf('ownName')" />
           </template>
         </template>
 
         <template v-else-if="as === 'top-up'">
-          <SelectField v-if="ourItems.length > 1" v-model="ours" label="Which vessel is filled up" :items="ourItems" />
+          <SelectField v-if="ourItems.length > 1" v-model="ours" label="Vessel to top up" :items="ourItems" />
           <p>
             <b class="figure">{{ f.words(f.volume(move.topRoom.value)) }}</b> of air over {{ f.words(f.volume(held)) }} in
             {{ nameOf(ours) }}.
           </p>
           <p v-if="move.toppers.value.length === 0" class="soft">
-            No other wine lies here. A sound bought wine like it does as well: start a lot of it. Or marbles, or a smaller vessel.
+            There is no other wine to top up with. You can use a sound bought wine like it: start a lot for it. Or use marbles, or a
+            smaller vessel.
           </p>
           <template v-else>
             <SelectField
               v-model="move.topper.value"
               label="With"
               :items="move.toppers.value"
-              placeholder="choose a wine, the likest first"
+              placeholder="choose a wine, most similar first"
               :error="errorOf('topper')"
             />
             <MeetingNotes :parts="move.meeting.value" />
-            <QuantityField label="Went in" :field="move.topL" :error="errorOf('topL')" />
+            <QuantityField label="Amount added" :field="move.topL" :error="errorOf('topL')" />
           </template>
         </template>
 
         <template v-else>
-          <SelectField v-if="ourItems.length > 1" v-model="ours" label="Out of" :items="ourItems" />
+          <SelectField v-if="ourItems.length > 1" v-model="ours" label="From" :items="ourItems" />
           <p v-else>{{ f.words(f.volume(held)) }} in {{ nameOf(ours) }}.</p>
-          <p v-if="move.partners.value.length === 0" class="soft">There is no other lot to come into.</p>
+          <p v-if="move.partners.value.length === 0" class="soft">There is no other lot to blend into.</p>
           <template v-else>
             <SelectField
               v-model="move.partner.value"
@@ -108,7 +109,7 @@ useHead({ title: () => `${MOVE_AS[as.value].label} ${lot.value?.name ?? ''} · P
               :error="errorOf('partner')"
             />
             <MeetingNotes :parts="move.meeting.value" />
-            <QuantityField label="Went over" :field="move.combineL" :error="errorOf('combineL')" />
+            <QuantityField label="Amount moved" :field="move.combineL" :error="errorOf('combineL')" />
             <ChoiceTiles
               v-if="(move.combineL.value ?? 0) > 0 && held - (move.combineL.value ?? 0) > 0.05"
               v-model="isLees"
@@ -122,7 +123,7 @@ useHead({ title: () => `${MOVE_AS[as.value].label} ${lot.value?.name ?? ''} · P
           <ChoiceTiles v-model="air" legend="Air" :items="airs" :least="170" />
           <p v-if="advice" class="soft small">{{ AIR_BECAUSE[advice.because] }}</p>
           <FindingNote v-if="advice && air === 'splashed' && advice.air === 'quiet'" tone="ask">
-            It smells of nothing that air would drive off.
+            It has no smell that air would remove.
           </FindingNote>
         </div>
         <MoveSulphite v-if="as === 'rack'" :move="move" />
@@ -132,7 +133,7 @@ useHead({ title: () => `${MOVE_AS[as.value].label} ${lot.value?.name ?? ''} · P
     </section>
     <aside v-if="isHeld(lot)" class="grid gap-4 content-start" aria-live="polite">
       <h2>Before and after</h2>
-      <p v-if="shelf.length === 0" class="soft small">Say where it goes, and it is drawn here.</p>
+      <p v-if="shelf.length === 0" class="soft small">Choose where it goes, and Presk draws it here.</p>
       <MoveShelf :move="move" />
       <MoveBlended v-if="blended" :blended="blended" />
       <CautionNote code="fullGlass" />

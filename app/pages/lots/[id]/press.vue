@@ -17,7 +17,7 @@ const TASTE = [
 ]
 const APART = [
   { value: true, label: 'Two lots', hint: 'free run and press wine apart' },
-  { value: false, label: 'One lot', hint: 'together again' }
+  { value: false, label: 'One lot', hint: 'together' }
 ]
 const apart = computed({ get: () => bench?.keepsApart.value ?? false, set: (is: boolean) => bench && (bench.apart.value = is) })
 /** What is only expected has two figures that matter. */
@@ -30,7 +30,7 @@ const rows = computed(() => {
     ? [
         { what: 'Free run', band: day.freeRunL },
         { what: 'Press wine', band: day.pressL },
-        { what: 'Gross lees of it', band: day.leesL }
+        { what: 'Gross lees in it', band: day.leesL }
       ]
     : []
 })
@@ -44,31 +44,31 @@ useHead({ title: () => `Press day, ${lot.value?.name ?? ''} · Presk` })
 </script>
 
 <template>
-  <p v-if="!lot || !bench">This lot is not in this cellar. <NuxtLink to="/lots" class="textlink">All lots</NuxtLink></p>
+  <p v-if="!lot || !bench">This cellar has no such lot. <NuxtLink to="/lots" class="textlink">All lots</NuxtLink></p>
   <form v-else class="beside" novalidate @submit.prevent="log">
     <section class="grid gap-5">
       <div>
         <p class="soft"><NuxtLink :to="`/lots/${lot.id}`" class="textlink">{{ lot.name }}</NuxtLink></p>
-        <h1>{{ bench.day.value?.ready ? 'Press it' : 'Not yet, by its school' }}</h1>
+        <h1>{{ bench.day.value?.ready ? 'Time to press' : 'Not ready to press' }}</h1>
         <p v-for="x in bench.day.value?.findings ?? []" :key="x.code" class="soft">{{ sayPress(x) }}</p>
       </div>
-      <ChoiceTiles v-model="bench.school.value" legend="School" :items="schools" :least="170" />
-      <ChoiceTiles v-model="bench.tannin.value" legend="Skins and seeds taste" :items="TASTE" :least="130" />
+      <ChoiceTiles v-model="bench.school.value" legend="Method" :items="schools" :least="170" />
+      <ChoiceTiles v-model="bench.tannin.value" legend="Taste of skins and seeds" :items="TASTE" :least="130" />
       <CautionNote code="press" />
       <CautionNote code="carbonDioxide" />
       <p>{{ HARD_PRESS }}</p>
-      <h2>What came of it</h2>
+      <h2>What you got</h2>
       <div class="tries">
         <QuantityField label="Free run" :field="bench.free" />
         <SelectField v-model="bench.freeVessel.value" label="Into" :items="bench.freePlaces.value" />
-        <QuantityField label="Press wine" :field="bench.pressed" hint="Empty if there was none" />
+        <QuantityField label="Press wine" :field="bench.pressed" hint="leave empty if there was none" />
         <SelectField v-model="bench.pressVessel.value" label="Into" :items="bench.pressPlaces.value" />
       </div>
-      <ChoiceTiles v-model="apart" legend="Kept as" :items="APART" :least="160" />
-      <UButton type="submit" size="xl" class="justify-self-start">Log the pressing</UButton>
+      <ChoiceTiles v-model="apart" legend="Keep as" :items="APART" :least="160" />
+      <UButton type="submit" size="xl" class="justify-self-start">Log pressing</UButton>
     </section>
     <aside>
-      <h2 class="mb-2">To expect</h2>
+      <h2 class="mb-2">Expected</h2>
       <dl>
         <div v-for="r in rows" :key="r.what">
           <dt>{{ r.what }}</dt>
@@ -78,8 +78,9 @@ useHead({ title: () => `Press day, ${lot.value?.name ?? ''} · Presk` })
         </div>
       </dl>
       <p v-if="bench.day.value" class="soft small">
-        Off the gross lees {{ bench.day.value.firstRackingH.from }} to {{ bench.day.value.firstRackingH.to }} hours after pressing. Common
-        practice; measure what really comes.
+        Rack off the gross lees {{ bench.day.value.firstRackingH.from }} to {{ bench.day.value.firstRackingH.to }} hours after pressing.
+        Common
+        practice; measure what you really get.
       </p>
     </aside>
   </form>

@@ -18,8 +18,8 @@ const items = GATES.map((value) => ({ value, ...GATE[value] }))
 /** Where the work is done. */
 const NEXT: Record<Gate, { to: (id: string) => string, label: string }> = {
   'fining': { to: (id) => `/bench/trial?lot=${id}`, label: 'A bench trial' },
-  'cold': { to: (id) => `/bench/cold?lot=${id}`, label: 'What the cold will do' },
-  'blending': { to: () => '/bench/blend', label: 'To the blend' },
+  'cold': { to: (id) => `/bench/cold?lot=${id}`, label: 'Cold stabilising' },
+  'blending': { to: () => '/bench/blend', label: 'Blend' },
   'sweetening': { to: (id) => `/bench/sweet?lot=${id}`, label: 'Sweeten it' },
   'bottling-still': { to: (id) => `/bench/bottles?lot=${id}`, label: 'Bottling day' },
   'bottling-sparkling': { to: (id) => `/bench/sparkling?lot=${id}`, label: 'Work out the pressure' }
@@ -32,30 +32,30 @@ useHead({ title: () => `Ready? ${lot.value?.name ?? ''} · Presk` })
 </script>
 
 <template>
-  <p v-if="!lot">This lot is not in this cellar. <NuxtLink to="/lots" class="textlink">All lots</NuxtLink></p>
+  <p v-if="!lot">This cellar has no such lot. <NuxtLink to="/lots" class="textlink">All lots</NuxtLink></p>
   <div v-else class="grid gap-6">
     <div>
       <p class="soft"><NuxtLink :to="`/lots/${lot.id}`" class="textlink">{{ lot.name }}</NuxtLink></p>
       <h1>{{ ready ? 'Ready' : 'Not ready' }}: {{ GATE[gate].label.toLowerCase() }}</h1>
       <p class="soft">
-        <b class="figure">{{ counts.met }} of {{ counts.of }}</b> conditions are met. What nobody looked at counts as open.
+        <b class="figure">{{ counts.met }} of {{ counts.of }}</b> conditions are met. Anything not checked counts as open.
       </p>
     </div>
-    <p v-if="!isHeld(lot)" class="soft">Nothing is held of it any more.</p>
+    <p v-if="!isHeld(lot)" class="soft">This lot holds no wine any more.</p>
     <template v-else>
-      <ChoiceTiles v-model="gate" legend="For which step" :items="items" :least="150" />
+      <ChoiceTiles v-model="gate" legend="Next step" :items="items" :least="150" />
       <ul aria-label="Conditions">
         <ConditionLine v-for="c in conditions" :key="c.code" :condition="c" :hard="isHard(c.code)" :lot-id="lot.id" />
       </ul>
       <p v-if="knowingly" class="soft">
-        Gone on with knowingly {{ sayWhen(knowingly.at, now) }}; it stands in the ledger.
+        You went ahead anyway {{ sayWhen(knowingly.at, now) }}. This is noted in the history.
       </p>
       <div class="ways">
         <UButton :to="NEXT[gate].to(lot.id)" size="xl" :variant="ready ? 'solid' : 'outline'">
           {{ NEXT[gate].label }}
         </UButton>
         <UButton v-if="!ready && !knowingly" variant="link" @click="goOn()">
-          Go on knowingly, and write it down
+          Go ahead anyway, and note it
         </UButton>
       </div>
     </template>

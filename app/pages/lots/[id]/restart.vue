@@ -22,7 +22,7 @@ const amounts = computed(() => ({
 }))
 const hour = (at: number) => sayWhen(new Date(at).toISOString(), now.value)
 async function begin() {
-  if (await restart?.begin()) logged('The restart is begun')
+  if (await restart?.begin()) logged('Restart begun')
 }
 async function allIn() {
   if (!lot.value || !(await restart?.allIn())) return
@@ -33,7 +33,7 @@ useHead({ title: () => `Restart, ${lot.value?.name ?? ''} · Presk` })
 </script>
 
 <template>
-  <p v-if="!lot || !restart || !plan">This lot is not in this cellar. <NuxtLink to="/lots" class="textlink">All lots</NuxtLink></p>
+  <p v-if="!lot || !restart || !plan">This cellar has no such lot. <NuxtLink to="/lots" class="textlink">All lots</NuxtLink></p>
   <div v-else class="beside">
     <section class="grid gap-5">
       <div>
@@ -65,15 +65,15 @@ useHead({ title: () => `Restart, ${lot.value?.name ?? ''} · Presk` })
         </ol>
       </div>
       <div class="ways">
-        <UButton v-if="!restart.begun.value" size="xl" @click="begin">Begin: the yeast is in its water</UButton>
+        <UButton v-if="!restart.begun.value" size="xl" @click="begin">Start: the yeast is in its water</UButton>
         <UButton v-else size="xl" @click="allIn">The starter is in the wine</UButton>
       </div>
-      <p class="soft small">Common practice; the packet of the yeast comes first. Wait for the fall, not for the clock.</p>
+      <p class="soft small">Common practice; follow the packet of your yeast. Go by the fall in gravity, not by the clock.</p>
     </section>
     <aside>
       <h2 class="mb-2">To weigh out</h2>
       <dl class="pairs">
-        <div><dt>Yeast, a strong one</dt><dd class="figure">{{ f.words(f.powder(plan.yeastG)) }}</dd></div>
+        <div><dt>A strong yeast</dt><dd class="figure">{{ f.words(f.powder(plan.yeastG)) }}</dd></div>
         <div><dt>Rehydration nutrient</dt><dd class="figure">{{ f.words(f.powder(plan.rehydrationNutrientG)) }}</dd></div>
         <div><dt>Yeast hulls</dt><dd class="figure">{{ f.words(f.powder(plan.hullsG)) }}</dd></div>
         <div><dt>Hold it at</dt><dd class="figure">{{ f.words(f.temperature(plan.holdC)) }}</dd></div>
