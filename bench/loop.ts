@@ -3,9 +3,9 @@ import { judge } from '../tests/loop/judge'
 import { SCENARIOS } from '../tests/loop/scenarios'
 import { season } from '../tests/loop/season'
 
-/** Seasons of each scenario. The windows of the way were set with seeds 1 to 5: these are others. */
-const SEEDS = 5
-const FIRST_SEED = 11
+/** Seasons of each scenario. The windows of the way were set with seeds 21 to 46: these are others. */
+const SEEDS = 6
+const FIRST_SEED = 51
 
 const median = (xs: readonly number[]): number => [...xs].sort((a, b) => a - b)[Math.floor(xs.length / 2)] ?? 0
 

@@ -1,6 +1,8 @@
 import { counted } from '~/wording/count'
+import { firstSulphiteWorking } from '~/wording/workings'
 import { SULPHITE_AIM, sayAim } from '~/wording/sulphite'
 import {
+  type FruitHealth,
   type SulphiteSalt,
   type SulphiteSchool,
   MOLECULAR_TARGET,
@@ -14,14 +16,15 @@ import {
   sulphurousPka,
   tabletsFor
 } from '~~/core/sulphite'
-import { type LotView, isMust, molecularKept } from '~~/core/ledger'
+import { type LotView, isMust, molecularKept, usedPh } from '~~/core/ledger'
 import { SULPHITE_AIMS, type SulphiteAim } from '~~/core/findings'
 import { MATERIALS } from '~~/core/materials'
-import { MOST_AT_ONCE, doseFor, isKept } from '~~/core/stages'
+import { MOST_AT_ONCE, doseFor, firstDoseOf, isKept } from '~~/core/stages'
 import { inSpoons } from '~~/core/units'
 
 /** Strength of the stock solution that is proposed: 10 g made up to 100 mL. */
 const STOCK_G_PER_L = MATERIALS['potassium-metabisulphite'].stockGPerL!
+const OF_MUST: ReadonlySet<string> = new Set(['below-scale', 'near-total-limit', 'over-total-limit', 'ph-too-high'])
 const SCHOOLS: readonly SulphiteSchool[] = ['by-ph', 'tablets', 'double', 'minimal', 'none']
 
 /**
@@ -97,7 +100,33 @@ export function useSulphiteBench(lot: Ref<LotView | undefined>, asked: () => unk
     })
   })
 
-  /** A wine is dosed for an aim; a must, or what is no lot, for a level alone. */
+  /** A must gets its first sulphite by the health of its fruit, as on crush day. */
+  const must = computed(() => (lot.value && isMust(lot.value) ? lot.value : undefined))
+  const health = ref<FruitHealth>('sound')
+  const first = computed(() => {
+    const { ph, volume } = fields
+    if (!must.value || volume.value === undefined || !ph.ok) return undefined
+    const typed = { volumeL: volume.value, ...(ph.value !== undefined && { ph: ph.value }) }
+    return withinLimits(() => firstDoseOf(must.value!, health.value, salt.value, typed))
+  })
+  /** What is added to a must, with what is to be said of that amount: no target for a wine counts here. */
+  const doseOfMust = computed(() => {
+    if (!must.value || !first.value) return undefined
+    const found = withinLimits(() =>
+      sulphiteDose({
+        ph: fields.ph.value ?? usedPh(must.value!).value,
+        volumeL: fields.volume.value!,
+        targetFreeMgPerL: first.value!.toAddMgPerL,
+        salt: salt.value,
+        scaleStepG: settings.values.scaleStepG,
+        totalMgPerL: must.value!.totalSo2?.value ?? 0,
+        limitTotalMgPerL: TOTAL_LIMIT[must.value!.style]
+      })
+    )
+    return found && { ...found, findings: found.findings.filter((x) => OF_MUST.has(x.code)) }
+  })
+
+  /** A wine is dosed for an aim; what is no lot, for a level alone. */
   const wine = computed(() => (lot.value && !isMust(lot.value) && !byWine.value ? lot.value : undefined))
   const aim = computed<SulphiteAim>(() => {
     const named = asked()
@@ -118,6 +147,7 @@ export function useSulphiteBench(lot: Ref<LotView | undefined>, asked: () => unk
 
   const dose = computed(() => {
     const typed = given.value
+    if (must.value) return doseOfMust.value
     if (!typed) return undefined
     const { molecular, ...levels } = typed
     const found = withinLimits(() =>
@@ -149,6 +179,10 @@ export function useSulphiteBench(lot: Ref<LotView | undefined>, asked: () => unk
   const working = computed(() => {
     const d = dose.value
     if (!d) return []
+    if (must.value && first.value) {
+      const asTyped = { ...must.value, volume: { ...must.value.volume, value: fields.volume.value! } }
+      return firstSulphiteWorking(asTyped, first.value, health.value, salt.value, f.words(f.powder(d.grams)))
+    }
     const ph = fields.ph.value!.toFixed(2)
     const litres = fields.volume.value!
     const free = (fields.free.value ?? 0).toFixed(0)
@@ -205,6 +239,8 @@ export function useSulphiteBench(lot: Ref<LotView | undefined>, asked: () => unk
     if (planned.value !== undefined) fields.actual.text = usesStock.value ? planned.value.toFixed(1) : f.typedPowder(planned.value)
   }
   return {
+    must,
+    health,
     malolactic,
     byWine,
     otherPka,

@@ -11,13 +11,25 @@ const story = useStory()
 const numbered = computed(() => floor.items.value.filter((i) => i.number !== undefined))
 /** What is empty has its history under Lots, and nothing to say here. */
 const waiting = computed(() => floor.items.value.filter((i) => i.number === undefined && (isHeld(i.lot) || i.tasks.length > 0)))
-/** The worst that is wrong with each lot; the rest, and what is only worth knowing, stands on the lot's own page. */
-const pressing = computed(() =>
-  floor.items.value.flatMap(({ lot, findings }) => {
-    const wrong = findings.filter(({ finding }) => ['stop', 'now', 'soon'].includes(finding.urgency))
-    return wrong[0] ? [{ lot, said: wrong[0], more: wrong.length - 1 }] : []
-  })
+/** The worst that is wrong with each lot; the rest, and what is only good to know, is on the lot's own page. */
+const wrong = computed(
+  () =>
+    new Map(
+      floor.items.value.flatMap(({ lot, findings }) => {
+        const own = findings.filter(({ finding }) => ['stop', 'now', 'soon'].includes(finding.urgency))
+        return own[0] ? [[lot.id, { lot, said: own[0], more: own.length - 1 }] as const] : []
+      })
+    )
 )
+/** What cannot wait, and what is wrong where nothing else is to be done, has a place of its own; the rest is said with the lot's task. */
+const pressing = computed(() => {
+  const tasks = new Set(numbered.value.map((i) => i.lot.id))
+  return [...wrong.value.values()].filter(({ lot, said }) => said.finding.urgency === 'stop' || !tasks.has(lot.id))
+})
+const alertOf = (lotId: string) => {
+  const alert = wrong.value.get(lotId)
+  return alert && !pressing.value.includes(alert) ? alert : undefined
+}
 /** Of a large cellar the first few; the rest on a tap, so that the way through the cellar stays in sight. */
 const FEW = 4
 const allPressing = ref(false)
@@ -49,9 +61,10 @@ useHead({ title: 'Today · Presk' })
   <div v-else>
     <TodayTabs />
     <div class="beside">
-      <section>
-        <h1>{{ heading }}</h1>
-        <div v-if="pressing.length" class="grid gap-2 mt-4">
+      <section class="today">
+        <h1 class="heading">{{ heading }}</h1>
+        <TodaySittings v-model="sitting" />
+        <div v-if="pressing.length" class="grid gap-2 mb-2">
           <FindingLine
             v-for="p in pressingShown"
             :key="p.lot.id + p.said.finding.key"
@@ -63,25 +76,30 @@ useHead({ title: 'Today · Presk' })
             {{ allPressing ? 'Show the first few' : `Show what is wrong with ${counted(pressing.length - FEW, 'more lot')}` }}
           </UButton>
         </div>
-        <TodaySittings v-model="sitting" />
-        <ol v-if="sitting" class="mt-4" aria-label="Tasks of this sitting">
+        <ol v-if="sitting" aria-label="Tasks of this sitting">
           <TaskLine v-for="(t, i) in ofSitting" :key="t.lot.id + t.said.finding.key" :lot="t.lot" :said="t.said" :number="i + 1" />
         </ol>
-        <ol v-else class="mt-4">
+        <ol v-else>
           <TaskLine
             v-for="item in numbered.slice(0, drawn)"
             :key="item.lot.id"
             :lot="item.lot"
             :said="item.tasks[0]!"
             :number="item.number"
+            :alert="alertOf(item.lot.id)"
           />
         </ol>
-        <ul v-if="waitingDrawn.length && !sitting">
-          <TaskLine v-for="item in waitingDrawn" :key="item.lot.id" :lot="item.lot" :said="restOf(item)" />
-        </ul>
-        <HouseTasks />
-        <LazyShortageNote class="mt-5" />
-        <UButton to="/lots/new" variant="outline" size="lg" icon="i-lucide-plus" class="mt-5">Start a lot</UButton>
+        <div class="later">
+          <template v-if="waitingDrawn.length && !sitting">
+            <h2 class="mt-5 mb-1">Coming up</h2>
+            <ul>
+              <TaskLine v-for="item in waitingDrawn" :key="item.lot.id" :lot="item.lot" :said="restOf(item)" />
+            </ul>
+          </template>
+          <HouseTasks />
+          <LazyShortageNote class="mt-5" />
+          <UButton to="/lots/new" variant="outline" size="lg" icon="i-lucide-plus" class="mt-5">Start a lot</UButton>
+        </div>
       </section>
       <aside aria-label="Recent entries">
         <h2>Recent entries</h2>
@@ -97,6 +115,10 @@ useHead({ title: 'Today · Presk' })
 </template>
 
 <style scoped>
+.heading {
+  font-size: 1.7rem;
+  margin-bottom: 6px;
+}
 aside {
   align-self: stretch;
   border-left: 1.5px solid var(--line);
@@ -111,6 +133,20 @@ aside {
 }
 .lately li:first-child {
   border-top: 0;
+}
+/* On a phone the tasks come first, and what can be done together after them. */
+@media (max-width: 560px) {
+  .today {
+    display: flex;
+    flex-direction: column;
+  }
+  .today > .sittings {
+    order: 1;
+    margin-top: 12px;
+  }
+  .today > .later {
+    order: 2;
+  }
 }
 @media (max-width: 900px) {
   aside {

@@ -106,6 +106,12 @@ export const HEALTH: Record<FruitHealth, { name: string, hint: string }> = {
   'some-rot': { name: 'Some rot', hint: 'or split, warm, or long in transit' },
   poor: { name: 'Poor', hint: 'much rot, wasps, already smelling' }
 }
+/** The same, to choose from. */
+export const HEALTH_CHOICES = (Object.keys(HEALTH) as FruitHealth[]).map((value) => ({
+  value,
+  label: HEALTH[value].name,
+  hint: HEALTH[value].hint
+}))
 
 export const PACKET_STEP: Record<PacketStep, string> = {
   'before-yeast': 'Before the yeast',

@@ -10,6 +10,9 @@ import { RIPE } from './harvest'
 /** Workings with the actual values in them, and where each comes from. */
 const litres = (volumeL: number): string => String(Number(volumeL.toPrecision(4)))
 
+export const FIRST_SULPHITE_SOURCE = '30 to 60 mg/L at the crusher by the health of the fruit: common practice'
+export const SALT_SOURCE = 'SO₂ in the salt by stoichiometry'
+
 export function firstSulphiteWorking(
   lot: LotView, dose: FirstDose, health: FruitHealth, salt: SulphiteSalt, weight: string
 ): WorkingStep[] {

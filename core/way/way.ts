@@ -1,6 +1,6 @@
 import { type LotView, drynessOf, isWine } from '../ledger'
 import { BOTTLE_L, type Condition, type LotForecast, bottlingWindow, isOnSkins, monthsOfRest, readinessOf } from '../stages'
-import { EARLIER, SPANS, type Span, wayKindOf } from './durations'
+import { SPANS, type Span, wayKindOf } from './durations'
 
 export const WAY_STEPS = [
   'pitched',
@@ -35,8 +35,7 @@ const MONTH = 30.4
 /** Nobody is asked about older corks: as in the stage that asks for it. */
 const FORGOTTEN = 45 * DAY
 type Window = readonly [earliest: number, likely: number, latest: number]
-const plus = (window: Window, span: Span, by = 1): Window =>
-  [window[0] + span[0] * by * DAY, window[1] + span[1] * by * DAY, window[2] + span[2] * by * DAY]
+const plus = (window: Window, span: Span): Window => [window[0] + span[0] * DAY, window[1] + span[1] * DAY, window[2] + span[2] * DAY]
 const at = (instant: string): Window => [Date.parse(instant), Date.parse(instant), Date.parse(instant)]
 const later = (a: Window, b: Window): Window => [Math.max(a[0], b[0]), Math.max(a[1], b[1]), Math.max(a[2], b[2])]
 
@@ -104,12 +103,11 @@ export function wayOf(lot: LotView, now: string, known?: LotForecast): WayStep[]
   const start = at(lot.startedAt)
   const foretold = known?.forecast.dry
   const kind = wayKindOf(lot)
-  /** From the day on which it has rested long enough, and is clear; most do not wait long after that. */
-  const toBottle = (): Window => {
+  const rested = (): Window => {
     const months = monthsOfRest(lot).from * MONTH
-    const rested = isWine(lot) && !isOnSkins(lot) ? at(bottlingWindow(lot).from) : plus(of('off-lees') ?? start, [months, months, months])
-    return later(plus(rested, SPANS.bottled[kind]), of('clear') ?? start)
+    return isWine(lot) && !isOnSkins(lot) ? at(bottlingWindow(lot).from) : plus(of('off-lees') ?? start, [months, months, months])
   }
+  const toBottle = (): Window => later(plus(rested(), SPANS.bottled[kind]), of('clear') ?? start)
   const usual: Record<WayStepCode, () => Window> = {
     pitched: () => plus(start, SPANS.pitched[lot.stream]),
     dry: () => {
@@ -120,12 +118,13 @@ export function wayOf(lot: LotView, now: string, known?: LotForecast): WayStep[]
     pressed: () => plus(of('dry') ?? start, SPANS.pressed[lot.plan.press]),
     'off-lees': () => plus(later(of('dry') ?? start, of('pressed') ?? start), SPANS['off-lees']),
     malolactic: () => {
-      const from = lot.bacteriaAt ? at(lot.bacteriaAgainAt ?? lot.bacteriaAt) : later(of('dry') ?? start, of('pressed') ?? start)
-      return plus(from, SPANS.malolactic, EARLIER[lot.plan.malolactic])
+      const dueBy = lot.plan.malolactic === 'with-yeast' ? of('pitched') : later(of('dry') ?? start, of('pressed') ?? start)
+      const from = lot.bacteriaAt ? at(lot.bacteriaAgainAt ?? lot.bacteriaAt) : (dueBy ?? start)
+      return plus(from, SPANS.malolactic[lot.plan.malolactic])
     },
     sulphited: () => plus(of('malolactic') ?? of('off-lees') ?? start, SPANS.sulphited),
     clear: () => later(plus(of('off-lees') ?? start, SPANS.clear[kind]), of('malolactic') ?? start),
-    stable: () => plus(toBottle(), SPANS.stable[kind]),
+    stable: () => plus(rested(), SPANS.stable[kind]),
     sweetened: () => plus(toBottle(), SPANS.sweetened),
     bottled: toBottle,
     'laid-down': () => plus(of('bottled') ?? start, SPANS['laid-down']),

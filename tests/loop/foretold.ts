@@ -3,7 +3,13 @@ import { type WayStepCode, wayOf } from '../../core/way'
 import type { Season } from './hand'
 import { lotId } from './scenarios'
 
-/** Whether what was foretold came in its window, by step; only of what was still to come when it was foretold, and came. */
+const DAY = 86_400_000
+const dayOf = (instant: string): number => Math.floor(Date.parse(instant) / DAY)
+
+/**
+ * Whether what was forecast came in its window, by step; only of what was still to come when it was forecast, and came. By the day, as the
+ * windows are shown.
+ */
 export function windowsHeld({ history, foretold }: Season): { code: WayStepCode, held: boolean }[] {
   const last = history.entries.at(-1)!.at
   const way = wayOf(lotAt(history.cellar.lots.get(lotId)!, last), last)
@@ -11,7 +17,7 @@ export function windowsHeld({ history, foretold }: Season): { code: WayStepCode,
   return foretold.flatMap(({ steps }) =>
     steps.flatMap(({ code, doneAt, earliest, latest }) => {
       const at = came.get(code)
-      return doneAt || !at ? [] : [{ code, held: earliest <= at && at <= latest }]
+      return doneAt || !at ? [] : [{ code, held: dayOf(earliest) <= dayOf(at) && dayOf(at) <= dayOf(latest) }]
     })
   )
 }

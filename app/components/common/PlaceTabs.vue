@@ -21,7 +21,8 @@ const route = useRoute()
 <style scoped>
 .tabs {
   border-bottom: 1.5px solid var(--line);
-  margin-bottom: 20px;
+  /* Close to what is above it: the page is below. */
+  margin: -12px 0 14px;
 }
 ul {
   display: flex;

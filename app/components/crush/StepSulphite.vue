@@ -1,8 +1,9 @@
 <script setup lang="ts">
-import { firstSulphiteWorking } from '~/wording/workings'
+import { FIRST_SULPHITE_SOURCE, SALT_SOURCE, firstSulphiteWorking } from '~/wording/workings'
 import type { LotView } from '~~/core/ledger'
-import { type FruitHealth, firstDose } from '~~/core/sulphite'
-import { HEALTH } from '~/wording/crush'
+import { firstDoseOf } from '~~/core/stages'
+import type { FruitHealth } from '~~/core/sulphite'
+import { HEALTH_CHOICES } from '~/wording/crush'
 import { materialName } from '~/wording/materials'
 
 const props = defineProps<{ lot: LotView }>()
@@ -11,17 +12,12 @@ const f = useFormat()
 const { saving, write, addition } = useStepLog(() => props.lot)
 const health = ref<FruitHealth>('sound')
 const at = ref<string>()
-const ph = computed(() => (props.lot.ph && props.lot.ph.value >= 2.5 && props.lot.ph.value <= 4.5 ? props.lot.ph.value : undefined))
-const dose = computed(() =>
-  withinLimits(() => firstDose(props.lot.volume.value, health.value, props.lot.style, settings.values.salt, ph.value,
-    props.lot.malolactic === 'to-come'))
-)
+const dose = computed(() => withinLimits(() => firstDoseOf(props.lot, health.value, settings.values.salt)))
 const log = (actual: number, byStock: boolean) =>
   write(
     [addition(settings.values.salt, dose.value!.grams, actual, byStock, { purpose: 'first sulphite', at: at.value })],
     `First sulphite logged for ${props.lot.name}`
   )
-const HEALTHS = (Object.keys(HEALTH) as FruitHealth[]).map((value) => ({ value, label: HEALTH[value].name, hint: HEALTH[value].hint }))
 </script>
 
 <template>
@@ -33,11 +29,11 @@ const HEALTHS = (Object.keys(HEALTH) as FruitHealth[]).map((value) => ({ value, 
       :saving="saving"
       @log="log"
     />
-    <ChoiceTiles v-if="lot.stream === 'fresh' || lot.stream === 'test'" v-model="health" legend="The fruit is" :items="HEALTHS" />
+    <ChoiceTiles v-if="lot.stream === 'fresh' || lot.stream === 'test'" v-model="health" legend="The fruit is" :items="HEALTH_CHOICES" />
     <WhenField v-model="at" />
     <WorkingNote
       :steps="firstSulphiteWorking(lot, dose, health, settings.values.salt, f.words(f.powder(dose.grams)))"
-      source="30 to 60 mg/L at the crusher by the health of the fruit: common practice. SO₂ in the salt by stoichiometry"
+      :source="`${FIRST_SULPHITE_SOURCE}. ${SALT_SOURCE}`"
     />
     <CautionNote code="sulphite" />
   </div>

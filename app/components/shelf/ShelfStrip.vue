@@ -8,8 +8,8 @@ const f = useFormat()
 const shelf = useShelf()
 const { width: windowWidth } = useWindowSize()
 
-/** Large where the shelf is the overview; a low strip where work is done, unless it was pulled down. */
-const overview = computed(() => ['/', '/cellar', '/lots'].includes(route.path))
+/** Large where the shelf is the subject; a low strip where work is done, unless it was pulled down. */
+const overview = computed(() => ['/cellar', '/lots'].includes(route.path))
 const pulled = ref(false)
 watch(
   () => route.path,

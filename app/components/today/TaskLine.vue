@@ -1,9 +1,19 @@
 <script setup lang="ts">
 import type { LotView } from '~~/core/ledger'
 import type { Said } from '~/composables/useFloor'
+import { counted } from '~/wording/count'
 
-/** One thing to do: what, why, the way to it, and the ways round it. What waits or rests has its words alone, and no number. */
-const props = defineProps<{ lot: LotView, said: Said | Pick<Said, 'words'>, number?: number | undefined }>()
+/**
+ * One thing to do in one row: what, why, the way to it, and what is wrong with the same lot. What waits or rests has its words alone, and
+ * no number.
+ */
+const props = defineProps<{
+  lot: LotView
+  said: Said | Pick<Said, 'words'>
+  number?: number | undefined
+  /** The worst that is wrong with the lot, and how much else. */
+  alert?: { said: Said, more: number } | undefined
+}>()
 const { end } = useEnding()
 /** The menu is large, and comes when it is first asked for. */
 const asked = ref(false)
@@ -11,80 +21,132 @@ const otherwise = computed(() => `Otherwise: ${props.said.words.title}, ${props.
 const task = computed(() => (props.number !== undefined && 'finding' in props.said ? props.said : undefined))
 /** A decision is answered here. Where there is one thing to do, the ways round it are in the menu. */
 const decides = computed(() => (task.value?.finding.waysOut?.length ?? 0) > 0)
+const minutes = computed(() => (task.value && !decides.value ? task.value.finding.minutes : undefined))
 </script>
 
 <template>
   <li class="task" :class="{ rest: !task }">
     <span class="ball figure" :class="{ hollow: !task }" aria-hidden="true">{{ number }}</span>
     <div class="what">
-      <NuxtLink :to="`/lots/${lot.id}`" class="lot">{{ lot.name }}</NuxtLink>
-      <h2>{{ said.words.title }}</h2>
-      <p class="soft">
-        <TermText :text="said.words.reason" /><template v-if="task?.finding.minutes && !decides">
-          About {{ task.finding.minutes }} minutes.</template>
+      <h2>
+        <NuxtLink :to="`/lots/${lot.id}`" class="lot">{{ lot.name }}</NuxtLink>
+        <span>{{ said.words.title }}</span>
+      </h2>
+      <p class="soft why" :class="{ whole: decides }" :title="said.words.reason">
+        <template v-if="minutes">{{ minutes }} min. </template><TermText :text="said.words.reason" />
       </p>
-      <WaysOut v-if="task && decides" class="mt-2" :finding="task.finding" :of="lot.name" />
+      <WaysOut v-if="task && decides" class="mt-1" :finding="task.finding" :of="lot.name" />
     </div>
     <span v-if="task" class="acts">
-      <UButton v-if="!decides && task.to && task.words.action" :to="task.to" :aria-label="`${task.words.action}: ${lot.name}`" size="lg">{{
+      <UButton v-if="!decides && task.to && task.words.action" :to="task.to" :aria-label="`${task.words.action}: ${lot.name}`">{{
         task.words.action
       }}</UButton>
-      <span class="flex">
-        <UButton variant="ghost" color="neutral" :aria-label="`Not today: ${task.words.title}, ${lot.name}`" @click="end(task, 'skipped')">
-          Not today
-        </UButton>
-        <LazyTaskMenu v-if="asked" :said="task" :label="otherwise" />
-        <UButton
-          v-else
-          variant="ghost"
-          color="neutral"
-          icon="i-lucide-ellipsis"
-          class="px-2.5"
-          aria-haspopup="menu"
-          :aria-label="otherwise"
-          @click="asked = true"
-        />
-      </span>
+      <UButton
+        variant="ghost"
+        color="neutral"
+        icon="i-lucide-clock"
+        class="px-2.5"
+        title="Not today"
+        :aria-label="`Not today: ${task.words.title}, ${lot.name}`"
+        @click="end(task, 'skipped')"
+      />
+      <LazyTaskMenu v-if="asked" :said="task" :label="otherwise" />
+      <UButton
+        v-else
+        variant="ghost"
+        color="neutral"
+        icon="i-lucide-ellipsis"
+        class="px-2.5"
+        aria-haspopup="menu"
+        :aria-label="otherwise"
+        @click="asked = true"
+      />
     </span>
+    <p v-if="alert" class="alert">
+      <UIcon name="i-lucide-circle-alert" /> <b :title="alert.said.words.reason">{{ alert.said.words.title }}</b>
+      <NuxtLink v-if="alert.said.to && alert.said.words.action" :to="alert.said.to" class="textlink">{{
+        alert.said.words.action
+      }}</NuxtLink>
+      <button type="button" class="textlink" :aria-label="`Dismiss: ${alert.said.words.title}`" @click="end(alert.said, 'seen')">
+        Dismiss
+      </button>
+      <NuxtLink v-if="alert.more" :to="`/lots/${lot.id}`" class="textlink">{{ counted(alert.more, 'thing') }} more</NuxtLink>
+    </p>
   </li>
 </template>
 
 <style scoped>
 .task {
   display: grid;
-  grid-template-columns: 34px minmax(0, 1fr) auto;
-  gap: 4px 16px;
+  grid-template-columns: 30px minmax(0, 1fr) auto;
+  gap: 2px 14px;
   align-items: center;
-  padding: 14px 0;
+  padding: 7px 0;
   border-top: 1.5px solid var(--line);
 }
-.acts {
-  display: grid;
-  justify-items: center;
+.ball {
+  width: 30px;
+  height: 30px;
+}
+h2 {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0 10px;
+  font-size: 1.12rem;
+  line-height: 1.25;
+  overflow-wrap: anywhere;
 }
 .lot {
+  font-family: var(--font-sans);
   font-weight: 600;
   color: var(--ink-soft);
 }
 .lot:hover {
   text-decoration: underline;
 }
+/* One line of the reason; the lot's page has all of it. A decision is read before it is made. */
+.why:not(.whole) {
+  display: -webkit-box;
+  -webkit-box-orient: vertical;
+  -webkit-line-clamp: 1;
+  overflow: hidden;
+}
+.why {
+  line-height: 1.35;
+}
+.alert {
+  grid-column: 2 / -1;
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 0 12px;
+  color: var(--stop);
+}
+.acts {
+  display: flex;
+  align-items: center;
+  gap: 2px;
+}
 .rest h2 {
   font-weight: 500;
-  font-size: 1.1rem;
+  font-size: 1.05rem;
 }
 @media (max-width: 560px) {
   .task {
-    grid-template-columns: 34px minmax(0, 1fr);
+    grid-template-columns: 30px minmax(0, 1fr);
+    gap: 2px 10px;
   }
   .acts {
     grid-column: 2;
     justify-self: start;
-    margin-top: 6px;
-    display: flex;
-    flex-wrap: wrap;
+  }
+  .why:not(.whole) {
+    display: none;
+  }
+  .alert .textlink {
+    display: inline-flex;
     align-items: center;
-    gap: 8px;
+    min-height: 40px;
   }
 }
 </style>

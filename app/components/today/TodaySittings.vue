@@ -19,7 +19,6 @@ const choose = (code: SittingCode) => (chosen.value = chosen.value === code ? un
 
 <template>
   <section v-if="sittings.length > 1" class="sittings" aria-label="Jobs to do together">
-    <p class="soft small">Do together</p>
     <ScrollRow>
       <ul>
         <li v-for="s in sittings" :key="s.code">
@@ -29,10 +28,8 @@ const choose = (code: SittingCode) => (chosen.value = chosen.value === code ? un
             :aria-pressed="chosen === s.code"
             @click="choose(s.code)"
           >
-            <span class="what">
-              <b>{{ SITTING[s.code] }}</b>
-              <span class="small">{{ counted(s.lotIds.length, 'lot') }}, {{ sayMinutes(s.minutes) }}</span>
-            </span>
+            <b>{{ SITTING[s.code] }}</b>
+            <span class="small">{{ counted(s.lotIds.length, 'lot') }}, {{ sayMinutes(s.minutes) }}</span>
           </UButton>
         </li>
       </ul>
@@ -42,16 +39,12 @@ const choose = (code: SittingCode) => (chosen.value = chosen.value === code ? un
 
 <style scoped>
 .sittings {
-  margin-top: 14px;
+  margin-bottom: 8px;
 }
 ul {
   display: flex;
   gap: 8px;
   padding: 4px 0;
-}
-.what {
-  display: grid;
-  text-align: left;
   white-space: nowrap;
 }
 </style>

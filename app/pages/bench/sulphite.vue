@@ -3,6 +3,8 @@ import { isFermenting, isMust } from '~~/core/ledger'
 import { BASE_WINE_MOLECULAR, PKA_CONVENTION, SO2_SHARE, type SulphiteSalt } from '~~/core/sulphite'
 import { addition } from '~~/core/drafts'
 import { SCHOOL, SULPHITE_AIM, saySchool, saySulphiteFinding } from '~/wording/sulphite'
+import { HEALTH_CHOICES } from '~/wording/crush'
+import { FIRST_SULPHITE_SOURCE, SALT_SOURCE } from '~/wording/workings'
 import { materialName, materialTitle } from '~/wording/materials'
 
 const { lot } = useLotFromAddress()
@@ -51,6 +53,17 @@ watch(
 const BESIDE: readonly string[] = ['already-there', 'as-good-as-there']
 const why = computed(() => dose.value?.findings.find((x) => BESIDE.includes(x.code)))
 const remarks = computed(() => dose.value?.findings.filter((x) => x.code !== 'below-scale' && x !== why.value) ?? [])
+const purpose = computed(() => {
+  if (bench.must.value) return 'first sulphite'
+  return bench.ofLot.value ? SULPHITE_AIM[aim.value].purpose : `for ${targetMolecular.value} mg/L molecular`
+})
+const source = computed(() => {
+  if (bench.must.value) return `${FIRST_SULPHITE_SOURCE}. ${SALT_SOURCE}`
+  const pka = bench.byWine.value
+    ? `the pKa at this alcohol and temperature, ${dose.value?.pka.toFixed(2)}`
+    : 'pKa 1.81, the value in the usual tables (20 °C, water)'
+  return `Molecular SO₂ from pH by ${pka}. ${SALT_SOURCE}`
+})
 const stop = (code: string) => code === 'ph-too-high' || code === 'over-total-limit'
 
 async function log() {
@@ -68,7 +81,7 @@ async function log() {
     planned: dose.value.grams,
     actual: fields.actual.value,
     byStock,
-    purpose: bench.ofLot.value ? SULPHITE_AIM[aim.value].purpose : `for ${targetMolecular.value} mg/L molecular`
+    purpose: purpose.value
   })
   const written = await cellar.log([draft])
   saving.value = false
@@ -110,12 +123,29 @@ useHead({ title: 'Sulphite · Presk' })
         :field="fields.volume"
         :hint="lot ? (lot.volume.origin === 'measured' ? 'measured' : 'expected juice, not fruit') : undefined"
       />
-      <QuantityField label="Free SO₂ already there" :field="fields.free" unit-label="mg/L" :hint="bench.freeHint.value" />
-      <QuantityField label="Share that will bind" :field="fields.bound" unit-label="%" :hint="bench.boundHint.value" />
+      <ChoiceTiles
+        v-if="bench.must.value"
+        v-model="bench.health.value"
+        legend="The fruit is"
+        class="wide"
+        :least="150"
+        :items="HEALTH_CHOICES"
+      />
+      <template v-else>
+        <QuantityField label="Free SO₂ already there" :field="fields.free" unit-label="mg/L" :hint="bench.freeHint.value" />
+        <QuantityField label="Share that will bind" :field="fields.bound" unit-label="%" :hint="bench.boundHint.value" />
+      </template>
       <ChoiceTiles v-if="bench.ofLot.value" v-model="aim" legend="How long it should last" class="wide" :least="150" :items="AIMS" />
-      <ChoiceTiles v-model="targetMolecular" legend="Molecular SO₂ wanted, mg/L" class="wide" :least="110" :items="TARGETS" />
+      <ChoiceTiles
+        v-if="!bench.must.value"
+        v-model="targetMolecular"
+        legend="Molecular SO₂ wanted, mg/L"
+        class="wide"
+        :least="110"
+        :items="TARGETS"
+      />
       <SelectField v-model="salt" label="Salt" class="wide" :items="SALTS" />
-      <FoldOut label="Tablets, other methods, another pKa" class="wide">
+      <FoldOut v-if="!bench.must.value" label="Tablets, other methods, another pKa" class="wide">
         <div class="grid gap-4">
           <div v-if="bench.otherPka.value">
             <UCheckbox v-model="bench.byWine.value" label="Use this wine’s alcohol and temperature" />
@@ -156,9 +186,11 @@ useHead({ title: 'Sulphite · Presk' })
     <template #results>
       <template v-if="dose">
         <div class="row">
-          <FigureNumber label="Free SO₂ wanted" :shown="f.so2(dose.targetFreeMgPerL)" size="small" />
           <FigureNumber label="To add" :shown="f.so2(dose.addMgPerL)" size="small" />
-          <FigureNumber label="Molecular now" :shown="{ text: dose.molecularNowMgPerL.toFixed(2), unit: 'mg/L' }" size="small" />
+          <template v-if="!bench.must.value">
+            <FigureNumber label="Free SO₂ wanted" :shown="f.so2(dose.targetFreeMgPerL)" size="small" />
+            <FigureNumber label="Molecular now" :shown="{ text: dose.molecularNowMgPerL.toFixed(2), unit: 'mg/L' }" size="small" />
+          </template>
         </div>
         <FindingNote v-if="bench.ofLot.value?.cappedByLimit" tone="stop">
           The limit for such a wine allows {{ f.words(f.so2(dose.addMgPerL)) }} more. Check the pH and the readings first.
@@ -169,21 +201,14 @@ useHead({ title: 'Sulphite · Presk' })
           :tone="stop(finding.code) ? 'stop' : 'ask'"
         >{{ saySulphiteFinding(finding) }}</FindingNote
         >
-        <WorkingNote
-          :steps="working"
-          :source="
-            bench.byWine.value
-              ? `molecular SO₂ from pH by the pKa at this alcohol and temperature, ${dose.pka.toFixed(2)}; SO₂ in the salt by stoichiometry`
-              : 'molecular SO₂ from pH by pKa 1.81, the value in the usual tables (20 °C, water); SO₂ in the salt by stoichiometry'
-          "
-        />
+        <WorkingNote :steps="working" :source="source" />
       </template>
       <FindingNote v-if="lot && isFermenting(lot)" tone="stop"
       ><b>This lot is fermenting.</b> Sulphite slows the yeast, and most of it binds at once. Add none until the wine is dry.</FindingNote
       >
       <FindingNote v-else-if="lot && isMust(lot)" tone="ask"
-      ><b>This is a must.</b> Its first sulphite depends on how healthy the fruit is.
-        <NuxtLink :to="`/crush/${lot.id}`" class="textlink">Crush day</NuxtLink> works it out.</FindingNote
+      ><b>This is a must.</b> Its first sulphite depends on how healthy the fruit is, not on a target for a wine.
+        <NuxtLink :to="`/crush/${lot.id}`" class="textlink">Crush day</NuxtLink> has all steps before the yeast.</FindingNote
       >
       <FindingNote v-if="bacteriaWork" tone="stop"
       ><b>Malolactic is under way in this lot.</b> Sulphite may stop it for good. Measure malic acid first, and add sulphite when it is
