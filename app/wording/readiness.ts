@@ -25,6 +25,7 @@ const SAYS: Record<ConditionCode, Words> = {
   'malic-settled': {
     'met': 'Malolactic has finished.',
     'proof': 'Malolactic has finished.',
+    'little': 'The malic acid left is too little to do harm.',
     'kit': 'Kits have no malolactic.',
     'blocked': 'Sulphite at a blocking level keeps malolactic out.',
     'filter': 'A sterile filter has taken the bacteria out.',

@@ -25,7 +25,7 @@ export const SPANS = {
     'none': [0, 0, 0],
     'blocked': [0, 0, 0]
   },
-  sulphited: [0, 0, 2],
+  sulphited: [0, 0.5, 2],
   clear: { red: [98, 135, 200], rose: [79, 110, 160], white: [79, 125, 172], kit: [49, 97, 99] },
   // Counted from the day on which it has rested long enough: what is wanted of a test is asked for then.
   stable: { red: [-1, 1, 3], rose: [1, 4, 8], white: [-1, 6, 11], kit: [-1, 6, 11] },

@@ -18,7 +18,17 @@ export const MUST: WordsFor<MustSays> = {
     action: 'Work out the dose'
   }),
   'correct-must': ({ phase }) => ({ title: CORRECT[phase].title, reason: CORRECT[phase].why, action: CORRECT[phase].action }),
-  'crush-step': ({ step }) => ({ title: STEP[step].title, reason: STEP[step].why, action: 'Do this step' }),
+  'crush-step': ({ step }, lot) => {
+    // No more water goes into what is thinner than its gravity already.
+    const thin = step === 'water-kit' && lot.kit && lot.sg && lot.added.has('water') && lot.sg.value < lot.kit.targetSg - 0.002
+    return thin
+      ? {
+          title: 'Check the gravity again',
+          reason: 'It reads below its target. Stir to the bottom and read it again. Add no more water.',
+          action: 'Do this step'
+        }
+      : { title: STEP[step].title, reason: STEP[step].why, action: 'Do this step' }
+  },
   'clock': ({ step, hoursLeft }) => ({
     title: `${CLOCK_RUNS[step] ?? STEP[step].name}: ${hoursWords(hoursLeft)} to go`,
     reason: STEP[step].why,

@@ -1,3 +1,4 @@
+import { MALIC_END } from '../../malolactic'
 import { TOLD_WITHIN } from '../../sulphite'
 import { malolacticOf } from '../plan'
 import { freeFor, molecularOf } from '../reckoned'
@@ -12,7 +13,7 @@ const LOCKING_PH = 3.0
 /** Whether malic acid can do harm in the bottle any more, and by what it cannot. */
 export interface MalicSettled {
   settled: boolean
-  by: 'proof' | 'kit' | 'filter' | 'low-ph' | 'sulphite' | 'nothing' | 'unknown'
+  by: 'proof' | 'little' | 'kit' | 'filter' | 'low-ph' | 'sulphite' | 'nothing' | 'unknown'
   /** Of sulphite: what there is, and what locks at the pH, mg/L. */
   freeMgPerL?: number
   wantedMgPerL: number
@@ -21,8 +22,8 @@ export interface MalicSettled {
 }
 
 /**
- * One rule for "malic settled": gone by proof; a kit, whose maker left none to speak of; or locked, by sulphite at the level that locks at
- * its pH, by a pH too low for bacteria, or by a filter that takes them out and nothing moved since.
+ * One rule for "malic settled": gone by proof, or down to what does no harm; a kit, whose maker left none to speak of; or locked, by
+ * sulphite at the level that locks at its pH, by a pH too low for bacteria, or by a filter that takes them out and nothing moved since.
  */
 export function malicSettledOf(lot: LotState): MalicSettled {
   const ph = usedPh(lot).value
@@ -37,6 +38,9 @@ export function malicSettledOf(lot: LotState): MalicSettled {
   const malolactic = malolacticOf(lot)
   if (malolactic === 'done') return is(true, 'proof')
   if (malolactic !== 'not-wanted') return is(false, 'nothing')
+  // So little makes a tenth of a gram of gas in a litre (44/134 by stoichiometry): less than a still wine holds anyway.
+  const malic = lot.others.malic
+  if (malic?.origin === 'measured' && malic.value <= MALIC_END.nearly) return is(true, 'little')
   if (lot.stream === 'kit' && lot.bacteriaAt === undefined) return is(true, 'kit')
   const filtered = lot.worked.get('filter')
   if (filtered?.sterile && !(lot.rackedAt !== undefined && lot.rackedAt > filtered.at)) return is(true, 'filter')

@@ -79,12 +79,14 @@ export const bottlingStage: Stage<BottlingSays> = {
     // A dose to the bottle, or one that locks malic acid, goes by a reading and not by what was reckoned.
     const isDose = (c: Condition) => c.code === 'sulphite-for-bottle' || (c.code === 'malic-settled' && c.settle?.to === 'sulphite')
     const dosing = asked.some(isDose) && !wantsSugar
+    /** The last dose binds: neither read nor added to until it has. */
+    const binds = lot.lastSulphiteAt !== undefined && hoursSince(lot.lastSulphiteAt, now) < BINDS_H
     const unread = dosing && cellar.equipment?.['so2-kit'] !== false && !wasRead(lot, now)
     return [
-      ...(unread ? [readFree(lot, window)] : []),
+      ...(unread && !binds ? [readFree(lot, window)] : []),
       ...(sweeten ? [sweetening(lot, window)] : []),
       // What stands in the cold needs nothing but its week.
-      ...asked.filter((c) => c.because !== 'chilling' && !isFollowed(c) && !(unread && isDose(c))).map((condition): Says => ({
+      ...asked.filter((c) => c.because !== 'chilling' && !isFollowed(c) && !((unread || binds) && isDose(c))).map((condition): Says => ({
         code: 'settle',
         gate,
         condition,
@@ -117,11 +119,14 @@ export const bottlingStage: Stage<BottlingSays> = {
   findings: () => []
 }
 
-/** Free SO₂ was titrated of late, and nothing went in since: the last dose goes by that. */
+/** Free SO₂ was titrated of late, with what went in before it bound: the last dose goes by that. */
 function wasRead(lot: LotView, now: string): boolean {
   const last = lot.series.freeSo2?.at(-1)
-  return last !== undefined && hoursSince(last.at, now) <= READ_H && !(lot.lastSulphiteAt !== undefined && lot.lastSulphiteAt > last.at)
+  const dosed = lot.lastSulphiteAt
+  return last !== undefined && hoursSince(last.at, now) <= READ_H && (dosed === undefined || hoursSince(dosed, last.at) >= BINDS_H)
 }
+/** So long after a dose a reading shows what stays free, h: two days (common practice), less what a morning is early. */
+const BINDS_H = 40
 /** A titration speaks for a wine at rest for so long, h. Ours. */
 const READ_H = 14 * 24
 
