@@ -29,13 +29,13 @@ async function tempranillo(page: Page): Promise<void> {
   await page.getByRole('button', { name: 'Log for Tempranillo' }).click()
   await page.getByRole('link', { name: 'the lot’s page' }).click()
   await page.getByRole('link', { name: 'Sulphite', exact: true }).click()
-  await expect(page.getByText('8.0', { exact: true })).toBeVisible()
+  await expect(page.getByText('5.3', { exact: true })).toBeVisible()
   await page.getByText('Show the working').click()
-  await expect(page.getByText('0.5 × (1 + 10^(3.71 − 1.81))')).toBeVisible()
+  await expect(page.getByText(/^30 mg\/L for sound fruit, 10 more at pH 3\.71/)).toBeVisible()
   await expect(page.getByText(/Sulphite powder and its gas/)).toBeVisible()
-  await page.getByRole('textbox', { name: 'Amount added, g' }).fill('8,2')
+  await page.getByRole('textbox', { name: 'Amount added, g' }).fill('5,5')
   await page.getByRole('button', { name: 'Log it' }).click()
-  await expect(page.getByText(/8\.2 g of potassium metabisulphite went in \(planned 7\.99 g\)/)).toBeVisible()
+  await expect(page.getByText(/5\.5 g of potassium metabisulphite went in \(planned 5\.32 g\)/)).toBeVisible()
 }
 
 for (const size of [
@@ -48,7 +48,7 @@ for (const size of [
     await tempranillo(page)
     expect(await page.evaluate(() => document.documentElement.scrollWidth - innerWidth), 'nothing runs off the side').toBeLessThanOrEqual(0)
     await page.reload()
-    await expect(page.getByText(/8\.2 g of potassium metabisulphite/)).toBeVisible()
+    await expect(page.getByText(/5\.5 g of potassium metabisulphite/)).toBeVisible()
     await expect(page.getByText('TA 5.5 g/L, 7.3 mL of 0.1 N on 10 mL.')).toBeVisible()
     await page.getByRole('link', { name: 'See what helps' }).click()
     await expect(page.getByRole('link', { name: /^Yeast: in 12 h/ })).toBeVisible()

@@ -27,7 +27,7 @@ const LAST_READINGS = 24
 const known = new WeakMap<LotState, { day: number, upkeep: LotUpkeep | undefined }>()
 
 /** More free SO₂ than this is asked of no wine, mg/L: where its pH would want more, the pH is what is to be mended. Ours. */
-export const MOST_FREE_ASKED = 60
+export const MOST_FREE_ASKED = 55
 
 /**
  * Molecular SO₂ that a wine is kept at, mg/L: by its style; what locks bacteria out where malic acid may be left in it; and little where a
