@@ -26,8 +26,8 @@ export const GLOSSARY = {
     name: 'pH',
     match: 'pH',
     says:
-      'How strongly the acid acts, from about 2.9 to 4. Lower is sharper and safer. A tenth more needs ' +
-      'for a quarter more sulphite.'
+      'How strongly the acid acts, from about 2.9 to 4. Lower is sharper and safer. With a tenth more, a wine needs ' +
+      'a quarter more sulphite.'
   },
   'ta': {
     name: 'Titratable acidity, TA',

@@ -13,12 +13,16 @@ async function tick(litres: number) {
   await done(line, litres)
   saving.value = false
 }
+/** A plan with so much that another could save is said to be no good one. Ours. */
+const FAR_OFF = 0.25
 const proof = computed(() => {
   const p = plan.value
   if (!p) return ''
   return p.proven
     ? 'There is no better plan for these volumes.'
-    : `A better plan may exist: it could save at most ${Math.max(1, Math.round(p.gap * 100))} % more.`
+    : p.gap > FAR_OFF
+      ? 'Presk ran out of time, and this plan may be far from the best. Check it before you follow it, or choose fewer wines or vessels.'
+      : `A better plan may exist: it could save at most ${Math.max(1, Math.round(p.gap * 100))} % more.`
 })
 const over = computed(() => plan.value !== undefined && plan.value.moves.length === 0)
 const names = (id: string) => chosen.value.find((l) => l.id === lotOfWine(id))?.name ?? ''
