@@ -21,7 +21,10 @@ describe('advice on a whole cellar', () => {
     for (const lot of lots) {
       const state = lotAt(folded.lots.get(lot.id)!, now)
       expect(lot.tasks.map((t) => t.code)).toEqual(tasksOf(state, folded, now).map((t) => t.code))
-      for (const { says } of lot.tasks) expect(says).toMatch(/^[^.]+.*[.!?]$/s)
+      for (const { says } of lot.tasks) {
+        expect(says).toMatch(/^[^.]+.*[.!?]$/s)
+        expect(says).not.toMatch(/[.?!][.]/)
+      }
       for (const { earliest, likely, latest } of lot.way) expect([earliest, likely, latest].sort()).toEqual([earliest, likely, latest])
     }
     for (const s of sittings) expect(s.minutes).toBeGreaterThan(0)

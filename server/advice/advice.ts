@@ -35,7 +35,7 @@ export function advice({ cellar: file, now }: z.output<typeof ADVICE_BODY>) {
     asked.push(...tasks.filter((task) => task.urgency !== 'wait'))
     const says = (finding: (typeof tasks)[number]) => {
       const { title, reason } = sayFinding(finding, lot, format)
-      return `${title}. ${reason}`
+      return `${title}${/[?!]$/.test(title) ? '' : '.'} ${reason}`
     }
     return {
       id: lot.id,
