@@ -2,7 +2,7 @@
 const FIELD =
   'rounded-(--radius-control) text-(--ink) min-h-12 text-[1.05rem] px-3 placeholder:text-(--ink-soft)' +
   ' focus-visible:ring-[3px] focus-visible:ring-(--skin) outline-none!'
-/** The variant comes after the base, so what a field stands on is said here. */
+/** The variant comes after the base, so the background of a field is set here. */
 const PAPER = { outline: 'bg-(--sheet) hover:bg-(--sheet) disabled:bg-(--ground) ring-[1.5px] ring-inset ring-(--line-strong)' }
 /** Presk is read at arm's length: its letters do not shrink on a wide screen. */
 const LARGE = { fixed: true }
@@ -111,7 +111,7 @@ export default defineAppConfig({
     tabs: {
       slots: {
         list: 'flex-wrap',
-        // Its own sliding line knows one row only; here each tab has its line, in whatever row it stands.
+        // Its own sliding line knows one row only; here each tab has its own line, in any row.
         indicator: 'hidden',
         trigger: 'min-h-11 text-base font-semibold rounded-none data-[state=active]:shadow-[inset_0_-3px_0_var(--skin)]'
       }

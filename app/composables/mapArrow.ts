@@ -7,7 +7,7 @@ const KEYS: Record<string, number> = { ArrowRight: 1, ArrowUp: 1, ArrowLeft: -1,
 
 type Path = MapArrow['path']
 
-/** Where an arrow stands at a size, between the points of its path. */
+/** The tip of an arrow at a size, between the points of its path. */
 export function pointAt(path: Path, size: number): Path[number] | undefined {
   const i = path.findIndex((p) => p.size >= size)
   if (i <= 0) return i === 0 ? path[0] : path.at(-1)
@@ -20,7 +20,7 @@ export function pointAt(path: Path, size: number): Path[number] | undefined {
 export const inSteps = (move: AcidMove, size: number): number =>
   Math.min(MOVE_SIZES[move].max, Math.max(0, Number((Math.round(size / STEPS[move]) * STEPS[move]).toFixed(2))))
 
-/** The size on a path that lies nearest to a finger; `x` and `y` draw a point of the path. */
+/** The size on a path nearest to a finger; `x` and `y` draw a point of the path. */
 export function sizeNear(path: Path, finger: { x: number, y: number }, x: (ph: number) => number, y: (ta: number) => number): number {
   let best = { distance: Infinity, size: 0 }
   for (let i = 1; i < path.length; i++) {

@@ -67,7 +67,7 @@ export function useBottlingDay(lot: Ref<LotView | undefined>) {
     const [litres, lost] = [volume.value, loss.value]
     if (litres === undefined || lost === undefined || used.value.length === 0 || used.value.some((c) => !fieldsOf(c.key).stock.ok))
       return undefined
-    // Bottles of one size stand together, whatever they are.
+    // Bottles of one size are listed together, whatever they are.
     const there = new Map<number, number | undefined>()
     for (const { key, bottle } of used.value) {
       const n = fieldsOf(key).stock.value

@@ -70,7 +70,7 @@ export function useEntryForm(options: EntryFormOptions) {
   /** What is asked for; the same list as before as long as it says the same, so that an entry elsewhere draws no field anew. */
   const specs = unchanged(() => form.fields(values, context.value, options.fact as AnyFact | undefined))
   const fields = computed(() => specs.value.map((spec) => ({ spec, field: spec.as === 'quantity' ? quantity(spec) : undefined })))
-  /** Numbers as they stand, and what was typed for them, beside the other values. */
+  /** Numbers, and what was typed for them, beside the other values. */
   const filled = computed<Values>(() => ({
     ...values,
     ...Object.fromEntries(

@@ -35,7 +35,7 @@ export function useFeed(asked: () => FeedAsked | undefined, keep: (kept: readonl
       if (told.kept.length > 0) await keep(told.kept)
     }
     catch {
-      // No network, or no server: what was kept stands, and the next minute asks again.
+      // No network, or no server: stored readings remain, and the next minute asks again.
       unreachable.value = true
     }
     busy = false

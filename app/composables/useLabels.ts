@@ -8,7 +8,7 @@ import { labelWords } from '~/wording/labels'
 const MOST = 500
 type Print = Awaited<typeof import('~~/core/labels/pdf')>
 
-/** Labels of a lot: what they say, how they look, on which sheet. What is chosen stands in the address. */
+/** Labels of a lot: what they say, how they look, on which sheet. What is chosen is in the address. */
 export function useLabels(lot: Ref<LotView | undefined>) {
   const route = useRoute()
   const { own: cards } = useMaterials()

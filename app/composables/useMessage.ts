@@ -1,6 +1,6 @@
 type Message = Parameters<ReturnType<typeof useToast>['add']>[0]
 
-/** So long a message stands, ms, if nobody points at it. */
+/** How long a message stays, ms, if nobody points at it. */
 const STANDS_MS = 5000
 
 /**

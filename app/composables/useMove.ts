@@ -18,7 +18,7 @@ export interface MoveRow {
 
 /**
  * One move of wine, in the form that fits its case: from where, into what, what stays behind, with air or without, sulphite on what
- * arrives; and how the shelf looks after it. The case stands in the address.
+ * arrives; and how the shelf looks after it. The case is in the address.
  */
 export function useMove(lotId: string) {
   const cellar = useCellarStore()
@@ -171,7 +171,7 @@ export function useMove(lotId: string) {
   const doseShown = computed(() => (byStock.value ? { text: weighed.value.stockMl!.toFixed(1), unit: 'mL' } : weighed.value.shown))
   const sulphite = useQuantityField({ kind: 'plain', unit: '', limits: { min: 0.001, max: 100_000, words: 'Enter how much went in.' } })
 
-  /** Why a field cannot stand, or nothing. */
+  /** Why a field is wrong, or nothing. */
   function wrongAt(): { field: string, reason: string } | undefined {
     const l = lot.value
     if (!l) return { field: 'from', reason: 'This lot no longer exists.' }

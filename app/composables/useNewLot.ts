@@ -90,7 +90,7 @@ export function useNewLot() {
   const room = computed<RoomFor>(() =>
     arrivesOnSkins(stream.value, style.value, onSkins.value) ? 'cap' : 'foam'
   )
-  /** The juice is reckoned from what lies on its skins, and not counted. */
+  /** The juice is estimated from must on its skins, and not measured. */
   const reckoned = computed(() => byMass.value || room.value === 'cap')
   const yieldWorking = computed(() => {
     const e = expected.value!

@@ -91,5 +91,5 @@ export function usePressDay(lot: LotView) {
   return { school, tannin, day, apart, keepsApart, free, pressed, freeVessel, pressVessel, freePlaces, pressPlaces, log }
 }
 
-/** What fits best stands first: nearly full, but with room. */
+/** The best fit comes first: nearly full, but with room. */
 const fullness = (fit: ReturnType<typeof vesselFit> | undefined): number => (!fit || fit.verdict === 'too-small' ? -1 : fit.fullShare)

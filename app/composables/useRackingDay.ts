@@ -16,8 +16,8 @@ export interface MoveLine extends RackingMove {
 }
 
 /**
- * Racking day: which lots, which vessels, the plan, and its moves ticked off one by one. What was chosen stands in the address; what was
- * moved stands in the ledger, and the plan is made anew from there.
+ * Racking day: which lots, which vessels, the plan, and its moves ticked off one by one. What was chosen is in the address; what was
+ * moved is in the ledger, and the plan is worked out again from there.
  */
 export function useRackingDay() {
   const cellar = useCellarStore()
@@ -118,7 +118,7 @@ export function useRackingDay() {
     plan.value = made
     madeFor.value = key.value
     working.value = false
-    // What to buy or borrow comes when it comes: only for a day that has not begun, and for the plan that still stands.
+    // What to buy or borrow comes when it comes: only for a day that has not begun, and for the plan that still holds.
     const short = made && !begun.value && (made.withoutVesselL > 0.05 || made.airL > 1)
     const found = short ? racking.call((r) => r.oneMore(question, made)).catch(() => undefined) : undefined
     void found?.then((more) => {

@@ -25,7 +25,7 @@ export function useReadiness(lot: () => LotView | undefined, gate: () => Gate) {
   const knows = ref(false)
   watch([() => lot()?.id, gate], () => (knows.value = false))
   const mayGoOn = computed(() => ready.value || knows.value)
-  /** What stands in the ledger when it is gone on with: nothing where nothing is open. */
+  /** What is logged when somebody goes ahead: nothing where nothing is open. */
   const against = () => {
     const l = lot()
     if (!l || ready.value) return []

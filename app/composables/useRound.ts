@@ -7,7 +7,7 @@ import { saySmells } from '~/wording/smells'
 export const ROUND_WORK = ['punch-down', 'pump-over', 'stir'] as const
 export type RoundWork = (typeof ROUND_WORK)[number]
 
-/** A round that was begun: what is done with, and what was typed at the lot it stands at. */
+/** A round that was begun: which lots are done, and what was typed at the current one. */
 export interface KeptRound {
   begunAt: string
   done: string[]
@@ -40,12 +40,12 @@ export function useRound() {
   const round = ref<KeptRound>(stands(kept.read()) ?? fresh())
   watch(round, (is) => kept.write(is), { deep: true })
 
-  /** As the vessels were added: that is how they stand. A round that is under way keeps its order. */
+  /** In the order in which the vessels were added. A round that is under way keeps its order. */
   const lots = computed<LotView[]>(() =>
     walkingOrder(cellar.lots.filter((l) => isHeld(l) && isFermenting(l)), [...cellar.state.vessels.keys()], round.value.begunAt)
   )
   const open = computed(() => lots.value.filter((l) => !round.value.done.includes(l.id) && !round.value.passed.includes(l.id)))
-  /** In the address, so that a reload stands at the same vessel. */
+  /** In the address, so that a reload shows the same vessel. */
   const at = computed<LotView | undefined>(() => lots.value.find((l) => l.id === route.query.lot) ?? open.value[0])
   const over = computed(() => lots.value.length > 0 && open.value.length === 0 && !lots.value.some((l) => l.id === route.query.lot))
   const go = (lotId: string | undefined) => router.replace({ query: lotId ? { lot: lotId } : {} })

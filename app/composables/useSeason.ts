@@ -33,7 +33,7 @@ export function useSeason(span: () => SpanKey) {
         const next = steps.find((s) => !s.doneAt)
         return { lot, steps, ...(next && { next }) }
       })
-      // Those with nothing to come stand last.
+      // Those with nothing to come are last.
       .sort((a, b) => Date.parse(a.next?.likely ?? NEVER) - Date.parse(b.next?.likely ?? NEVER))
   )
   const range = computed(() => {
@@ -41,7 +41,7 @@ export function useSeason(span: () => SpanKey) {
     const today = Date.parse(now.value)
     return { from: today - back * DAY, to: today + ahead * DAY }
   })
-  /** Where an instant lies on the line, %; undefined outside of it. */
+  /** The position of an instant on the line, %; undefined outside of it. */
   const placeOf = (at: string | number): number => {
     const { from, to } = range.value
     return ((typeof at === 'number' ? at : Date.parse(at)) - from) / (to - from) * 100

@@ -1,5 +1,5 @@
 /**
- * False at first, and true in a task of its own once the page stands: for what is large and lies below the first screen.
+ * False at first, and true in a task of its own once the page is drawn: for what is large and below the first screen.
  * @param after so many tasks: one after the other, so that none is long
  */
 export function useSoon(after = 1) {

@@ -1,5 +1,5 @@
 /**
- * Strikes an entry that stands in no lot's ledger: a sample, a note, something expected. It stays in the file, marked; undo is beside
+ * Deletes an entry that belongs to no lot: a sample, a note, something expected. It stays in the file, marked; undo is beside
  * it.
  */
 export function useStrike() {

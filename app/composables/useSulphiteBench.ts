@@ -58,7 +58,7 @@ export function useSulphiteBench(lot: Ref<LotView | undefined>, asked: () => unk
       limits: { min: 0.01, max: 10_000, words: 'Enter an amount above zero.' }
     })
   }
-  /** As it stands now, not as it stood when it was read. */
+  /** Its value now, not when it was read. */
   const freeNow = computed(() => lot.value?.freeSo2)
   /** Bacteria at work, or wanted, want no sulphite. */
   const malolactic = computed(() => (lot.value && !isMust(lot.value) ? lot.value.malolactic : undefined))

@@ -2,7 +2,7 @@ import type { TermKey } from '~/wording/glossary'
 
 interface Asked { term: TermKey, at: HTMLElement, id: string }
 
-/** The word that is being explained, and what it stands at. */
+/** The word that is being explained, and the element it is in. */
 const asked = shallowRef<Asked>()
 /** A press beside the card closes it before the click arrives: on the same word that was to close it. */
 let closed: { at: HTMLElement, when: number } | undefined
@@ -10,7 +10,7 @@ const ONE_PRESS_MS = 400
 
 export function useTerm() {
   /**
-   * @param id of the very word: the same may stand twice on a page
+   * @param id of the very word: the same may be on a page twice
    * @param byKey a key pressed on the word has closed nothing on its way
    */
   function explain(term: TermKey, at: HTMLElement, id: string, byKey = false): void {

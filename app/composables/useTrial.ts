@@ -83,7 +83,7 @@ export function useTrial(lot: Ref<LotView | undefined>) {
   const gated = computed(() => card.value.kind === 'fining' || card.value.kind === 'tannin')
   const ready = computed(() => !gated.value || gate.ready.value)
   const mayGoOn = computed(() => !gated.value || gate.mayGoOn.value)
-  /** What stands in the ledger of the trial. */
+  /** What the ledger keeps of the trial. */
   const told = () => {
     const unit = `${card.value.unit}/L`
     const choice = chosen.value === '' ? '' : `; ${chosen.value} ${unit} chosen`

@@ -12,7 +12,7 @@ const fieldsOf = (): TextField[] => [...document.querySelectorAll<TextField>(TEX
 const nameOf = (field: TextField): string => field.ariaLabel ?? field.labels?.[0]?.textContent?.trim() ?? ''
 
 /**
- * What stands half typed on a page, taken over a loading of the page that the person asked for: a bench has no drafts of its own as
+ * What is half typed on a page, kept over a reload of the page that the person asked for: a bench has no drafts of its own as
  * the forms of the ledger have. Fields are known by their names and their order.
  */
 export function useTypedOver() {

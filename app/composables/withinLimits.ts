@@ -1,6 +1,6 @@
 import { LimitError } from '~~/core/units'
 
-/** A result of the core, or nothing when an input lies outside the limits of the relation; any other error goes on its way. */
+/** A result of the core, or nothing when an input is outside the limits of the relation; any other error goes on its way. */
 export function withinLimits<T>(work: () => T): T | undefined {
   try {
     return work()

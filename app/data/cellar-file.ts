@@ -12,7 +12,7 @@ export type FileProblem =
 export interface Merge {
   fresh: Entry[]
   present: number
-  /** Ids that stand in both with different contents; the stored one is kept. */
+  /** Ids that both have, with different contents; the stored one is kept. */
   conflicts: string[]
 }
 

@@ -27,7 +27,7 @@ export interface CellarStorage {
    * @param before all that was there: where the browser has cleared the storage under an open page it is written again with them
    */
   append(entries: readonly Entry[], before?: readonly Entry[]): Promise<{ restored: boolean }>
-  /** Every row as it stands, nothing checked: for the way out of a broken page. */
+  /** Every row as stored, nothing checked: for the way out of a broken page. */
   raw(): Promise<unknown[]>
   /** Replaces the whole cellar, only used for the demo. */
   replaceAll(entries: readonly Entry[]): Promise<void>

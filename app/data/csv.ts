@@ -49,7 +49,7 @@ export function readingsCsv(
   )
 }
 
-/** What stands for an instrument of which only the kind was said. */
+/** The name given to an instrument of which only the kind is known. */
 export const KIND_SAID = 'a '
 
 /** The parts of a titration, in the order of its cell. */

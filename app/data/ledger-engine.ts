@@ -48,7 +48,7 @@ export interface Change {
   upkeep: { now: string, of: [string, LotUpkeep | undefined][] }
   gone: string[]
   rest: Omit<CellarState, 'lots'>
-  /** New or changed, as they stand. */
+  /** New or changed, in their latest version. */
   facts: StandingFact[]
 }
 export interface Opened {

@@ -3,7 +3,7 @@ import type { CellarName } from './cellar-storage'
 import { downloadText, fileNameOf } from './download'
 import { newId } from './ids'
 
-/** A row of the ledger as it stands on disk: nothing of it is believed but what is looked at. */
+/** A row of the ledger as stored: nothing of it is trusted but what is checked here. */
 export interface RawRow {
   id: string
   written: string

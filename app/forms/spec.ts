@@ -3,10 +3,10 @@ import type { MaterialCard, MaterialKind } from '~~/core/materials'
 import type { QuantityName } from '~~/core/quantities'
 import type { QuantityKind, Unit } from '~~/core/units'
 
-/** What stands in a form: texts, choices, switches and numbers by the key of their field. */
+/** The values of a form: texts, choices, switches and numbers by the key of their field. */
 export type Values = Record<string, string | number | boolean | undefined>
 
-/** What a form knows of where it stands. */
+/** What a form knows of its place. */
 export interface FormContext {
   lot?: LotView | undefined
   cellar: CellarState

@@ -32,7 +32,7 @@ const PLACES = [
   { to: '/stores', label: 'Stores', icon: 'i-lucide-archive' }
 ] as const
 
-/** Crush day and the harvest stand under Today. */
+/** Crush day and the harvest belong to Today. */
 const isOn = (to: string) => (to === '/' ? route.path === '/' || /^\/(crush|harvest|season)/.test(route.path) : route.path.startsWith(to))
 
 defineShortcuts({

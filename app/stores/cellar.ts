@@ -55,7 +55,7 @@ export const useCellarStore = defineStore('cellar', () => {
   const lastAction = shallowRef<Entry[]>([])
   /** As the ledger tells it, at its last entry. */
   const told = shallowRef<CellarState>(emptyCellar())
-  /** Every fact as it stands, newest first. */
+  /** Every fact in its latest version, newest first. */
   const facts = shallowRef<readonly StandingFact[]>([])
   const factCount = ref(0)
   const now = useNow()
@@ -123,7 +123,7 @@ export const useCellarStore = defineStore('cellar', () => {
         all.push(...more)
         await new Promise((done) => setTimeout(done))
       }
-      // What was logged while the older lines came in stands before them.
+      // What was logged while the older lines came in goes before them.
       const known = new Set(all.map((f) => f.original.id))
       facts.value = [...facts.value.filter((f) => !known.has(f.original.id)), ...all]
     }
@@ -166,7 +166,7 @@ export const useCellarStore = defineStore('cellar', () => {
   const forgetRefused = (): void => {
     refused.value = []
   }
-  /** What lies before a lot's start was refused: the start is moved back to it, and all is written together. */
+  /** What was dated before a lot's start was refused: the start is moved back to it, and all is written together. */
   async function logMovingStarts(): Promise<Entry[] | undefined> {
     const starts = new Map<string, string>()
     for (const draft of lastAsked.value) {

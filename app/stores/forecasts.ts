@@ -48,7 +48,7 @@ export const useForecastsStore = defineStore('forecasts', () => {
     known.value = new Map([...known.value].filter(([id]) => lots.has(id)))
   }
   const keys = computed(() => asks.value.map((a) => a.lotId + a.key).join())
-  // The first picture comes before what lies ahead; a page that shows a forecast does not wait.
+  // The first picture comes before any forecast; a page that shows a forecast does not wait.
   const started = ref(false)
   setTimeout(() => hurry(), AFTER_MS)
   const hurry = () => {

@@ -15,7 +15,7 @@ export const MOVE: Record<AcidMove, { name: string, size: (n: number) => string 
 export const sayMove = (move: AcidMove, size: number): string => `${MOVE[move].name}${size > 0 ? ` ${MOVE[move].size(size)}` : ''}`
 const trim = (n: number) => String(Number(n.toFixed(2)))
 
-/** Where a must stands beside what is usual for its style; what is to be done about it, the finder says. */
+/** A must compared with what is usual for its style; what to do about it comes from the finder. */
 export function sayWhere(ph: number, ta: number, window: MapWindow, moved = false): string {
   const style = STYLE[window.style].toLowerCase()
   // What no instrument tells is not said.

@@ -12,7 +12,7 @@ export const MUST_MATERIAL: Record<Material, string> = {
   sucrose: 'Sugar'
 }
 
-/** Findings of the acid model in words; an assumption is said where the figure stands, not here. */
+/** Findings of the acid model in words; an assumption is said beside its figure, not here. */
 export function sayAcidsFinding(finding: AcidsFinding): string {
   switch (finding.code) {
     case 'tartaric-implausible':

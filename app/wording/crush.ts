@@ -141,7 +141,7 @@ export const hoursWords = (hours: number): string =>
       ? `${hours.toFixed(hours % 1 < 0.05 || hours % 1 > 0.95 ? 0 : 1)} h`
       : `${Math.round(hours)} h`
 
-/** Where a step stands, in a few words for the rail. */
+/** The state of a step, in a few words for the rail. */
 export function sayStatus(step: CrushStep, when: (at: string) => string, hoursTo: (at: string) => number): string {
   switch (step.status) {
     case 'done':

@@ -1,4 +1,4 @@
 const NAMED: Record<string, string> = { '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;', '\'': '&#39;' }
 
-/** A text as it may stand in HTML that somebody else's code writes. */
+/** A text, safe in HTML that somebody else's code writes. */
 export const escaped = (text: string): string => text.replace(/[&<>"']/g, (c) => NAMED[c]!)

@@ -1,7 +1,7 @@
 import type { Fault } from '~~/core/ledger'
 import { listed } from './listed'
 
-/** Faults as the trade names them. What each comes from stands apart (`faults-told`): only one page tells it. */
+/** Faults as the trade names them. Their causes are apart (`faults-told`): only one page tells it. */
 export const FAULT: Record<Fault, string> = {
   'oxidised': 'Oxidised',
   'volatile': 'Vinegar',

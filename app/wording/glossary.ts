@@ -1,7 +1,7 @@
 /** A word of the trade, said for somebody who hears it for the first time. */
 export interface Term {
   name: string
-  /** How it stands in a text, as a pattern; whole words only. */
+  /** How a text spells it, as a pattern; whole words only. */
   match: string
   says: string
 }
@@ -212,7 +212,7 @@ export const GLOSSARY = {
 export type TermKey = keyof typeof GLOSSARY
 
 const KEYS = Object.keys(GLOSSARY) as TermKey[]
-/** One pattern for all, the longer before the shorter; what stands inside another word is none. */
+/** One pattern for all, the longer before the shorter; a match inside another word does not count. */
 const ALL = new RegExp(
   `(?<![\\p{L}\\p{N}])(?:${[...KEYS]
     .sort((a, b) => GLOSSARY[b].match.length - GLOSSARY[a].match.length)

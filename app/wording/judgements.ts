@@ -34,7 +34,7 @@ export function sayAsUsual(judged: readonly Judgement[], style: Style): { verdic
   }
 }
 
-/** A first judgement in words: where the figure stands and what that means. */
+/** A first judgement in words: whether a figure is in range, and what that means. */
 export function sayJudgement(j: Judgement, style: Style): { verdict: string, meaning: string } {
   const window = sayWindow(j)
   if (j.kit)

@@ -9,13 +9,13 @@ export const PROTOCOL_WORDS: Record<Protocol, { label: string, hint: string }> =
 export const TEST_NAME: Record<StabilityTest, string> = { 'heat-test': 'Heat test', 'cold-test': 'Cold test' }
 
 /** What is done in each step, and what the sample is then doing. */
-export const TEST_STEP_WORDS: Record<ProtocolStep['code'], { does: string, stands: string, move: string }> = {
-  bath: { does: 'In a water bath at 80 °C', stands: 'in its bath', move: 'Into the bath' },
-  cool: { does: 'Out of the bath, to cool at 20 °C', stands: 'cooling', move: 'Out of the bath' },
-  fridge: { does: 'Out of the bath and into the refrigerator at 4 °C', stands: 'in the refrigerator', move: 'Into the refrigerator' },
-  cold: { does: 'In the cold at −4 °C', stands: 'in the cold', move: 'Into the cold' },
-  freezer: { does: 'In the freezer at −18 °C, with room for ice', stands: 'in the freezer', move: 'Into the freezer' },
-  thaw: { does: 'Out of the freezer, to thaw at 20 °C; turn it over once', stands: 'thawing', move: 'Out of the freezer' }
+export const TEST_STEP_WORDS: Record<ProtocolStep['code'], { does: string, now: string, move: string }> = {
+  bath: { does: 'In a water bath at 80 °C', now: 'in its bath', move: 'Into the bath' },
+  cool: { does: 'Out of the bath, to cool at 20 °C', now: 'cooling', move: 'Out of the bath' },
+  fridge: { does: 'Out of the bath and into the refrigerator at 4 °C', now: 'in the refrigerator', move: 'Into the refrigerator' },
+  cold: { does: 'In the cold at −4 °C', now: 'in the cold', move: 'Into the cold' },
+  freezer: { does: 'In the freezer at −18 °C, with room for ice', now: 'in the freezer', move: 'Into the freezer' },
+  thaw: { does: 'Out of the freezer, to thaw at 20 °C; turn it over once', now: 'thawing', move: 'Out of the freezer' }
 }
 /** How a sample is made ready: common practice, no source. */
 export const TEST_READY: Record<StabilityTest, string> = {

@@ -134,9 +134,9 @@ test('a tab killed in mid-write leaves whole actions only', async ({ page, conte
     let n = 0
     IDBObjectStore.prototype.add = function (...args: Parameters<typeof add>) {
       if (++n === 2)
-        setTimeout(() => {
+        queueMicrotask(() => {
           location.href = 'about:blank'
-        }, 0)
+        })
       return add.apply(this, args)
     }
   })

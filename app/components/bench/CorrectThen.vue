@@ -4,7 +4,7 @@ import type { CorrectBench } from '~/composables/useCorrectBench'
 import { sayAcidsFinding } from '~/wording/acids'
 import { ACIDS_SOURCE, acidsWorking } from '~/wording/workings'
 
-/** The must as it stands and as it would be, with what speaks against it and the working. */
+/** The must now and as it would be, with what speaks against it and the working. */
 const props = defineProps<{ bench: CorrectBench }>()
 const f = useFormat()
 const prediction = computed(() => props.bench.prediction.value!)
@@ -44,7 +44,7 @@ const rows = computed(() => {
     { name: 'Potassium', before: p.before.potassiumGPerL.toFixed(1), after: p.after.potassiumGPerL.toFixed(1), unit: 'g/L' }
   ].filter((r) => r.before !== undefined)
 })
-/** That malic acid is assumed is no fault: it is said small. What cannot be stands above the map. */
+/** That malic acid is assumed is no fault: it is said small. What is impossible is said above the map. */
 const assumed = computed(() => prediction.value.findings.filter((x) => x.code === 'malic-assumed'))
 const doubts = computed(() => prediction.value.findings.filter((x) => x.code !== 'malic-assumed' && !x.code.endsWith('implausible')))
 </script>

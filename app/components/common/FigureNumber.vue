@@ -11,7 +11,7 @@ defineProps<{
   /** How old it is, in words, when that matters. */
   age?: string | undefined
   size?: 'normal' | 'hero' | 'small'
-  /** It stands in a button: its words are not tapped for themselves. */
+  /** It is inside a button: its words cannot be tapped by themselves. */
   plain?: boolean
 }>()
 const MARK = { measured: '●', estimated: '◐', forecast: '○', 'worked out': '=' } as const

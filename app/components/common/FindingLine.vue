@@ -6,13 +6,13 @@ import { counted } from '~/wording/count'
 const props = defineProps<{
   said: Said
   lot?: string | undefined
-  /** How much else is wrong with the lot, and where it stands. */
+  /** How much else is wrong with the lot, and the page that shows it. */
   more?: { count: number, to: string } | undefined
 }>()
 const emit = defineEmits<{ entry: [id: string] }>()
 const { end } = useEnding()
 const route = useRoute()
-/** On the lot's own page the way to it leads nowhere; what it rests on stands there. */
+/** On the lot's own page the link to it leads nowhere; the entry it is based on is there. */
 const here = computed(() => props.said.to === route.path)
 const restsOn = computed(() => (here.value ? props.said.finding.evidence.at(-1) : undefined))
 const COLOUR = { stop: 'error', now: 'error', soon: 'warning', wait: 'neutral', note: 'neutral' } as const

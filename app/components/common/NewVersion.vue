@@ -1,5 +1,5 @@
 <script setup lang="ts">
-/** A newer Presk lies ready. It is taken on a tap, never by itself in mid-typing. */
+/** A newer Presk is ready. It is installed on a tap, never by itself while somebody types. */
 const emit = defineEmits<{ take: [], later: [] }>()
 const taking = ref(false)
 function take() {

@@ -9,7 +9,7 @@ const props = defineProps<{
   /** Stands behind the number when there is no choice of unit. */
   unitLabel?: string
   hint?: string | undefined
-  /** What speaks against it where it stands, besides what the field finds itself. */
+  /** An error from outside, besides those that the field finds itself. */
   error?: string | undefined
   /** Usual figures in the field's first unit, to tap. */
   usual?: readonly number[] | undefined
@@ -18,7 +18,7 @@ const props = defineProps<{
 /** The field is shared with its page on purpose: what is typed here is read there. */
 const model = computed(() => props.field)
 const message = computed(() => props.field.message ?? props.error)
-/** Nothing stands behind the number. The group's own rounding goes by every group around it, so it is said here. */
+/** There is no unit behind the number. The group's own rounding goes by every group around it, so it is said here. */
 const alone = computed(() => props.field.units.length <= 1 && !props.unitLabel)
 </script>
 

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useResizeObserver, useScroll } from '@vueuse/core'
 
-/** A row that may be longer than the screen. What lies beyond an edge is announced by a shade there. */
+/** A row that may be longer than the screen. A shade at an edge shows that there is more. */
 const row = ref<HTMLElement>()
 const content = ref<HTMLElement>()
 /** Given only once it has its size: asked as it is put in, the browser would lay out a page that is half there. */

@@ -8,7 +8,7 @@ const props = defineProps<{
   words?: Record<string, string>
   items?: readonly { value: Value, label: string, disabled?: boolean }[]
   placeholder?: string
-  /** The label stands beside, for the ear only. */
+  /** The label is visible elsewhere; here it is for screen readers only. */
   quiet?: boolean
 }>()
 const value = defineModel<Value>({ required: true })

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-/** What does not go round for all lots. Loaded after the page it stands on: it brings the whole of the supplies with it. */
+/** Supplies that are too short for all lots. Loaded after its page, because it brings all of the supplies code with it. */
 const supplies = useSupplies()
 </script>
 

@@ -5,7 +5,7 @@ import { WAY_OUT } from '~/wording/ways-out'
 /** The answers to a decision, or the ways round a task: each a button, with what follows from it. */
 const props = defineProps<{
   finding: Pick<Finding, 'key' | 'lotId' | 'waysOut' | 'waysRound'>
-  /** Said behind each label where several wines stand on one page. */
+  /** Added to each label where a page shows several wines. */
   of?: string | undefined
   /** What follows, below each. */
   hints?: boolean

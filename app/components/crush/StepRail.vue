@@ -8,7 +8,7 @@ const props = defineProps<{ lotId: string, steps: CrushStep[], colour: string, c
 const now = useNow()
 const hoursTo = (at: string) => (Date.parse(at) - Date.parse(now.value)) / 3_600_000
 const shown = computed(() => props.steps.map((step) => ({ step, words: sayStatus(step, (at) => sayWhen(at, now.value), hoursTo) })))
-/** The line is filled to the first station that is still open: what was done ahead of its turn stands alone. */
+/** The line is filled to the first station that is still open: what was done ahead of its turn is apart. */
 const reached = computed(() => {
   const open = props.steps.findIndex((s) => !['done', 'left-out', 'optional'].includes(s.status))
   return open < 0 ? props.steps.length : open

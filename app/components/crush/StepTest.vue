@@ -57,7 +57,7 @@ const verdict = ref<TestVerdict | ''>('')
 const tasted = ref('')
 const asked = ref(false)
 const verdicts = Object.entries(TEST_VERDICT).map(([value, words]) => ({ value: value as TestVerdict, ...words }))
-/** The verdict stands in the ledger in words; one that cannot say leaves the test open for another day. */
+/** The verdict is logged in words; “cannot say” leaves the test open for another day. */
 function judged(day: (typeof days.value)[number]) {
   asked.value = true
   if (!verdict.value) return undefined

@@ -12,7 +12,7 @@ const now = useNow()
 const { saving, write } = useStepLog(() => props.lot)
 const DAY = 86_400_000
 const SMELT_DAYS = 10
-/** What was dry last stands first. */
+/** The lot that was dry last comes first. */
 const sources = computed(() =>
   cellar.lots
     .filter((l) => l.id !== props.lot.id && !isMust(l) && l.inoculatedAt !== undefined)

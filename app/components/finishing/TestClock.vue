@@ -4,7 +4,7 @@ import type { TestUnderWay } from '~~/core/stages'
 import { hoursWords } from '~/wording/crush'
 import { TEST_STEP_WORDS } from '~/wording/stability'
 
-/** The steps of a test as lengths of time, and where its sample stands. */
+/** The steps of a test as lengths of time, and where its sample is now. */
 const props = defineProps<{ steps: readonly ProtocolStep[], running?: TestUnderWay | undefined }>()
 const f = useFormat()
 const stateOf = (i: number) =>

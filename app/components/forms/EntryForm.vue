@@ -13,7 +13,7 @@ const props = defineProps<{
   send?: string
   /** Whether it can have happened earlier. */
   dated?: boolean
-  /** Fields stand below each other. */
+  /** One field below the other. */
   tall?: boolean
 }>()
 const emit = defineEmits<{ done: [written: Entry[]], leave: [] }>()

@@ -10,7 +10,7 @@ import { escaped } from '~/wording/escaped'
 const props = defineProps<{ lot: LotView }>()
 const emit = defineEmits<{ entry: [id: string] }>()
 
-/** The first chart stands: the second comes in a task of its own. */
+/** The first chart is drawn: the second comes in a task of its own. */
 const firstStands = ref(false)
 const settings = useSettingsStore()
 const f = useFormat()

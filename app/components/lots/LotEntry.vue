@@ -4,7 +4,7 @@ import { bottlesLeft } from '~~/core/stages'
 import { unchanged } from '~/composables/unchanged'
 import { FORMS } from '~/forms'
 
-/** What can be logged of a lot, by kind; the one that the address asks for stands open. */
+/** What can be logged of a lot, by kind; the one that the address names is open. */
 const props = defineProps<{ lot: LotView }>()
 
 const route = useRoute()
@@ -33,7 +33,7 @@ watch(
     kind.value = asked() ?? kind.value
   }
 )
-/** Bottles of a wine that is not ready are logged only knowingly, and that stands in the ledger. */
+/** Bottles of a wine that is not ready are logged only knowingly, and the ledger says so. */
 const gate = computed(() => (props.lot.plan.sparkling ? 'bottling-sparkling' : 'bottling-still'))
 const { ready, knows, against } = useReadiness(
   () => props.lot,

@@ -21,7 +21,7 @@ const rows = computed<{ key: FigureKey, label: string, figure: Figure | undefine
     { key: 'ta' as const, label: 'TA', figure: lot.ta, shown: f.acid, band: 1 },
     { key: 'freeSo2' as const, label: 'Free SO₂', figure: lot.freeSo2, shown: f.so2, band: 0 }
   ]
-  // Of what is all in bottles nothing stands in a vessel.
+  // A lot that is all in bottles has nothing in a vessel.
   const bottled = lot.bottles > 0 && !isHeld(lot)
   return [
     ...all.filter((row) => !(bottled && row.key === 'volume')),
@@ -51,7 +51,7 @@ const band = (row: { figure: Figure | undefined, band?: number, key: FigureKey }
 const open = computed(() => rows.value.find((r) => r.key === route.query.working && r.figure))
 const toggle = (key: FigureKey) =>
   navigateTo({ query: { ...route.query, working: route.query.working === key ? undefined : key } }, { replace: true })
-/** "Free SO₂" as it stands within a sentence; pH and TA stay as they are. */
+/** "Free SO₂" as it is written within a sentence; pH and TA stay as they are. */
 const inText = (label: string) => (/^[A-Z][a-z]/.test(label) ? label.charAt(0).toLowerCase() + label.slice(1) : label)
 /** What the figure is, for somebody who meets it for the first time. */
 const MEANS: Partial<Record<FigureKey, TermKey>> = { ph: 'ph', ta: 'ta', freeSo2: 'free-so2', nitrogenGiven: 'nutrient' }

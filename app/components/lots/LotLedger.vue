@@ -15,7 +15,7 @@ const shownCount = ref(40)
 const lines = computed(() => story.linesOf(props.lot.id, shownCount.value + 1))
 const due = computed(() => Math.min(lines.value.length, shownCount.value))
 const drawn = useGradually(() => due.value, 4, 9)
-/** The entry that is put right, as it stood when that was begun. */
+/** The entry that is being corrected, as it was when that began. */
 const opened = shallowRef<Fact>()
 
 async function strike(id: string) {

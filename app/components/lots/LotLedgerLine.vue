@@ -10,7 +10,7 @@ const props = defineProps<{
   standing: StandingFact
   /** What it said before it was corrected, oldest first, a line each. */
   before: string
-  /** Its lot, while it is being put right; what is corrected is the entry as it stood when that was begun. */
+  /** Its lot, while the entry is being corrected; what is corrected is the entry as it was when that began. */
   lot?: LotView | undefined
 }>()
 const emit = defineEmits<{ open: [fact: Fact], strike: [id: string], bringBack: [fact: Fact], corrected: [] }>()

@@ -2,7 +2,7 @@
 import { type Draft, type Fact, type LotPlan, type LotView, isMust, planOf } from '~~/core/ledger'
 import { FINISH, LEES_SCHOOL, MALOLACTIC, NUTRIENT_SCHOOL, OAK_READY, PRESS_SCHOOL, SULPHITE_SCHOOL, YEAST_SCHOOL } from '~/wording/plan'
 
-/** What the lot is to become, as it stands and, opened, to be changed. Only what differs from before is written. */
+/** The plan of the lot; opened, it can be changed. Only what differs from before is written. */
 const props = defineProps<{ lot: LotView }>()
 
 const cellar = useCellarStore()

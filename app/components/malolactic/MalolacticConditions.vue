@@ -5,7 +5,7 @@ import type { LotConditions } from '~~/core/stages'
 import { CONDITION, sayFactor } from '~/wording/malolactic'
 import { sayCondition } from '~/wording/findings/malolactic'
 
-/** What bacteria find in a wine: each condition with where it stands, and what to do about what holds them up. */
+/** What bacteria find in a wine: each condition with its value, and what to do about what holds them up. */
 const props = defineProps<{ lot: LotView, found: LotConditions }>()
 const f = useFormat()
 const valueOf = (key: Limiting): string => {

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { useMove } from '~/composables/useMove'
 
-/** The vessels that it touches, as they stand and as they will. */
+/** The vessels that it touches, before and after. */
 const props = defineProps<{ move: ReturnType<typeof useMove> }>()
 const { shelf, nameOf } = props.move
 const f = useFormat()

@@ -4,7 +4,7 @@ import type { RackingPlan } from '~~/core/racking'
 import { lotOfWine, toppingWines } from '~~/core/stages'
 import { sayLikeness } from '~/wording/moving'
 
-/** The shelf as it stands after the plan. */
+/** The shelf after the plan. */
 const props = defineProps<{ plan: RackingPlan }>()
 const cellar = useCellarStore()
 const f = useFormat()

@@ -35,7 +35,7 @@ const smellItems = SMELLS.map((s) => ({ value: s, label: SMELL[s] }))
 async function submit() {
   if (!ok()) {
     await focusWrong()
-    // The foot of the page stands over what is asked.
+    // The footer covers what is asked.
     question.value?.scrollIntoView({ block: 'center' })
     return
   }

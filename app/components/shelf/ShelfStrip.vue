@@ -30,7 +30,7 @@ function what(p: ShelfPlace): string {
   const place = p.assumed ? ', no vessel named' : ` in ${p.vessel}`
   return `${p.lot.name}, ${f.words(f.volume(p.litres))}${place}${p.number ? `: ${shelf.titleOf(p.lot.id)}` : ''}`
 }
-/** A place is drawn anew only when it looks different: forty vessels stand still while one is logged of. */
+/** A place is drawn again only when it looks different: an entry for one vessel leaves forty as they are. */
 const looks = (p: ShelfPlace) => [
   what(p), p.number, p.litres, p.capacityL, p.kind, p.lot?.id, p.lot && wineColour(p.lot), p.lot?.id === current.value, pxPerDm.value
 ]

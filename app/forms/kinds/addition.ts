@@ -43,7 +43,7 @@ export const additionForm: EntryForm<'addition'> = {
       },
       context.cellar.cards
     )
-    // A solution's strength stands in the entry itself.
+    // The entry itself holds the strength of a solution.
     return before?.material === material && before.so2Share !== undefined ? { ...draft, so2Share: before.so2Share } : draft
   }
 }

@@ -75,7 +75,7 @@ export const lotStartedForm: EntryForm<'lot-started'> = {
   }
 }
 
-/** Fields that an entry may lack stand as not said. */
+/** Fields that an entry lacks are shown as not given. */
 function optional(was: Omit<EntryOf<'lot-started'>, 'id' | 'device' | 'written' | 'type'>) {
   const { vesselId, kit, arrivalId, onSkins, ...rest } = was
   return { ...rest, vesselId, kit, arrivalId, onSkins }

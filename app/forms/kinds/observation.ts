@@ -18,7 +18,7 @@ interface Chosen {
 }
 interface Scale {
   fields: readonly FieldSpec[]
-  /** Nothing while it is not chosen; else its words, which stand where none were written. */
+  /** Nothing while it is not chosen; else its words, used where none were written. */
   seen: (chosen: Chosen, before?: EntryOf<'observation'>) => (Partial<EntryOf<'observation'>> & { text: string }) | undefined
 }
 
@@ -30,7 +30,7 @@ const test = (what: 'heat-test' | 'cold-test'): Scale => ({
 const SCALES: Partial<Record<What, Scale>> = {
   'smell': {
     fields: [{ as: 'choice', key: 'smell', label: 'Smells of', items: choices(SMELL) }],
-    // Of several that were tapped on the round the others stand, while the first is not changed.
+    // Of several that were tapped on the round the others stay, while the first is not changed.
     seen: ({ smell }, before) => {
       if (!smell) return undefined
       const smells = before?.smells?.[0] === smell ? before.smells : [smell]

@@ -55,7 +55,7 @@ const sources = computed(() => {
   }))
   return known.every((p) => p.availableL > 0) ? known : []
 })
-/** Wines with a volume each can stand in glasses: of a lot all that there is. */
+/** Wines with a volume each can be tried in glasses: of a lot, all that there is. */
 const inGlasses = computed(() => {
   const given = parts.value.map((p, i) => ({
     lotId: p.lotId,

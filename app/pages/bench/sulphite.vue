@@ -32,7 +32,7 @@ const SALTS = (Object.keys(SO2_SHARE) as SulphiteSalt[]).map((value) => ({
   label: `${materialTitle(value)} (${(SO2_SHARE[value] * 100).toFixed(1)} % SO₂)`
 }))
 const TARGETS = computed(() => [
-  // Where a second ferment is to begin, or where it stands at that from before.
+  // For a base wine, or where that target was chosen before.
   ...(lot.value?.plan.sparkling || targetMolecular.value === BASE_WINE_MOLECULAR
     ? [{ value: BASE_WINE_MOLECULAR, label: '0.35', hint: 'before a second ferment' }]
     : []),
@@ -49,7 +49,7 @@ watch(
   () => lot.value?.id,
   () => (knowing.value = false)
 )
-/** Why it is nothing, or hardly anything, stands beside the amount; that it is too little to weigh, with the stock solution. */
+/** Why it is nothing, or hardly anything, is said beside the amount; that it is too little to weigh, with the stock solution. */
 const BESIDE: readonly string[] = ['already-there', 'as-good-as-there']
 const why = computed(() => dose.value?.findings.find((x) => BESIDE.includes(x.code)))
 const remarks = computed(() => dose.value?.findings.filter((x) => x.code !== 'below-scale' && x !== why.value) ?? [])

@@ -5,7 +5,7 @@ import { bottlesLeft, drinkWindowOf } from '~~/core/stages'
 import { sayFarDayOf, sayMonthAndYear } from '~/wording/days'
 import { CLOSURE } from '~/wording/terms'
 
-/** The bottle store: what lies there, where, how it was rated, and from when to when it is likely good. */
+/** The bottle store: which bottles are where, how it was rated, and from when to when it is likely good. */
 const cellar = useCellarStore()
 const now = useNow()
 const logged = useLogged()

@@ -4,7 +4,7 @@ import type { Care, Entry, VesselState } from '~~/core/ledger'
 import { wantsWashing } from '~~/core/stages'
 import { CARE } from '~/wording/terms'
 
-/** Every vessel of the house: what wine stands in, what is empty, what wants washing, what is out of use. */
+/** Every vessel of the house: which hold wine, which are empty, need washing or are out of use. */
 const cellar = useCellarStore()
 const message = useMessage()
 const logged = useLogged()

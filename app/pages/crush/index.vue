@@ -3,7 +3,7 @@ import { sayDay, sayWhen } from '~/wording/days'
 import { CLOCK_RUNS, hoursWords, sayStep, STEP } from '~/wording/crush'
 import { STREAM, STYLE } from '~/wording/terms'
 
-/** All lots between arrival and yeast: where each stands, what is next on the whole floor, what runs out of what. */
+/** All lots between arrival and yeast: how far each is, what is next for all of them, which supplies run out. */
 const cellar = useCellarStore()
 const now = useNow()
 const f = useFormat()

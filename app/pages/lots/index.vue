@@ -5,7 +5,7 @@ import { STANDING, STYLE } from '~/wording/terms'
 const floor = useFloor()
 const f = useFormat()
 const wanted = ref('')
-/** Many lots are found by a word of their name, their style or where they stand. */
+/** Many lots are found by a word of their name, their style or their stage. */
 const shown = computed(() => {
   const words = wanted.value.trim().toLowerCase()
   return floor.items.value.filter(

@@ -14,7 +14,7 @@ export const LIMITING: Record<Limiting, string> = {
 /** How well they can work. */
 export const sayScore = (score: number): string => (score >= 0.6 ? 'good' : score >= 0.3 ? 'difficult' : 'poor')
 
-/** What stands in their way, and what to do about it. */
+/** What hinders the bacteria, and what to do about it. */
 export function sayCondition(by: ConditionFinding, f: Pick<SayFormat, 'temperature' | 'words'>): { title: string, text: string } {
   switch (by.code) {
     case 'too-acid':

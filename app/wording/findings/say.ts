@@ -1,7 +1,7 @@
 import type { Finding } from '~~/core/findings'
 import type { LotView } from '~~/core/ledger'
 
-/** A finding in words. Where it leads is its action; what the button says stands here. */
+/** A finding in words. Its action says where it leads; the label of the button is here. */
 export interface FindingWords {
   title: string
   reason: string

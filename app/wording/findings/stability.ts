@@ -8,7 +8,7 @@ export const STABILITY: WordsFor<StabilitySays> = {
     const name = TEST_NAME[PROTOCOL[protocol].of]
     const words = TEST_STEP_WORDS[step]
     return {
-      title: moved ? `${name}: ${words.move.toLowerCase()}` : `${name}: the sample is ${words.stands}`,
+      title: moved ? `${name}: ${words.move.toLowerCase()}` : `${name}: the sample is ${words.now}`,
       reason: moved ? `${words.does}.` : 'The test is running. Leave the other glass beside it untouched.',
       action: 'See the timer'
     }

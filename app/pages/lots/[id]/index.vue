@@ -36,7 +36,7 @@ const main = computed(() => {
 const benches = computed(() => {
   const l = lot.value
   if (!l) return []
-  // Of what lies in bottles nothing is measured, dosed or moved any more.
+  // Nothing in bottles is measured, dosed or moved any more.
   if (!isHeld(l) && l.bottles > 0)
     return [
       { to: `/lots/${l.id}/labels`, label: 'Labels' },
@@ -65,7 +65,7 @@ const benches = computed(() => {
     { to: `/bench?lot=${l.id}`, label: 'All tools' }
   ].filter((b) => b.to !== item.value?.next.to)
 })
-/** What it is and what comes next stand at once; all else follows in tasks of its own, so that none is long. */
+/** What it is and what comes next are drawn at once; all else follows in tasks of its own, so that none is long. */
 const [soon, findingsSoon, entrySoon, ledgerSoon] = [useSoon(1), useSoon(2), useSoon(3), useSoon(4)]
 /** A point on a curve leads to its line in the ledger. */
 const ledger = useTemplateRef<{ show: (id: string) => Promise<void> }>('ledger')
