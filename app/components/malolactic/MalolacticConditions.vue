@@ -32,7 +32,7 @@ const rows = computed(() =>
   <div class="grid gap-3">
     <dl class="conditions">
       <div v-for="r in rows" :key="r.key">
-        <dt>{{ r.label }} <span class="soft small">wants {{ f.degrees(r.wants) }}</span></dt>
+        <dt>{{ r.label }} <span class="soft small">needs {{ f.degrees(r.wants) }}</span></dt>
         <dd>
           <b class="figure">{{ valueOf(r.key) }}</b>
           <span class="meter" aria-hidden="true">

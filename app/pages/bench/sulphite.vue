@@ -193,7 +193,7 @@ useHead({ title: 'Sulphite · Presk' })
           </template>
         </div>
         <FindingNote v-if="bench.ofLot.value?.cappedByLimit" tone="stop">
-          The limit for such a wine allows {{ f.words(f.so2(dose.addMgPerL)) }} more. Check the pH and the readings first.
+          The limit for this wine allows {{ f.words(f.so2(dose.addMgPerL)) }} more. Check the pH and the readings first.
         </FindingNote>
         <FindingNote
           v-for="finding in remarks"

@@ -88,7 +88,7 @@ useHead({ title: 'Racking day · Presk' })
         <FoldOut v-else label="Choose other wines or vessels"><RackingChoice :day="day" /></FoldOut>
         <div class="ways">
           <UButton size="xl" :loading="working" :disabled="chosen.length === 0" @click="work">
-            {{ plan ? 'Work it out anew' : begun ? 'Go on with it' : 'Work it out' }}
+            {{ plan ? 'Work it out again' : begun ? 'Go on with it' : 'Work it out' }}
           </UButton>
           <span v-if="chosen.length === 0" class="soft">Choose the wines first.</span>
         </div>

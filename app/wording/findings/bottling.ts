@@ -54,10 +54,10 @@ export const BOTTLING: WordsFor<BottlingSays> = {
   'bottle': ({ open, monthsIn, notBefore }) => ({
     title: notBefore ? `Bottle it from ${sayDayOf(notBefore)}` : 'Bottle it',
     reason: notBefore
-      ? 'Until then it clears and ripens. What bottling needs is asked for in the weeks before.'
+      ? 'Until then it clears and ripens. Presk asks for each test before bottling in time.'
       : open > 0
-        ? `Not yet: ${counted(open, 'condition')} still open, and each is asked for in time.`
-        : `Everything it needs is met, and it has rested for ${counted(Math.max(1, Math.round(monthsIn)), 'month')}.`,
+        ? `Not yet: ${counted(open, 'condition')} still open. Presk asks for each in time.`
+        : `It meets all conditions and has rested for ${counted(Math.max(1, Math.round(monthsIn)), 'month')}.`,
     action: 'Plan the bottling'
   }),
   'remnant': ({ litres }, _lot, f) => ({

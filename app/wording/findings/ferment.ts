@@ -117,7 +117,7 @@ export const FERMENT: WordsFor<FermentSays> = {
     title: 'Cooling fast: is the heater off?',
     reason: `From ${f.words(f.temperature(from))} to ${f.words(f.temperature(to))} within about a day${
       roomC === undefined ? '' : `, and the room is at ${f.words(f.temperature(roomC))}`
-    }. Check the plug and the door first. Yeast that was warm and gets cold gives up.`,
+    }. Check the plug and the door first. Warm yeast that suddenly gets cold stops working.`,
     action: 'Plan the warming'
   }),
   'float-odd': ({ wrong }) => ({

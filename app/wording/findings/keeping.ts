@@ -6,7 +6,7 @@ import { type WordsFor, days } from './say'
 export const KEEPING: WordsFor<KeepingSays> = {
   'measure-wine': () => ({
     title: 'Measure pH',
-    reason: 'The sulphite dose depends on it. Without a meter Presk uses what is usual for such a wine.',
+    reason: 'The sulphite dose depends on it. Without a meter Presk uses what is usual for this kind of wine.',
     action: 'Measure'
   }),
   'measure-free': ({ daysSince }) => ({
@@ -30,7 +30,7 @@ export const KEEPING: WordsFor<KeepingSays> = {
   }),
   'ph-too-high': ({ ph, wantedFreeMgPerL }) => ({
     title: `pH ${ph.toFixed(2)} is too high for sulphite to protect it`,
-    reason: `Presk asks for ${wantedFreeMgPerL.toFixed(0)} mg/L of free SO₂ at most, and at this pH that protects little. Lower the pH `
+    reason: `Presk aims at ${wantedFreeMgPerL.toFixed(0)} mg/L of free SO₂ at most, and at this pH that protects little. Lower the pH `
       + `with tartaric acid first, tasting as you go. Keep the wine cold and the vessel full.`,
     action: 'Try some acid'
   }),

@@ -60,7 +60,7 @@ useHead({ title: () => `Feed in steps, ${lot.value?.name ?? ''} · Presk` })
       <p class="soft">Dissolve it in some of the must first. Powder or thick honey makes a gassy must foam over.</p>
     </section>
     <section v-if="fits" class="grid gap-4">
-      <h2>{{ lot.sugarSteps ? 'Plan it anew' : 'How much' }}</h2>
+      <h2>{{ lot.sugarSteps ? 'Plan it again' : 'How much' }}</h2>
       <p v-if="potential === undefined" class="soft">Measure the sugar first. The amount depends on it.</p>
       <template v-else>
         <div class="tries">
