@@ -30,7 +30,7 @@ const alertOf = (lotId: string) => {
   const alert = wrong.value.get(lotId)
   return alert && !pressing.value.includes(alert) ? alert : undefined
 }
-/** Of a large cellar the first few; the rest on a tap, so that the way through the cellar stays in sight. */
+/** In a larger cellar the first few alerts, the rest on a tap, and tasks in one line each: the way through the cellar stays in sight. */
 const FEW = 4
 const allPressing = ref(false)
 const pressingShown = computed(() => (allPressing.value ? pressing.value : pressing.value.slice(0, FEW)))
@@ -87,13 +87,20 @@ useHead({ title: 'Today · Presk' })
             :said="item.tasks[0]!"
             :number="item.number"
             :alert="alertOf(item.lot.id)"
+            :compact="numbered.length > FEW"
           />
         </ol>
         <div class="later">
           <template v-if="waitingDrawn.length && !sitting">
             <h2 class="mt-5 mb-1">Coming up</h2>
             <ul>
-              <TaskLine v-for="item in waitingDrawn" :key="item.lot.id" :lot="item.lot" :said="restOf(item)" />
+              <TaskLine
+                v-for="item in waitingDrawn"
+                :key="item.lot.id"
+                :lot="item.lot"
+                :said="restOf(item)"
+                :compact="numbered.length > FEW"
+              />
             </ul>
           </template>
           <HouseTasks />

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useWindowSize } from '@vueuse/core'
 import { SPANS, type SpanKey } from '~/composables/useSeason'
 import { sayDayOf } from '~/wording/days'
 import { STEP } from '~/wording/way'
@@ -16,7 +17,11 @@ const items = Object.entries(SPANS).map(([value, { label }]) => ({ value: value 
 const window = (s: { earliest: string, latest: string }) =>
   sayDayOf(s.earliest) === sayDayOf(s.latest) ? sayDayOf(s.earliest) : `${sayDayOf(s.earliest)} to ${sayDayOf(s.latest)}`
 /** A name that would lie under "today" is left out. */
-const shownMonths = computed(() => months.value.filter((m) => Math.abs(m.at - placeOf(now.value)) > 6 && m.at < 96))
+const { width } = useWindowSize()
+const shownMonths = computed(() => {
+  const room = width.value < 760 ? 14 : 6
+  return months.value.filter((m) => Math.abs(m.at - placeOf(now.value)) > room && m.at < 96)
+})
 const open = ref(new Set<string>())
 const toggle = (id: string) => {
   const next = new Set(open.value)

@@ -56,7 +56,7 @@ test('wine is racked, an impossible move is refused with its reason, and two lot
 
 test('a backdated entry stands in its place, and one in the future is doubted', async ({ page }) => {
   await openDemo(page, '/lots/lot-grenache')
-  await page.getByRole('button', { name: 'Earlier' }).click()
+  await page.getByRole('button', { name: 'Set the time' }).click()
   await typeWhen(page, new Date(2099, 0, 1, 10))
   await expect(page.getByText('This is in the future.', { exact: false })).toBeVisible()
   await typeWhen(page, new Date(Date.now() - 20 * 86_400_000))

@@ -27,7 +27,7 @@ function backToNow() {
 
 <template>
   <div class="when">
-    <UButton v-if="!open" variant="link" class="px-0" @click="begin">Earlier</UButton>
+    <UButton v-if="!open" variant="link" class="px-0" @click="begin">Set the time</UButton>
     <template v-else>
       <UFormField :label="label ?? 'When'"
                   :error="ahead ? 'This is in the future. Check the date, or the clock of this device.' : undefined">

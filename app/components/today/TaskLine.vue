@@ -11,6 +11,8 @@ const props = defineProps<{
   lot: LotView
   said: Said | Pick<Said, 'words'>
   number?: number | undefined
+  /** One of many: a line of its reason is enough. */
+  compact?: boolean
   /** The worst that is wrong with the lot, and how much else. */
   alert?: { said: Said, more: number } | undefined
 }>()
@@ -32,7 +34,7 @@ const minutes = computed(() => (task.value && !decides.value ? task.value.findin
         <NuxtLink :to="`/lots/${lot.id}`" class="lot">{{ lot.name }}</NuxtLink>
         <span>{{ said.words.title }}</span>
       </h2>
-      <p class="soft why" :class="{ whole: decides }" :title="said.words.reason">
+      <p class="soft why" :class="{ one: compact && !decides }" :title="said.words.reason">
         <template v-if="minutes">{{ minutes }} min. </template><TermText :text="said.words.reason" />
       </p>
       <WaysOut v-if="task && decides" class="mt-1" :finding="task.finding" :of="lot.name" />
@@ -44,12 +46,10 @@ const minutes = computed(() => (task.value && !decides.value ? task.value.findin
       <UButton
         variant="ghost"
         color="neutral"
-        icon="i-lucide-clock"
-        class="px-2.5"
-        title="Not today"
+        class="px-2"
         :aria-label="`Not today: ${task.words.title}, ${lot.name}`"
         @click="end(task, 'skipped')"
-      />
+      >Not today</UButton>
       <LazyTaskMenu v-if="asked" :said="task" :label="otherwise" />
       <UButton
         v-else
@@ -104,8 +104,8 @@ h2 {
 .lot:hover {
   text-decoration: underline;
 }
-/* One line of the reason; the lot's page has all of it. A decision is read before it is made. */
-.why:not(.whole) {
+/* The lot's page has all of it. A decision is read before it is made. */
+.one {
   display: -webkit-box;
   -webkit-box-orient: vertical;
   -webkit-line-clamp: 1;
@@ -140,7 +140,7 @@ h2 {
     grid-column: 2;
     justify-self: start;
   }
-  .why:not(.whole) {
+  .one {
     display: none;
   }
   .alert .textlink {

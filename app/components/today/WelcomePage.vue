@@ -49,7 +49,7 @@ const SYSTEMS = [
       <p><UButton variant="outline" size="lg" @click="lookRound">Explore the demo cellar</UButton></p>
     </section>
     <form class="sheet" @submit.prevent="begin">
-      <h2>Your units</h2>
+      <h2>Before you start</h2>
       <ChoiceTiles v-model="system" legend="Units" :items="SYSTEMS" />
       <ChoiceTiles
         v-model="temperature"

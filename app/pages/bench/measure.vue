@@ -33,7 +33,9 @@ useHead({ title: 'Measure · Presk' })
     <MeasureInputs :bench="bench" />
     <MeasureResults :bench="bench" :lot="lot" />
     <div class="go">
-      <UButton v-if="lot" type="submit" size="xl" :loading="saving">Log for {{ lot.name }}</UButton>
+      <UButton v-if="lot" type="submit" size="xl" :loading="saving" class="max-w-full">
+        <span class="truncate">Log for {{ lot.name }}</span>
+      </UButton>
       <p v-else class="soft">Choose a lot above to log these readings.</p>
       <p v-if="tried && bench.nothing.value && lot" class="message" role="alert">There is nothing to log yet.</p>
     </div>
