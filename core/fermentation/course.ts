@@ -15,26 +15,34 @@ export interface Kinetics {
   start: number
   /** Growth of activity at 20 °C, 1/h. */
   growth: number
-  /** Sugar taken at full activity at 20 °C, g/(L·h). */
-  uptake: number
   /** Growth and uptake change by e to this for each °C. */
   perDegree: number
-  /** g/L of sugar at which the uptake is half. */
-  halfSugar: number
-  /** g/L of alcohol that halves the uptake. */
-  halfAlcohol: number
-  /** Activity that dies for each g/L of alcohol at 20 °C, 1/h. */
-  death: number
   /** Extract that no yeast takes, g/L. */
   sugarFree: number
+  /** Sugar taken at full activity at 20 °C, g/(L·h), at the shares of sugar gone of PACE_AT. */
+  pace: ArrayLike<number>
   /** % vol beyond which the yeast dies off. */
   tolerance: number
   /** °C by which it will be warmer than is thought, where nobody has measured. */
   warmer: number
 }
 
-/** Those that are learnt together; tolerance and the warmth to come stand for themselves. */
-export const KINETIC_NAMES = ['start', 'growth', 'uptake', 'perDegree', 'halfSugar', 'halfAlcohol', 'death', 'sugarFree'] as const
+/** Those that are learnt together, besides the pace; tolerance and the warmth to come stand for themselves. */
+export const KINETIC_NAMES = ['start', 'growth', 'perDegree', 'sugarFree'] as const
+/** Shares of the sugar gone at which a ferment's pace is told; straight between. */
+export const PACE_AT = [0.1, 0.35, 0.6, 0.8, 0.92, 0.98] as const
+const LAST_PACE = PACE_AT.length - 1
+function paceAt(pace: ArrayLike<number>, gone: number): number {
+  if (gone <= PACE_AT[0]) return pace[0]!
+  for (let i = 1; i <= LAST_PACE; i++) {
+    if (gone > PACE_AT[i]!) continue
+    const part = (gone - PACE_AT[i - 1]!) / (PACE_AT[i]! - PACE_AT[i - 1]!)
+    return pace[i - 1]! + (pace[i]! - pace[i - 1]!) * part
+  }
+  return pace[LAST_PACE]!
+}
+/** g/L of sugar at which the very last of the uptake is half. */
+const HALF_SUGAR = 2
 
 /** Step of the reckoning, h. */
 export const STEP_H = 3
@@ -46,6 +54,8 @@ const ETHANOL_PER_SUGAR = 1 / 2.0665
 /** A yeast hardly works below about 9 °C, and dies within hours above about 39 (common practice, no source). */
 const inTheCold = (celsius: number): number => 1 / (1 + Math.exp((9.5 - celsius) / 0.7))
 const heatDeath = (celsius: number): number => (celsius < 33 ? 0 : 0.6 / (1 + Math.exp((39.5 - celsius) / 1)))
+/** Of what works so much dies an hour for each g/L of alcohol at 20 °C: slow beside the pace, which is learnt. Ours. */
+const DEATH = 6e-6
 /** Beyond the tolerance it dies at so much an hour. */
 const BEYOND_TOLERANCE = 0.06
 /** So far below it, % vol, next to nothing dies of it. */
@@ -77,9 +87,9 @@ export function warmthOf(celsiusAt: (hours: number) => number, knownTo?: number,
 }
 
 /**
- * Sugar on the grid of steps: logistic growth of activity, uptake by sugar (Michaelis and Menten) that alcohol slows and temperature
- * speeds, death by alcohol and heat. The form is a common one (Boulton 1980, Coleman et al. 2007 are of its kind); it is kept small so that
- * ten readings can settle it. Second order (midpoint).
+ * Sugar on the grid of steps: logistic growth of activity, an uptake that warmth speeds, death by alcohol and heat. How the uptake falls as
+ * the sugar goes differs between every two models of the literature, so it is no law here but a line of its own, learnt from the readings
+ * and, ahead of them, as unsure as ferments of several forms are. Second order (midpoint).
  * @param sugarGPerL fermentable at the start
  * @param takenGPerL sugar that an earlier yeast has taken: of its alcohol this one suffers from the start
  * @returns fermentable sugar left, g/L, every STEP_H
@@ -89,6 +99,7 @@ export function sugarCourse(sugarGPerL: number, k: Kinetics, warmth: Warmth, tak
   const sugar = new Float64Array(steps + 1)
   let [x, v, s] = [k.start, 1, sugarGPerL]
   sugar[0] = s
+  const whole = sugarGPerL + takenGPerL
   let [lastC, factor, deathFactor] = [NaN, 1, 1]
   for (let i = 0; i < steps; i++) {
     let [dx, dv, ds] = [0, 0, 0]
@@ -105,12 +116,12 @@ export function sugarCourse(sugarGPerL: number, k: Kinetics, warmth: Warmth, tak
       const to = (half * STEP_H) / 2
       const [xx, vv, ss] = [Math.min(1, x + dx * to), Math.max(0, v + dv * to), Math.max(0, s + ds * to)]
       const ethanol = (takenGPerL + sugarGPerL - ss) * ETHANOL_PER_SUGAR
-      const slowed = ethanol / k.halfAlcohol
       dx = k.growth * rate * xx * (1 - xx)
-      ds = (-k.uptake * rate * xx * vv * ss) / ((ss + k.halfSugar) * (1 + slowed * slowed))
+      const gone = (takenGPerL + sugarGPerL - ss) / whole
+      ds = (-paceAt(k.pace, gone) * rate * xx * vv * ss) / (ss + HALF_SUGAR)
       const short = k.tolerance - (ethanol / ETHANOL_DENSITY) * 100
       const over = short > FAR_BELOW ? 0 : BEYOND_TOLERANCE / (1 + Math.exp(short / 0.35))
-      dv = -(k.death * deathFactor * ethanol + warmth.heat[at]! + over) * vv
+      dv = -(DEATH * deathFactor * ethanol + warmth.heat[at]! + over) * vv
     }
     x = Math.min(1, Math.max(0, x + dx * STEP_H))
     v = Math.max(0, v * Math.exp((dv / Math.max(v, 1e-12)) * STEP_H))

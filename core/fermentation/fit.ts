@@ -13,8 +13,8 @@ export interface Problem {
 }
 
 /** Standard deviation of a home hydrometer reading, and of what no small model follows, SG. */
-export const READING_SD = 0.0008
-export const MODEL_SD = 0.0004
+export const READING_SD = 0.001
+export const MODEL_SD = 0.0006
 /** Degrees of freedom of Student's t: a swapped digit pulls little. */
 export const NU = 4
 

@@ -6,7 +6,7 @@ import { type Course, DRAWS, ROUGH_DRAWS, drawCourses } from './courses'
 import type { Problem } from './fit'
 import { type FermentReading, type Look, merged, STANDS_SG, standsSince, temperaturesOf } from './looks'
 import { peaksFor } from './peaks'
-import { priorOf } from './prior'
+import { type UsualFerment, priorOf } from './prior'
 import { type TemperatureLook, USUAL_CELSIUS, temperatureCourse } from './temperature'
 
 export interface FermentAsked {
@@ -63,11 +63,12 @@ const CRAWL_SG = 0.0006
  * Where a ferment is going. A small kinetic course is fitted to the looks with what is usual for such a must as a prior; courses are drawn
  * around the best and weighed by how well they explain the looks (importance sampling), each of them also coming to a stand at any hour of
  * late. The intervals hold four times in five: see `npm run bench` and docs/decisions.md.
+ * @param usual what ferments are like: other than everybody's, for trials
  * @param asked original SG 1.03 to 1.17; readings 0 to 3000 h after pitching, SG 0.97 to 1.2, in any order; YAN 0 to 1000 mg/L
  * @throws LimitError
  * @example forecastFerment({ originalSg: 1.1, readings: [] }).dry // about 100 to 300 h
  */
-export function forecastFerment(asked: FermentAsked): FermentForecast {
+export function forecastFerment(asked: FermentAsked, usual?: UsualFerment): FermentForecast {
   const originalSg = within('originalSg', asked.originalSg, 1.03, 1.17)
   const looks = merged(asked.readings)
   const style = asked.style ?? 'red'
@@ -78,12 +79,15 @@ export function forecastFerment(asked: FermentAsked): FermentForecast {
   const known = {
     brix: brixFromSg(originalSg),
     celsius: celsiusAt(48),
+    red: style === 'red',
     ...(asked.yanMgPerL !== undefined && { yanMgPerL: within('yanMgPerL', asked.yanMgPerL, 0, 1000) }),
     givenMgPerL: within('nitrogenGivenMgPerL', asked.nitrogenGivenMgPerL ?? 0, 0, 1000),
     ...(asked.toleranceAbv !== undefined && { toleranceAbv: within('toleranceAbv', asked.toleranceAbv, 8, 22) })
   }
   const takenGPerL = asked.restartSg === undefined ? 0 : takenAt(extractGPerL, within('restartSg', asked.restartSg, 0.985, originalSg))
-  const problem: Problem = { extractGPerL, takenGPerL, prior: priorOf(known), warmth: warmthOf(celsiusAt, warm.at(-1)?.hours), looks }
+  const problem: Problem = {
+    extractGPerL, takenGPerL, looks, prior: priorOf(known, usual), warmth: warmthOf(celsiusAt, warm.at(-1)?.hours)
+  }
   const { used, doubted, peaks } = peaksFor(problem)
   const courses = drawCourses({ ...problem, looks: used }, peaks, asked.roughly ? ROUGH_DRAWS : DRAWS)
   const fits = doubted.length <= Math.max(1, looks.length / 4)
@@ -106,7 +110,8 @@ function summary(
   const hoursTo = (level: (start: number) => number, end = TENTH): Hours80 | null => {
     const come = courses.flatMap((c) => {
       const hours = whenSugarIs(c.sugar, level(c.sugar[0]! + (problem.takenGPerL ?? 0)))
-      return hours !== undefined && (c.standsFrom === undefined || hours <= c.standsFrom) ? [{ value: hours, weight: c.weight }] : []
+      if (hours === undefined || (c.standsFrom !== undefined && hours > c.standsFrom)) return []
+      return [{ value: hours < now ? hours : now + (hours - now) * c.stretch, weight: c.weight }]
     })
     if (come.reduce((sum, c) => sum + c.weight, 0) < total / 2) return null
     const { low, mid, high } = quantiles(come, end)

@@ -1,5 +1,5 @@
 import { forecastFerment } from './forecast'
-import { sampled, trueFerment } from './reference/ferments.fixture'
+import { type FormName, sampled, trueFerment } from './reference/ferments.fixture'
 import { normalFrom, seeded } from '../units'
 
 /** How often a band held the truth, how wide it was in the middle, and how far its middle was off. */
@@ -10,12 +10,16 @@ export interface Trials {
   sg24: Held
   sg48: Held
   dryFromMidFerment: Held
+  /** Where the gravity ends, looked at when two thirds of the fall are done. */
+  endSg: Held
   /** Arrests with two looks in the 36 h after them, and the share found by then. */
   arrests: number
   foundIn36h: number
   /** Looks at ferments that go on, and the share of them that were called stuck. */
   looks: number
   falseAlarms: number
+  /** Of looks past the middle at ferments that get dry: said to stop sweet perhaps. */
+  maySweet: number
   msEach: number
 }
 
@@ -23,16 +27,22 @@ const median = (xs: number[]) => [...xs].sort((a, b) => a - b)[Math.floor(xs.len
 
 /**
  * Forecasts over ferments of the reference forms, at looks through their course.
- * @param clock ms, for the bench
+ * @param with.form of one form only
+ * @param with.forecast another way to foretell
+ * @param with.clock ms, for the bench
  */
-export function trials(count: number, seed: number, clock: () => number = () => 0): Trials {
+export function trials(
+  count: number,
+  seed: number,
+  { form, forecast = forecastFerment, clock = () => 0 }: { form?: FormName, forecast?: typeof forecastFerment, clock?: () => number } = {}
+): Trials {
   const seen: Record<string, { low: number, mid: number, high: number, truth: number }[]> = {}
   const note = (name: string, band: { low: number, mid: number, high: number } | null, truth: number | null) => {
     if (band && truth !== null) (seen[name] ??= []).push({ ...band, truth })
   }
-  let [arrests, found, looksTried, falseAlarms, forecasts, ms] = [0, 0, 0, 0, 0, 0]
+  let [arrests, found, looksTried, falseAlarms, forecasts, ms, late, maySweet] = [0, 0, 0, 0, 0, 0, 0, 0]
   for (let i = 0; i < count; i++) {
-    const f = trueFerment(i, seed)
+    const f = trueFerment(i, seed, form)
     const looks = sampled(f, i, seed)
     const normal = normalFrom(seeded(i + 77))
     const random = seeded(seed * 13 + i)
@@ -43,7 +53,7 @@ export function trials(count: number, seed: number, clock: () => number = () => 
     }
     const ask = (upTo: number) => {
       const start = clock()
-      const out = forecastFerment({ ...about, readings: looks.filter((l) => l.hours <= upTo) })
+      const out = forecast({ ...about, readings: looks.filter((l) => l.hours <= upTo) })
       ms += clock() - start
       forecasts++
       return out
@@ -77,6 +87,13 @@ export function trials(count: number, seed: number, clock: () => number = () => 
     if (middle !== undefined && f.dry !== null) {
       const out = ask(middle)
       note('dryFromMidFerment', out.dry && { low: out.dry.lowHours, mid: out.dry.midHours, high: out.dry.highHours }, f.dry)
+      const nearEnd = looks.find((l) => f.originalSg - l.sg > (f.originalSg - f.endSg) * 0.8)?.hours
+      if (nearEnd !== undefined) {
+        const then = ask(nearEnd)
+        note('endSg', then.endSg, f.endSg)
+        late++
+        if (then.findings.some((x) => x.code === 'may-stop-sweet')) maySweet++
+      }
     }
     if (f.stoppedAt !== null) {
       const within36 = looks.filter((l) => l.hours > f.stoppedAt! + 1 && l.hours <= f.stoppedAt! + 36)
@@ -95,6 +112,7 @@ export function trials(count: number, seed: number, clock: () => number = () => 
   }
   return {
     dry: held('dry'), oneThird: held('oneThird'), sg24: held('sg24'), sg48: held('sg48'), dryFromMidFerment: held('dryFromMidFerment'),
+    endSg: held('endSg'), maySweet: maySweet / late,
     arrests, foundIn36h: found / arrests, looks: looksTried, falseAlarms: falseAlarms / looksTried, msEach: ms / forecasts
   }
 }

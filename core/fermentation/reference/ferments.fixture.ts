@@ -2,10 +2,11 @@ import { Solver } from 'odex'
 import { ethanolWaterDensity, sgFromBrix, sugarScales } from '../../hydrometry'
 import { findRoot, normalFrom, seeded } from '../../units'
 import { type Feed, type Form, type Strain, ethanolInhibited, nitrogenLimited } from './forms.fixture'
+import { delayedDeath, gompertz, pieces, richards } from './more-forms.fixture'
 
 /** A ferment of one of the reference forms, whole. */
 export interface TrueFerment {
-  form: 'nitrogen-limited' | 'ethanol-inhibited'
+  form: FormName
   originalSg: number
   yanMgPerL: number
   givenMgPerL: number
@@ -29,18 +30,29 @@ export interface TrueFerment {
 
 const STEP_H = 3
 const LONGEST_H = 1500
-const FORMS = { 'nitrogen-limited': nitrogenLimited, 'ethanol-inhibited': ethanolInhibited }
+const FORMS = {
+  'nitrogen-limited': nitrogenLimited,
+  'ethanol-inhibited': ethanolInhibited,
+  'delayed-death': delayedDeath,
+  'richards': richards,
+  'gompertz': gompertz,
+  'pieces': pieces
+} satisfies Record<string, Form>
+export type FormName = keyof typeof FORMS
+export const FORM_NAMES = Object.keys(FORMS) as FormName[]
 
 /**
  * One ferment: 16 to 28 °Brix, 12 to 30 °C, YAN 60 to 350 mg/L, some fed, some brought to a stop by cold, heat or their alcohol.
  * @param i decides form and fate together with the seed
+ * @param of one form for all
  */
-export function trueFerment(i: number, seed: number): TrueFerment {
+export function trueFerment(i: number, seed: number, of?: FormName): TrueFerment {
   const random = seeded(seed * 7919 + i * 104729)
   const normal = normalFrom(random)
   const between = (low: number, high: number) => low + (high - low) * random()
   const about = (spread: number) => Math.exp(spread * normal())
-  const form = random() < 0.5 ? 'nitrogen-limited' : 'ethanol-inhibited'
+  const any = FORM_NAMES[Math.floor(random() * FORM_NAMES.length)]!
+  const form = of ?? any
   const brix = between(16, 28)
   const style = random() < 0.55 ? 'red' : 'white'
   const middle = style === 'red' ? between(20, 30) : between(12, 20)
@@ -67,7 +79,8 @@ export function trueFerment(i: number, seed: number): TrueFerment {
     inoculum: about(0.35),
     toleranceAbv: between(14, 18)
   }
-  const sugarFree = between(16, 25)
+  // Extract without sugar: reds 20 to 31 g/L, whites 15 to 25 (handbook ranges, from memory).
+  const sugarFree = style === 'red' ? between(20, 31) : between(15, 25)
   const scales = sugarScales(brix, 'brix')
   const sugarGPerL = scales.sugarGPerL - sugarFree
   const yan = between(60, 350)

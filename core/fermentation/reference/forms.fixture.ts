@@ -31,11 +31,11 @@ export interface Form {
 }
 
 /** Cold below a yeast's range takes its work to a crawl; laid over both forms, which were made for 11 to 35 °C. */
-const cold = (celsius: number) => 1 / (1 + Math.exp((9.2 - celsius) / 0.45))
+export const cold = (celsius: number) => 1 / (1 + Math.exp((9.2 - celsius) / 0.45))
 /** Heat kills, from about 35 °C on: a tenth lives after some hours at 38 (common practice, no source), 1/h. */
-const heatDeath = (celsius: number) => 0.9 / (1 + Math.exp((39.5 - celsius) / 0.8))
+export const heatDeath = (celsius: number) => 0.9 / (1 + Math.exp((39.5 - celsius) / 0.8))
 /** What a strain bears: its death climbs steeply beyond. */
-const beyond = (ethanolGPerL: number, toleranceAbv: number) => 0.09 / (1 + Math.exp((toleranceAbv - ethanolGPerL / 7.894) / 0.3))
+export const beyond = (ethanolGPerL: number, toleranceAbv: number) => 0.09 / (1 + Math.exp((toleranceAbv - ethanolGPerL / 7.894) / 0.3))
 
 /**
  * Nitrogen-limited growth with death by ethanol: Coleman, Fish and Block, Appl. Environ. Microbiol. 73 (2007) 5875. State: cells,
