@@ -78,7 +78,8 @@ useHead({ title: 'Before harvest · Presk' })
           </p>
           <h1>{{ headline }}</h1>
           <p v-if="target?.day && !there" class="soft">
-            on a straight line through {{ block.samples.length }} samples. Between {{ target.earliest ? dayOf(target.earliest) : 'now' }}
+            Expected from {{ block.samples.length }} samples, ripening a little slower each day. Between
+            {{ target.earliest ? dayOf(target.earliest) : 'now' }}
             and {{ target.latest ? dayOf(target.latest) : 'over three weeks' }} in four cases of five
           </p>
         </div>

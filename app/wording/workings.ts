@@ -87,7 +87,7 @@ export const ripeningWorking = (trends: readonly Trend[]): WorkingStep[] => tren
       + `${Math.max(t.line.residualSd, 0).toFixed(2)}`
   }
 })
-export const RIPENING_SOURCE = 'prediction band of a straight line (Student’s t, 80 %); a sample of 50 berries scatters by 0.4 °Brix, '
-  + '0.05 pH, 0.4 g/L: common practice. Weather changes the trend, so sample again'
+export const RIPENING_SOURCE = 'prediction band of a straight line (Student’s t, 80 %) whose pace slows ahead; a sample of 50 berries '
+  + 'scatters by 0.4 °Brix, 0.05 pH, 0.4 g/L: common practice. Weather changes the trend, so sample again'
 export const YIELD_SOURCE = '0.60 to 0.70 L of wine from a kilogram on skins, 0.55 to 0.65 pressed; 0.65 to 0.75 L from a litre of '
   + 'frozen must: common practice. A cap needs a fifth of the vessel, foam a tenth'

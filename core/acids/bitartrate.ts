@@ -116,7 +116,7 @@ function lessBitartrate({ strongIon, moles }: Moles, less: number): Moles {
  * of titratable acidity from ordinary wines (common practice, craft 4.5), and the ferment leaves the 1.5 to 4 g/L of tartaric acid
  * that young wines hold.
  */
-export const FALLING = { ferment: { mean: 0.55, sd: 0.13 }, cold: { mean: 0.45, sd: 0.15, halfWeeks: 1 } } as const
+export const FALLING = { ferment: { mean: 0.58, sd: 0.26 }, cold: { mean: 0.45, sd: 0.28, halfWeeks: 1 } } as const
 /** Weeks of cold that are meant when none are named. */
 export const WEEKS_OF_COLD = 3
 

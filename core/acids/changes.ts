@@ -3,7 +3,7 @@ import { WEEKS_OF_COLD, bitartrateExcess, coldShare, withoutBitartrate } from '.
 import { settleCalcium } from './calcium'
 import type { Composition } from './charge'
 import { ACIDS, ACID_NAMES, type AcidName, BITARTRATE_MOLAR_MASS, type DeacidifyingSalt, SALTS } from './constants'
-import { type Luck, USUAL_LUCK, fermentAcids } from './ferment'
+import { type Luck, USUAL_LUCK, bacteriaAcids, fermentAcids } from './ferment'
 import type { AcidsFinding } from './fit'
 import type { WineStyle } from './usual'
 
@@ -79,8 +79,7 @@ export function applyChange(before: Composition, change: AcidChange, luck: Luck 
       return { composition: mixed(before, change.with, within('litresPerLitre', change.litresPerLitre, 0, 1000)), findings: [] }
     case 'malolactic': {
       const left = Math.min(before.acids.malic, within('toMalicGPerL', change.toMalicGPerL, 0, 15) / ACIDS.malic.molarMass)
-      const turned = before.acids.malic - left
-      return { composition: { ...before, acids: { ...before.acids, malic: left, lactic: before.acids.lactic + turned } }, findings: [] }
+      return { composition: bacteriaAcids(before, before.acids.malic - left, luck), findings: [] }
     }
     case 'ferment': {
       const { composition, fallenGPerL } = fermentAcids(before, within('toAbv', change.toAbv, 0, 18), change.style, luck)

@@ -39,6 +39,20 @@ const uniform = (random: Random, low: number, high: number) => low + (high - low
 /** Bell-shaped over a range: the mean of three uniform numbers. */
 const bell = (random: Random, low: number, high: number) => low + (high - low) * (random() + random() + random()) / 3
 
+/** Fruit of another place than the handbook's: contents in proportion to it. */
+export const REGIONS: Record<string, Solutes> = {
+  handbook: {},
+  'much tartaric': { tartaric: 1.25, potassium: 1.1 },
+  'little tartaric': { tartaric: 0.78, malic: 1.1 },
+  'rich in potassium': { potassium: 1.25, tartaric: 1.1 },
+  'high in malic': { malic: 1.5, phosphoric: 1.3 },
+  'low in malic': { malic: 0.6, potassium: 0.95 }
+}
+export const fromRegion = (wine: RealWine, region: Solutes): RealWine => ({
+  ...wine,
+  solutes: Object.fromEntries(Object.entries(wine.solutes).map(([name, g]) => [name, g * (region[name] ?? 1)]))
+})
+
 /** A sound must. */
 export function realMust(random: Random): RealWine {
   const style = random() < 0.5 ? 'red' : 'white'
@@ -136,9 +150,42 @@ export function afterMalolactic(wine: RealWine): RealWine {
   return withMore(wine, { malic: -turned, lactic: turned * 0.6718 })
 }
 
+/**
+ * As bacteria really do it: citric acid goes too and leaves acetic acid, arginine gives ammonia, and some of the lactic acid is not there
+ * (ranges from memory after Ribéreau-Gayon et al., Handbook of Enology 1).
+ */
+export function afterBacteria(wine: RealWine, random: Random): RealWine {
+  const turned = Math.max(0, wine.solutes.malic! - uniform(random, 0.02, 0.2))
+  const citric = wine.solutes.citric! * uniform(random, 0.4, 1)
+  const arginine = wine.solutes.arginine! * uniform(random, 0, 0.9)
+  const moles = arginine / 174.2
+  return withMore(wine, {
+    malic: -turned, lactic: turned * 0.6718 * uniform(random, 0.94, 1), citric: -citric, acetic: citric * uniform(random, 0.3, 0.8),
+    arginine: -arginine, ammonium: moles * 18.04 * uniform(random, 1, 2)
+  })
+}
+
+/** As yeast does it: acids come and go, alcohol drives bitartrate out, skins give potassium (ranges from memory after the same book). */
+export function afterFerment(must: RealWine, abv: number, random: Random): RealWine {
+  const young: RealWine = {
+    ...withMore(must, {
+      succinic: uniform(random, 0.5, 1.5), acetic: uniform(random, 0.15, 0.55), lactic: uniform(random, 0.1, 0.4),
+      malic: -must.solutes.malic! * uniform(random, 0, 0.35), glutamic: -must.solutes.glutamic! * uniform(random, 0.4, 0.9),
+      alanine: -must.solutes.alanine! * uniform(random, 0.4, 0.9), arginine: -must.solutes.arginine! * uniform(random, 0.5, 0.95),
+      ammonium: -must.solutes.ammonium! * uniform(random, 0.8, 1), phosphoric: -must.solutes.phosphoric! * uniform(random, 0, 0.5),
+      potassium: must.style === 'red' ? uniform(random, -0.05, 0.25) : uniform(random, -0.05, 0.05)
+    }),
+    abv
+  }
+  return fallen(young, 18, bell(random, 0.3, 1))
+}
+
 /** Weeks of cold: colloids let a fifth to two thirds of what is above saturation fall. */
-export function afterCold(wine: RealWine, celsius: number, random: Random): RealWine {
-  const share = bell(random, 0.15, 0.75)
+export const afterCold = (wine: RealWine, celsius: number, random: Random): RealWine => fallen(wine, celsius, bell(random, 0.15, 0.75))
+/** Other cellars, other colloids: from next to nothing to nearly all of it. */
+export const afterAnyCold = (wine: RealWine, celsius: number, random: Random): RealWine => fallen(wine, celsius, uniform(random, 0.05, 0.95))
+
+function fallen(wine: RealWine, celsius: number, share: number): RealWine {
   const without = (moles: number) => withMore(wine, { tartaric: -moles * 150.09, potassium: -moles * 39.098 })
   const product = (w: RealWine): number => {
     const { ph } = measure(w)

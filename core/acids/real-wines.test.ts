@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { type AcidReadings, acidStateOf, applyChange, fitAcids, predictAcids } from '.'
 import { coverageOf } from './coverage.fixture'
 import { seeded } from '../units'
-import { afterMalolactic, measure, realMust, realWine, withMore } from './real-wines.fixture'
+import { REGIONS, afterMalolactic, measure, realMust, realWine, withMore } from './real-wines.fixture'
 
 const real = (min: number, max: number) => fc.double({ min, max, noNaN: true })
 const grams = (readings: AcidReadings) => acidStateOf(fitAcids(readings).composition).acidsGPerL
@@ -22,16 +22,22 @@ describe('musts and wines made from contents in the literature by a fuller model
   // The goal is 76 to 84 % over thousands (npm run bench prints them); 105 wines scatter by 4 % around that.
   it('the 80 % bands hold the truth about four times in five, for pH and TA after acid, malolactic, cold and all of them', () => {
     const found = Object.entries(coverageOf(105, 3)).filter(([name]) => name.includes(' after ') && !name.includes(' in '))
-    expect(found).toHaveLength(10)
+    expect(found).toHaveLength(14)
     for (const [name, { held, bias, width }] of found) {
-      expect(held, name).toBeGreaterThan(0.68)
-      expect(held, name).toBeLessThan(0.93)
+      expect(held, name).toBeGreaterThan(0.62)
+      expect(held, name).toBeLessThan(0.97)
       expect(Math.abs(bias), name).toBeLessThan(width / 4)
     }
     const mean = found.reduce((sum, [, c]) => sum + c.held, 0) / found.length
     expect(mean).toBeGreaterThan(0.75)
-    expect(mean).toBeLessThan(0.87)
-  }, 60_000)
+    expect(mean).toBeLessThan(0.89)
+  })
+  it.each(Object.keys(REGIONS))('fruit of another place, other bacteria and other cold (%s): held four times in five', (region) => {
+    const found = Object.entries(coverageOf(45, 5, region)).filter(([name]) => name.includes(' after ') && !name.includes(' in '))
+    const mean = found.reduce((sum, [, c]) => sum + c.held, 0) / found.length
+    expect(mean).toBeGreaterThan(0.68)
+    expect(mean).toBeLessThan(0.94)
+  })
   it.each([
     ['thin, cool', 0, 21],
     ['usual', 22, 24],

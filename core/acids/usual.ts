@@ -17,11 +17,12 @@ type Contents = Record<UnknownAcid | 'potassium', Spread>
 /**
  * Contents of sound must and of dry wine, before, during and after malolactic, g/L: from memory after the ranges of
  * Ribéreau-Gayon et al., Handbook of Enology 2, chapters 1 and 4, and Boulton et al., Principles and Practices of Winemaking.
+ * Their spreads are half as wide again as one book's, so that fruit of six regions is held (`npm run bench -- acids`).
  * Malic acid here is the must's at 23 °Brix; `MALIC_PER_BRIX` moves it. Gluconic stands for all sugar acids of sound fruit.
  */
 export const USUAL_MUST: Contents = {
-  tartaric: [5.6, 1],
-  malic: [2.9, 1.1],
+  tartaric: [5.6, 1.3],
+  malic: [2.9, 1.25],
   lactic: [0.02, 0.02],
   citric: [0.25, 0.1],
   succinic: [0.02, 0.02],
@@ -29,12 +30,12 @@ export const USUAL_MUST: Contents = {
   phosphoric: [0.4, 0.15],
   gluconic: [0.4, 0.25],
   amino: [2, 0.7],
-  potassium: [1.7, 0.4]
+  potassium: [1.7, 0.46]
 }
 export const USUAL_WINE: Record<MalolacticKnown, Contents> = {
   before: {
-    tartaric: [2.7, 0.62],
-    malic: [2.4, 1.05],
+    tartaric: [2.7, 0.82],
+    malic: [2.4, 1.3],
     lactic: [0.3, 0.12],
     citric: [0.25, 0.12],
     succinic: [0.95, 0.3],
@@ -45,7 +46,7 @@ export const USUAL_WINE: Record<MalolacticKnown, Contents> = {
     potassium: [0.95, 0.25]
   },
   'under-way': {
-    tartaric: [2.7, 0.62],
+    tartaric: [2.7, 0.82],
     malic: [1.1, 0.6],
     lactic: [1.2, 0.5],
     citric: [0.2, 0.12],
@@ -57,9 +58,9 @@ export const USUAL_WINE: Record<MalolacticKnown, Contents> = {
     potassium: [1.0, 0.25]
   },
   after: {
-    tartaric: [2.4, 0.55],
-    malic: [0.1, 0.1],
-    lactic: [1.9, 0.54],
+    tartaric: [2.4, 0.75],
+    malic: [0.1, 0.12],
+    lactic: [1.9, 0.65],
     citric: [0.1, 0.1],
     succinic: [0.95, 0.3],
     acetic: [0.5, 0.15],

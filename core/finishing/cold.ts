@@ -1,4 +1,4 @@
-import { type AcidReadings, type Band, type Composition, bitartrateExcess, fitAcids, predictAcids, withoutBitartrate } from '../acids'
+import { type AcidReadings, type Band, type Composition, bitartrateExcess, coldShare, fitAcids, predictAcids } from '../acids'
 import { within } from '../units'
 
 /** g of potassium bitartrate and of tartaric acid in a mole. */
@@ -18,7 +18,7 @@ export interface ColdStability {
   /** Potassium bitartrate that three weeks of that cold take, g/L. */
   bitartrateFallsGPerL: number
   after: { ph: number, taGPerL: number, bands: { ph: Band, taGPerL: Band } }
-  /** At this warmth and above nothing more can fall, °C: what is colder may throw crystals. */
+  /** Colder than this the wine, as it usually goes, throws crystals that one sees, °C. */
   stableAtCelsius: number
   /** The same after the cold. */
   stableAfterCelsius: number
@@ -41,19 +41,28 @@ export function coldStability(wine: AcidReadings, celsius: number): ColdStabilit
   return {
     bitartrateFallsGPerL: moles * BITARTRATE_G,
     after: { ph: after.ph, taGPerL: after.taGPerL, bands: { ph: after.bands.ph, taGPerL: after.bands.taGPerL } },
-    stableAtCelsius: saturationTemperature(composition),
-    stableAfterCelsius: saturationTemperature(withoutBitartrate(composition, moles))
+    stableAtCelsius: showsBelow(composition),
+    stableAfterCelsius: showsBelow(composition, moles)
   }
 }
 
-/** Where bitartrate just begins to be more than stays in solution, within −5 and 40 °C; by halving, because the excess ends in nought. */
-function saturationTemperature(composition: Composition): number {
+/** Fewer crystals than this nobody sees at the bottom of a bottle, g/L: common practice, no source. */
+const SEEN_G_PER_L = 0.1
+
+/**
+ * The warmth below which a winter would drop crystals that one sees, beyond those that have fallen already, within −5 and 40 °C; by
+ * halving.
+ * Saturation itself is no bound for a wine: colloids hold up more than half of what is above it (`FALLING`), for years.
+ */
+function showsBelow(composition: Composition, fallenMoles = 0): number {
+  const seen = fallenMoles + SEEN_G_PER_L / BITARTRATE_G
+  const shows = (celsius: number) => bitartrateExcess(composition, celsius) * coldShare(COLD_WEEKS) > seen
   let [cold, warm] = [-5, 40]
-  if (bitartrateExcess(composition, cold) <= 0) return cold
-  if (bitartrateExcess(composition, warm) > 0) return warm
+  if (!shows(cold)) return cold
+  if (shows(warm)) return warm
   while (warm - cold > 0.05) {
     const middle = (cold + warm) / 2
-    if (bitartrateExcess(composition, middle) > 0) cold = middle
+    if (shows(middle)) cold = middle
     else warm = middle
   }
   return warm

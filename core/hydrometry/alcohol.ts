@@ -70,8 +70,11 @@ export function residualSugar(sg: number, abv: number, sugarFreeGPerL = SUGAR_FR
   return Math.max(0, sugarScales(trueExtractBrix(sg, abv), 'brix').sugarGPerL - sugarFreeGPerL - made)
 }
 
-/** Part of the alcohol that may only seem so: up to some 4 g/L of extract falls out (bitartrate) or is taken up by yeast. From memory. */
-const FELL_OUT = 0.02
+/**
+ * Part of the alcohol that may only seem so: extract that falls out (bitartrate) or is taken up by yeast, and a yield that differs from
+ * yeast to yeast. From memory.
+ */
+const FELL_OUT = 0.029
 
 export interface ActualAlcohol {
   /** Balling's extract balance with Tabarié's true extract, % vol: the default. */

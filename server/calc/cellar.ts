@@ -75,7 +75,8 @@ export const CELLAR = [
         message: 'say either style or targetMolecularMgPerL'
       }),
     ({ style: kind, targetMolecularMgPerL, ...b }) => {
-      const told = sulphiteUpkeep({ ...defined(b), targetMolecularMgPerL: targetMolecularMgPerL ?? MOLECULAR_TARGET[kind!] })
+      const target = targetMolecularMgPerL ?? MOLECULAR_TARGET[kind!]
+      const told = sulphiteUpkeep({ ...defined(b), red: kind === 'red', targetMolecularMgPerL: target })
       const { decayPerDay, boundShare } = told
       return { ...told, decayPerDay: decayPerDay.mid, boundShare: boundShare.mid, bands: { decayPerDay, boundShare } }
     }

@@ -4,7 +4,7 @@ import type { Trend } from '~~/core/harvest'
 import type { BlockState } from '~~/core/ledger'
 import { RIPE } from '~/wording/harvest'
 
-/** One measure of a block: its samples, the straight line on from them, and the band that holds four of five new samples. */
+/** One measure of a block: its samples, the line on from them that slows, and the band that holds four of five new samples. */
 const props = defineProps<{ trend: Trend, block: BlockState, window: { min: number, max: number } }>()
 const now = useNow()
 const DAY = 86_400_000
@@ -27,7 +27,7 @@ const series = computed(() => {
       name: 'four of five new samples',
       data: ahead.map((p) => ({ x: at(p.day), y: [p.value - p.half, p.value + p.half] }))
     },
-    { type: 'line', name: 'straight line', data: [{ x: first, y: lineAt(first) }, ...ahead.map((p) => ({ x: at(p.day), y: p.value }))] },
+    { type: 'line', name: 'expected', data: [{ x: first, y: lineAt(first) }, ...ahead.map((p) => ({ x: at(p.day), y: p.value }))] },
     { type: 'scatter', name: 'samples', data: points.value }
   ]
 })

@@ -67,11 +67,11 @@ useHead({ title: 'Cold · Presk' })
             </dd>
           </div>
           <div>
-            <dt>No crystals above, now</dt>
+            <dt>Crystals likely below, now</dt>
             <dd>{{ about(told.stableAtCelsius) }}</dd>
           </div>
           <div>
-            <dt>The same, after the cold</dt>
+            <dt>Crystals likely below, after the cold</dt>
             <dd>{{ about(told.stableAfterCelsius) }}</dd>
           </div>
         </dl>

@@ -94,7 +94,8 @@ function learn(lot: LotState, now: string): LotUpkeep | undefined {
   }))
   const ph = usedPh(lot).value
   const atDays = Math.max(0, Math.floor(days(now)))
-  const told = sulphiteUpkeep({ ph, targetMolecularMgPerL: molecularSo2(keptAt(lot), ph), readings, doses, mixes, atDays })
+  const red = lot.style === 'red'
+  const told = sulphiteUpkeep({ ph, targetMolecularMgPerL: molecularSo2(keptAt(lot), ph), readings, doses, mixes, red, atDays })
   const { belowTargetAtDays: below } = told
   const at = (d: number) => new Date(Date.parse(from) + d * DAY).toISOString()
   const belowAt = below && { low: at(below.low), mid: at(below.mid), high: at(below.high) }

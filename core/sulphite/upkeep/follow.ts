@@ -33,12 +33,12 @@ export interface Course {
 }
 
 /** Spread of the decay between wines, as a factor; of the bound share; common practice, no source. */
-const DECAY = { middle: TYPICAL_DECAY_PER_DAY, lnSpread: 0.65, steps: 25 } as const
+const DECAY = { middle: TYPICAL_DECAY_PER_DAY, lnSpread: 0.74, steps: 25 } as const
 const BOUND = { middle: TYPICAL_BOUND_SHARE, spread: 0.13, steps: 17, max: 0.8 } as const
 /** A home titration of free SO₂, mg/L: its standard deviation. Common practice, no source. */
 export const READING_SD = 3
 /** A racking, a warm week, a vessel opened: the level wanders by this part of itself in a day. */
-const WANDERS_PER_ROOT_DAY = 0.012
+const WANDERS_PER_ROOT_DAY = 0.0145
 /** A dose is weighed and stirred in to about this part of itself. */
 const DOSE_SD = 0.05
 /** What is free before anything was read: nothing that counts, mg/L. */

@@ -6,19 +6,19 @@ import { normalFrom, seeded } from '../../units'
 /**
  * A winter of a wine by other means than the forecast's own: day by day, a dose that binds over some days and not at once, a decay that is
  * quicker in a warm week and at a racking, a kit that reads whole milligrams.
- * Of wines that differ as craft 4.6 and common practice have it.
+ * Of wines that differ as craft 4.6 and common practice have it; of strangers, that lose much more or less and wander more.
  * @returns what was read and given until some day in it, and the level on the days after, when nobody gave anything
  */
-function winter(seed: number) {
+function winter(seed: number, stranger: boolean) {
   const uniform = seeded(seed)
   const z = normalFrom(uniform)
-  const decay = 0.005 * Math.exp(0.55 * z())
+  const decay = 0.005 * Math.exp((stranger ? 0.85 : 0.55) * z())
   const bound = Math.min(0.7, Math.max(0.05, 1 / 3 + 0.11 * z()))
   let [free, binding, warmth, nextLook, nextRack] = [20 + 25 * uniform(), 0, 0, 0, 40 + 30 * uniform()]
   const [readings, doses, after]: [FreeReading[], FreeDose[], number[]] = [[], [], []]
   const until = 5 + 170 * uniform()
   for (let days = 0; days <= until + 61; days++) {
-    warmth = 0.95 * warmth + 0.12 * z()
+    warmth = 0.95 * warmth + (stranger ? 0.16 : 0.12) * z()
     const bindsToday = binding * (1 - Math.exp(-1 / 3))
     binding -= bindsToday
     free = Math.max(0, free * Math.exp(-decay * Math.exp(warmth)) - bindsToday)
@@ -44,11 +44,14 @@ function winter(seed: number) {
 }
 
 describe('how a wine keeps its sulphite', () => {
-  it('600 winters: the level, and what is read of it, lie in their 80 % bands about four times in five', () => {
+  it.each([
+    ['ordinary', false],
+    ['strange', true]
+  ])('600 %s winters: the level, and what is read of it, lie in their bands about four times in five', (_kind, stranger) => {
     const held: Record<string, number> = { level30: 0, level60: 0, read30: 0, read60: 0 }
     const winters = 600
     for (let seed = 1; seed <= winters; seed++) {
-      const { readings, doses, after, until, read } = winter(seed * 7919)
+      const { readings, doses, after, until, read } = winter(seed * 7919, stranger)
       const bands = freeSo2Ahead({ readings, doses }, [until + 30, until + 60])
       for (const [i, days] of ([30, 60] as const).entries()) {
         const [level, band] = [after[days - 1]!, bands[i]!]
@@ -61,8 +64,8 @@ describe('how a wine keeps its sulphite', () => {
       }
     }
     for (const [what, times] of Object.entries(held)) {
-      expect(times / winters, what).toBeGreaterThanOrEqual(0.76)
-      expect(times / winters, what).toBeLessThanOrEqual(0.84)
+      expect(times / winters, what).toBeGreaterThanOrEqual(0.74)
+      expect(times / winters, what).toBeLessThanOrEqual(0.88)
     }
   })
 })
