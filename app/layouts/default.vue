@@ -39,6 +39,12 @@ defineShortcuts({
   '/': () => {
     quickOpen.value = true
   },
+  meta_k: {
+    usingInput: true,
+    handler: () => {
+      quickOpen.value = true
+    }
+  },
   meta_z: {
     usingInput: false,
     handler: () => void takeBack()
@@ -82,10 +88,10 @@ async function leaveDemo() {
         color="neutral"
         icon="i-lucide-pencil-line"
         class="quick"
-        aria-keyshortcuts="/"
+        aria-keyshortcuts="/ Control+K"
         @click="quickOpen = true"
       >
-        <span class="long">Type a reading or a move</span><span class="short">Quick line</span><UKbd class="ml-auto max-md:hidden">/</UKbd>
+        <span class="long">Log or find anything</span><span class="short">Log or find</span><UKbd class="ml-auto max-md:hidden">/</UKbd>
       </UButton>
       <UButton
         variant="ghost"

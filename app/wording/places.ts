@@ -41,6 +41,7 @@ export const PLACES: readonly Place[] = [
   { words: ['free so2', 'iodine'], label: 'Free SO₂ by iodine', to: '/bench/free-so2', ofLot: true },
   { words: ['supplies', 'store', 'shopping'], label: 'Supplies', to: '/stores/supplies' },
   { words: ['words', 'glossary', 'terms'], label: 'Glossary', to: '/words' },
+  { words: ['http', 'api', 'calculations'], label: 'Calculations over HTTP', to: '/calculations' },
   { words: ['cards'], label: 'Own cards', to: '/stores/cards' },
   { words: ['export', 'import', 'settings', 'stores', 'units'], label: 'Stores', to: '/stores' }
 ]

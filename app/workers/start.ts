@@ -1,4 +1,5 @@
 import type { LedgerEngine } from '~/data/ledger-engine'
+import type { Finding } from './find.worker'
 import type { Forecaster } from './forecast.worker'
 import type { Racking } from './racking.worker'
 import type { Reckoner } from './reckoner.worker'
@@ -26,4 +27,8 @@ export const forecaster = new Supervised<Forecaster>(
 export const racking = new Supervised<Racking>(
   'racking planner',
   () => new Worker(new URL('./racking.worker.ts', import.meta.url), { type: 'module', name: 'racking' })
+)
+export const finding = new Supervised<Finding>(
+  'finder',
+  () => new Worker(new URL('./find.worker.ts', import.meta.url), { type: 'module', name: 'finder' })
 )

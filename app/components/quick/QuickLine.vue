@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { formKey } from '~/composables/useEntryForm'
+import type { FindKind, Found } from '~/find/finder'
 import { sayWhen } from '~/wording/days'
 
 const open = defineModel<boolean>('open', { required: true })
@@ -8,6 +9,12 @@ const logged = useLogged()
 const now = useNow()
 const quick = useQuickLine()
 const { line, chosen, place, read, lots, lot, logs, understood, doubts, large, future, ready, goesTo } = quick
+const { found, isQuestion } = useFind(line)
+/** A question is answered and logs nothing. */
+const asks = computed(() => isQuestion(line.value) || (found.value.length > 0 && lots.value.length === 0 && !goesTo.value))
+const FOUND: Record<FindKind, string> = {
+  entry: 'Entry', lot: 'Lot', vessel: 'Vessel', supply: 'Store', page: 'Page', word: 'Glossary'
+}
 
 /** Lots of one name are told apart by their vessel and the day they began. */
 const candidates = computed(() =>
@@ -24,6 +31,11 @@ const MOVE_WANTS = {
   from: 'This lot is in several vessels. Choose one in the form.'
 }
 
+/** Whose entry it is. */
+const ofLot = (hit: Found) => {
+  const name = hit.kind === 'entry' ? cellar.lotOf(/^\/lots\/([^?]+)/.exec(hit.to)?.[1] ?? '')?.name : undefined
+  return name ? `, ${name}` : ''
+}
 const entry = useTemplateRef<{ inputRef: HTMLInputElement }>('entry')
 /** The line, not the closing button, is where typing goes. */
 function focusLine(event: Event) {
@@ -41,6 +53,13 @@ async function confirm() {
     // Closed first: a page may take its time, and what is typed next is not this line.
     done()
     await navigateTo(to)
+    return
+  }
+  if (asks.value) {
+    const [first] = found.value
+    if (!first) return
+    done()
+    await navigateTo(first.to)
     return
   }
   if (!lot.value || !ready.value) return
@@ -66,8 +85,8 @@ async function openMove() {
 <template>
   <UModal
     v-model:open="open"
-    title="Quick line"
-    description="Type a lot and what you read or did."
+    title="Log or find"
+    description="Log what you read or did, or search everything in your cellar."
     :content="{ onOpenAutoFocus: focusLine }"
   >
     <template #body>
@@ -87,7 +106,7 @@ async function openMove() {
             <b>Go to {{ place?.label ?? lot?.name }}</b>
             <template v-if="place?.ofLot && lot"> for {{ lot.name }}</template>
           </p>
-          <template v-else-if="line.trim()">
+          <template v-else-if="line.trim() && !asks">
             <p v-if="lot">
               <b class="display name">{{ lot.name }}</b>
               <span v-if="read.at" class="soft"> · {{ sayWhen(read.at, now) }}</span>
@@ -117,13 +136,26 @@ async function openMove() {
               <div><UButton variant="outline" @click="openMove">Open the form</UButton></div>
             </template>
           </template>
-          <p v-else class="soft">
+          <p v-else-if="!line.trim()" class="soft">
             A lot or vessel, then what you read or did: <b>barbera 1.012 24.5</b>, <b>grenache yesterday 2 g sulphite</b>,
             <b>white pail stirred smells of bread</b>. Or a page to open: <b>sulphite tempranillo</b>, <b>supplies</b>.
+            Or a question: <b>when did I rack the grenache</b>.
           </p>
+          <p v-if="asks && found.length === 0">Nothing found. Try fewer or other words.</p>
+          <section v-if="found.length" aria-labelledby="found">
+            <h3 id="found">Found</h3>
+            <ul class="found">
+              <li v-for="hit in found" :key="hit.id">
+                <NuxtLink :to="hit.to" @click="done">
+                  <span class="soft small">{{ hit.at ? sayWhen(hit.at, now) : FOUND[hit.kind] }}{{ ofLot(hit) }}</span>
+                  <span class="title">{{ hit.title }}</span>
+                </NuxtLink>
+              </li>
+            </ul>
+          </section>
         </div>
-        <UButton type="submit" size="xl" block :disabled="!goesTo && !ready">{{
-          goesTo ? 'Go' : lot && logs.drafts.length ? `Log for ${lot.name}` : 'Log'
+        <UButton type="submit" size="xl" block :disabled="!goesTo && (asks ? found.length === 0 : !ready)">{{
+          goesTo ? 'Go' : asks ? 'Open the first' : lot && logs.drafts.length ? `Log for ${lot.name}` : 'Log'
         }}</UButton>
       </form>
     </template>
@@ -147,6 +179,24 @@ async function openMove() {
 }
 .name {
   font-size: 1.3rem;
+}
+h3 {
+  font-size: 1.05rem;
+}
+h3 + .found li:first-child {
+  border-top: 0;
+}
+.found a {
+  display: grid;
+  gap: 1px;
+  text-decoration: none;
+}
+.found .title {
+  overflow: hidden;
+  text-overflow: ellipsis;
+}
+.found a:hover .title {
+  text-decoration: underline;
 }
 .which {
   display: flex;

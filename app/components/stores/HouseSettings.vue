@@ -74,7 +74,10 @@ const name = computed({
       These settings stay on this device. Only the cellar’s name goes into the export.
       <template v-if="cellar.isDemo"> They apply to the demo and to your own cellar.</template>
     </p>
-    <p class="small"><a href="/licences.txt" class="textlink">Open-source licences</a></p>
+    <p class="small flex flex-wrap gap-x-6">
+      <NuxtLink to="/calculations" class="textlink">Calculations over HTTP</NuxtLink>
+      <a href="/licences.txt" class="textlink">Open-source licences</a>
+    </p>
   </section>
 </template>
 

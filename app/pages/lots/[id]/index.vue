@@ -70,6 +70,10 @@ const [soon, findingsSoon, entrySoon, ledgerSoon] = [useSoon(1), useSoon(2), use
 /** A point on a curve leads to its line in the ledger. */
 const ledger = useTemplateRef<{ show: (id: string) => Promise<void> }>('ledger')
 const showEntry = (id: string) => void ledger.value?.show(id)
+/** The address may name an entry: from a search it is gone to at once. */
+watch([() => route.query.entry, ledger], ([id, there]) => {
+  if (id && there) showEntry(String(id))
+}, { immediate: true, flush: 'post' })
 /** What sorts a lot's entries out knows every kind of them: it comes when it is asked for. */
 async function exportLot() {
   const [{ entriesOfLot }, { downloadCellar }] = await Promise.all([import('~/data/entries-of-lot'), import('~/data/download')])
