@@ -22,7 +22,7 @@ const ROOMS = [
   ['ledger'],
   ['findings'],
   ['stages'],
-  ['supplies', 'labels', 'way'],
+  ['supplies', 'labels', 'way', 'score'],
   ['drafts'],
   ['quick']
 ]

@@ -84,7 +84,7 @@ function trendOf(samples: readonly BerrySample[], quantity: RipeQuantity, now: s
     .sort((a, b) => a[0] - b[0])
   try {
     const line = straightLine(points)
-    const ahead = Array.from({ length: LOOK_AHEAD_DAYS + 1 }, (_, day) => ({ day, ...ripened(line, day, quantity) }))
+    const ahead = Array.from({ length: LOOK_AHEAD_DAYS + 1 }, (_, day) => ({ day, ...ripened(line, day, points.at(-1)![0], quantity) }))
     return { quantity, line, perDay: line.slope, latest: points.at(-1)![1], ahead }
   }
   catch (error) {
@@ -94,12 +94,13 @@ function trendOf(samples: readonly BerrySample[], quantity: RipeQuantity, now: s
 }
 
 /** Where the line leads when its pace slows, and the half-width of the band of a new sample. */
-function ripened(line: StraightLine, day: number, quantity: RipeQuantity): { value: number, half: number } {
+function ripened(line: StraightLine, day: number, lastSample: number, quantity: RipeQuantity): { value: number, half: number } {
   const now = bandAt(line, day, SAMPLE_NOISE[quantity])
   const lasts = SLOWS_DAYS[quantity]
-  const slowed = lasts * (1 - Math.exp(-day / lasts))
-  const weather = T_80 * Math.hypot(PACE_UNSURE * line.slope * slowed, WEATHER[quantity] * Math.sqrt(day))
-  return { value: now.value + line.slope * (slowed - day), half: Math.hypot(now.half * (slowed / day || 1), weather) }
+  const since = Math.max(0, day - lastSample)
+  const slowed = lasts * (1 - Math.exp(-since / lasts))
+  const weather = T_80 * Math.hypot(PACE_UNSURE * line.slope * slowed, WEATHER[quantity] * Math.sqrt(since))
+  return { value: now.value + line.slope * (slowed - since), half: Math.hypot(now.half * (slowed / since || 1), weather) }
 }
 /** Standard deviations to either side of an 80 % band. */
 const T_80 = 1.2816

@@ -29,6 +29,7 @@ export type { CellarView, LotForecast, Stage } from './stage'
 export {
   airBeside,
   askForecast,
+  fermentAsked,
   bandOfLot,
   believedTemperatures,
   doubtedReadings,

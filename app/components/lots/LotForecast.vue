@@ -52,7 +52,8 @@ const end = computed(() => known.value?.forecast.endSg)
     <p v-if="sweet !== undefined" class="small soft">
       It will stop with sugar left {{ sweet >= 0.95 ? 'almost surely' : `about ${Math.max(1, Math.round(sweet * 10))} times in 10` }}.
     </p>
-    <p class="small soft">Forecast from {{ sayHours(lot.series.sg?.length ?? 0) }}; the bands hold in four cases of five.</p>
+    <p class="small soft">Forecast from {{ sayHours(lot.series.sg?.length ?? 0) }}; the bands hold in four cases of five.
+      <NuxtLink to="/lots/score" class="textlink">How good were they here?</NuxtLink></p>
   </section>
 </template>
 

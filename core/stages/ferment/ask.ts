@@ -55,7 +55,13 @@ export function wholeOriginalSg(lot: LotView): number | undefined {
 export function askForecast(lot: LotView, cards: OwnCards, now: string): { startAt: string, asked: FermentAsked } | undefined {
   const startAt = lot.repitchedAt ?? fermentStart(lot)
   const fermenting = isFermenting(lot) || (isWine(lot) && startAt !== undefined && hoursSince(startAt, now) < PAST_H)
-  if (!fermenting || !startAt || !isHeld(lot) || !lot.originalSg) return undefined
+  return fermenting && isHeld(lot) ? fermentAsked(lot, cards, now) : undefined
+}
+
+/** The same of any lot that ever fermented, with what was read until an instant. */
+export function fermentAsked(lot: LotView, cards: OwnCards, now: string): { startAt: string, asked: FermentAsked } | undefined {
+  const startAt = lot.repitchedAt ?? fermentStart(lot)
+  if (!startAt || !lot.originalSg) return undefined
   const changed = sugarChangedAt(lot, startAt)
   const originalSg = wholeOriginalSg(lot)!
   if (originalSg < LOWEST || originalSg > HIGHEST) return undefined

@@ -1,6 +1,6 @@
 export { fermentStage } from './ferment-stage'
 export type { FermentSays } from './says'
-export { askForecast, bandOfLot, fermentStart, wholeOriginalSg, yeastOfLot } from './ask'
+export { askForecast, fermentAsked, bandOfLot, fermentStart, wholeOriginalSg, yeastOfLot } from './ask'
 export { airBeside } from './air'
 export { endingOf } from './ending'
 export type { Ending } from './ending'

@@ -1,0 +1,2 @@
+export { fermentLooks, gravityForetold, ripeningForetold, sulphiteForetold, tally } from './score'
+export type { Foretold, ForetoldFigure, GravityLook, Tally } from './score'
