@@ -1,8 +1,9 @@
+import fc from 'fast-check'
 import Papa from 'papaparse'
 import { describe, expect, it } from 'vitest'
 import { type EntryOf, foldCellar, inOrder, restatedValue } from '~~/core/ledger'
 import { demoCellar } from '~~/demo'
-import { ledgerCsv, mapRows, readDate, readTable, readingsCsv } from './csv'
+import { ledgerCsv, ledgerLines, mapRows, readDate, readTable, readingsCsv } from './csv'
 import { isOwnReadings, readingsBack } from './readings-back'
 import { entriesOfLot } from './entries-of-lot'
 
@@ -152,4 +153,14 @@ describe('readings that Presk wrote, Presk reads back', () => {
     const renamed = { ...table.table, rows: table.table.rows.map((r, i) => (i === 3 ? { ...r, lot: 'Unheard of' } : r)) }
     expect(back([], renamed).rows[3]).toEqual({ line: 5, drafts: [], problems: ['No lot is called “Unheard of”'] })
   })
+})
+
+it('JSON Lines: an entry a line, whatever is in its note, and read back the same', () => {
+  const entries = fc.sample(
+    fc.record({ id: fc.uuid(), type: fc.constant('observation'), text: fc.string({ unit: 'grapheme' }) }),
+    50
+  ) as unknown as Parameters<typeof ledgerLines>[0]
+  const lines = ledgerLines(entries).split('\n')
+  expect(lines.pop()).toBe('')
+  expect(lines.map((line) => JSON.parse(line) as unknown)).toEqual(entries)
 })

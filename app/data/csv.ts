@@ -18,6 +18,9 @@ export function ledgerCsv(entries: readonly Entry[], say: (fact: Fact) => string
   )
 }
 
+/** Entries as JSON Lines, one a line, in order of writing, corrections with them: nothing is put into words. */
+export const ledgerLines = (entries: readonly Entry[]): string => entries.map((e) => `${JSON.stringify(e)}\n`).join('')
+
 /**
  * Readings as rows: quantity, value in the ledger's unit, what was typed, with which instrument, and what the reading is now that its
  * sample's temperature and the checks of its instrument are reckoned in. `readingsBack` takes them in again.

@@ -1,4 +1,4 @@
-import type { Fact, LotView, StandingFact, Vessel } from '~~/core/ledger'
+import type { Fact, LotView, StandingFact, VesselState } from '~~/core/ledger'
 import type { GLOSSARY } from '~/wording/glossary'
 import type { PLACES } from '~/wording/places'
 import { sayMonthAndYear } from '~/wording/days'
@@ -40,7 +40,7 @@ export const lotDocument = (lot: LotView): FindDocument => ({
   id: `lot:${lot.id}`, kind: 'lot', title: lot.name, text: `${STYLE[lot.style]} ${STREAM[lot.stream]} lot`, to: `/lots/${lot.id}`
 })
 
-export const vesselDocument = (vessel: Vessel, holds: LotView | undefined): FindDocument => ({
+export const vesselDocument = (vessel: VesselState, holds: LotView | undefined): FindDocument => ({
   id: `vessel:${vessel.id}`, kind: 'vessel', title: vessel.name, text: holds ? `vessel with ${holds.name}` : 'vessel empty',
   to: holds ? `/lots/${holds.id}` : '/cellar'
 })

@@ -26,7 +26,8 @@ const SAME: Record<string, string> = {
   carboy: 'demijohn', flashlight: 'torch', transferred: 'moved', transfer: 'moved'
 }
 
-const folded = (word: string): string => word.normalize('NFD').replace(/\p{M}/gu, '').toLowerCase()
+/** Without accents, in small letters. */
+export const folded = (word: string): string => word.normalize('NFD').replace(/\p{M}/gu, '').toLowerCase()
 /** A word as it is kept and sought: without accents, endings and doublets. */
 export function rootOf(word: string): string {
   const plain = folded(word).replace(/['’]s$/, '')

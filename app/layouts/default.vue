@@ -91,7 +91,8 @@ async function leaveDemo() {
         aria-keyshortcuts="/ Control+K"
         @click="quickOpen = true"
       >
-        <span class="long">Log or find anything</span><span class="short">Log or find</span><UKbd class="ml-auto max-md:hidden">/</UKbd>
+        <span class="long">Search, or type a reading</span><span class="short">Search or type</span>
+        <UKbd class="ml-auto max-md:hidden">/</UKbd>
       </UButton>
       <UButton
         variant="ghost"

@@ -13,6 +13,7 @@ export const PLACES: readonly Place[] = [
   { words: ['round', 'go round'], label: 'Round', to: '/round' },
   { words: ['round sheet', 'sheet'], label: 'Round sheet', to: '/round/sheet' },
   { words: ['curves', 'compare'], label: 'Compare ferments', to: '/lots/curves' },
+  { words: ['forecasts', 'score'], label: 'How good the forecasts were', to: '/lots/score' },
   { words: ['cellar', 'vessels'], label: 'Cellar', to: '/cellar' },
   { words: ['racking day', 'racking'], label: 'Racking day', to: '/cellar/racking' },
   { words: ['new lot', 'start a lot'], label: 'Start a lot', to: '/lots/new' },

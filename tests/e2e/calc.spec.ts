@@ -35,6 +35,9 @@ test('the calculations answer over HTTP, and refuse plainly', async ({ request, 
   const unknown = await request.post('/api/calc/alchemy', { data: {} })
   expect(unknown.status()).toBe(404)
   expect((await unknown.json()).calculations).toContain('alcohol')
+  const elsewhere = await request.get('/openapi.json')
+  expect([elsewhere.status(), (await elsewhere.json()).openapi]).toEqual([404, '/api/openapi.json'])
+  expect((await (await request.get('/api/openapi.json')).json()).paths['/api/calc/alcohol'].post.requestBody.required).toBe(true)
 })
 
 test('the server turns away what cannot be meant, and says nothing of what it is made with', async ({ request, baseURL }) => {

@@ -41,6 +41,8 @@ const PAGES = [
   '/round/sheet',
   '/round/filled',
   '/lots/curves',
+  '/lots/score',
+  '/calculations',
   '/lots/lot-mencia',
   '/lots/lot-mencia/restart',
   '/lots/lot-treixadura/feed',

@@ -49,6 +49,25 @@ test('the quick line logs what went in and when, keeps every word, and reaches p
   }
 })
 
+test('everything is found in the same field: a question, a slip of a letter, and the entry opens on its lot', async ({ page }) => {
+  await openDemo(page)
+  await page.keyboard.press('Control+k')
+  const line = page.getByRole('textbox', { name: 'A reading or a move' })
+  const found = page.getByRole('region', { name: 'Found' }).getByRole('link')
+  await line.fill('when did I rack the grenache')
+  await expect(found.first()).toContainText('moved to')
+  await expect(found.first()).toContainText('Grenache')
+  await line.fill('blaufrankish nutrint')
+  await expect(found.first()).toContainText('complex nutrient')
+  await line.fill('where is the zzyzx qwxyz')
+  await expect(page.getByText('Nothing found.', { exact: false })).toBeVisible()
+  await line.fill('when did I rack the grenache')
+  await expect(found.first()).toContainText('moved to')
+  await page.keyboard.press('Enter')
+  await expect(page).toHaveURL(/lots\/lot-grenache.*\?entry=/)
+  await expect(page.locator('[id^="entry-"]:focus')).toContainText('moved to')
+})
+
 test('a number beside the wrong unit is offered in the one it must be in', async ({ page }) => {
   await openDemo(page)
   await page.goto('/bench/measure?lot=lot-tempranillo')

@@ -85,7 +85,7 @@ async function openMove() {
 <template>
   <UModal
     v-model:open="open"
-    title="Log or find"
+    title="Search or log"
     description="Log what you read or did, or search everything in your cellar."
     :content="{ onOpenAutoFocus: focusLine }"
   >
@@ -142,7 +142,7 @@ async function openMove() {
             Or a question: <b>when did I rack the grenache</b>.
           </p>
           <p v-if="asks && found.length === 0">Nothing found. Try fewer or other words.</p>
-          <section v-if="found.length" aria-labelledby="found">
+          <section v-if="found.length && (asks || logs.drafts.length === 0)" aria-labelledby="found">
             <h3 id="found">Found</h3>
             <ul class="found">
               <li v-for="hit in found" :key="hit.id">

@@ -4,7 +4,7 @@ import type { Reviewed } from '~/data/ledger-engine'
 import { LARGEST_FILE_BYTES } from '~/data/limits'
 import { chosenFile } from '~/data/chosen-file'
 import { type EntryOf, restatedValue } from '~~/core/ledger'
-import { ledgerCsv, readingsCsv } from '~/data/csv'
+import { ledgerCsv, ledgerLines, readingsCsv } from '~/data/csv'
 import { downloadCellar, downloadText } from '~/data/download'
 import { dayHere, sayLongDay } from '~/wording/days'
 import { sayDoubt, sayFileProblem } from '~/wording/problems'
@@ -43,6 +43,8 @@ const exportLedger = async () =>
     `ledger-${stamp()}.csv`,
     'text/csv'
   )
+/** For scripts: an entry a line, as it is stored. */
+const exportLines = async () => downloadText(ledgerLines(await cellar.allEntries()), `ledger-${stamp()}.jsonl`, 'application/jsonl')
 const since = ref(0)
 const lastExport = ref<string>()
 onMounted(async () => {
@@ -93,6 +95,7 @@ async function takeIn() {
       <UButton size="xl" icon="i-lucide-download" :disabled="cellar.factCount === 0" @click="exportAll">Export the cellar</UButton>
       <UButton size="lg" variant="outline" :disabled="cellar.factCount === 0" @click="exportReadings">Readings as CSV</UButton>
       <UButton size="lg" variant="outline" :disabled="cellar.factCount === 0" @click="exportLedger">All entries as CSV</UButton>
+      <UButton size="lg" variant="outline" :disabled="cellar.factCount === 0" @click="exportLines">All entries as JSON Lines</UButton>
       <span class="soft"
       >{{ counted(cellar.factCount, 'entry', 'entries') }}, {{ counted(cellar.lots.length, 'lot') }}; the export is one JSON file;
         <a href="/api/schema/cellar" class="textlink">see its schema</a></span
