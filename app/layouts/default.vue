@@ -18,7 +18,12 @@ const route = useRoute()
 /** None where the browser has no service worker. */
 const pwa = useNuxtApp().$pwa
 const typedOver = useTypedOver()
-onMounted(() => void typedOver.putBack())
+onMounted(() => {
+  void typedOver.putBack()
+  // A newer version taken in another tab reloads this one as well: what is typed here is kept before it goes.
+  if (navigator.serviceWorker?.controller) navigator.serviceWorker.addEventListener('controllerchange', typedOver.keep)
+})
+onBeforeUnmount(() => navigator.serviceWorker?.removeEventListener('controllerchange', typedOver.keep))
 function takeNewer() {
   typedOver.keep()
   void pwa?.updateServiceWorker(true)

@@ -80,7 +80,7 @@ useHead({ title: 'Before harvest · Presk' })
           <p v-if="target?.day && !there" class="soft">
             Expected from {{ block.samples.length }} samples, ripening a little slower each day. Between
             {{ target.earliest ? dayOf(target.earliest) : 'now' }}
-            and {{ target.latest ? dayOf(target.latest) : 'over three weeks' }} in four cases of five
+            and {{ target.latest ? dayOf(target.latest) : 'a day more than three weeks away' }} in four cases of five
           </p>
         </div>
         <div class="plan">

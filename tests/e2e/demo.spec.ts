@@ -270,15 +270,20 @@ test.describe('with its service worker', () => {
     const [sugar, ph] = [page.getByRole('textbox', { name: 'Sugar' }), page.getByRole('textbox', { name: 'pH' })]
     await sugar.fill('-1,2')
     await ph.fill('3.6')
+    // Another tab of the same cellar, with something half typed as well.
+    const other = await page.context().newPage()
+    await other.goto(`${url}/bench/measure?lot=lot-grenache`)
+    await other.getByRole('textbox', { name: 'pH' }).fill('3.71')
     bringOut()
     await page.evaluate(async () => {
       await (await navigator.serviceWorker.ready).update()
     })
-    const loaded = page.waitForEvent('load')
+    const loaded = Promise.all([page, other].map((tab) => tab.waitForEvent('load')))
     await page.getByRole('button', { name: 'Update now' }).click()
     await loaded
     await expect(sugar).toHaveValue('-1,2')
     await expect(ph).toHaveValue('3.6')
+    await expect(other.getByRole('textbox', { name: 'pH' })).toHaveValue('3.71')
     await expect(page.getByRole('button', { name: 'Update now' })).toBeHidden()
     close()
   })
