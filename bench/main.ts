@@ -1,6 +1,7 @@
 import { benchAcids } from './acids'
 import { benchBrowser } from './browser'
 import { benchFerments } from './ferments'
+import { benchFind } from './find'
 import { benchLaws } from './laws'
 import { benchLedger } from './ledger'
 import { benchLoop } from './loop'
@@ -10,6 +11,7 @@ import { benchUsualFerment } from './usual-ferment'
 const PARTS: Record<string, () => object | Promise<object>> = {
   acids: benchAcids,
   ferments: benchFerments,
+  find: benchFind,
   ledger: benchLedger,
   laws: benchLaws,
   loop: benchLoop,
