@@ -16,6 +16,7 @@ const FIRST_READING_G = 2.1
 export const ferments = (forms: readonly FormName[], each: number): TrueFerment[] =>
   forms.flatMap((form) => Array.from({ length: each }, (_, i) => trueFerment(i, SEED, form)).filter((f) => f.cause === null))
 
+const digits = (x: number) => Number(x.toPrecision(3))
 /** Lower triangle as a matrix. */
 const square = (rows: UsualFerment['covary']) => new Matrix(rows.map((row) => [...row, ...Array<number>(N - row.length).fill(0)]))
 
@@ -31,7 +32,7 @@ export function usualFrom(all: readonly TrueFerment[], rounds = 4, from: UsualFe
   const extract = LEARNT.indexOf('sugarFree')
   return {
     ...usual,
-    covary: usual.covary.map((row, i) => (i === extract ? row.map((x, j) => (j === i ? Math.hypot(x, FIRST_READING_G) : x)) : row))
+    covary: usual.covary.map((row, i) => (i === extract ? row.map((x, j) => (j === i ? digits(Math.hypot(x, FIRST_READING_G)) : x)) : row))
   }
 }
 
@@ -67,7 +68,6 @@ function once(all: readonly TrueFerment[], usual: UsualFerment, last: boolean): 
   // How the last of the sugar goes is what forms differ in most, and the start tells nothing of it.
   const ends = OWN_END.map(([name, load]) => [LEARNT.indexOf(name), load] as const)
   if (last) for (const [i, a] of ends) for (const [j, b] of ends) covariance.set(i, j, covariance.get(i, j) + a * b)
-  const digits = (x: number) => Number(x.toPrecision(3))
   return {
     figures: lines.map(([mean, byNitrogen, byBrix, byCelsius, red], d) => ({
       // It is the time that is to be right in the middle, and a spread of paces makes the usual time longer.

@@ -22,8 +22,7 @@ const EMPTY = new Set(('a an and any at be been by can did do does for from had 
 /** Words that mean the same in a cellar: what is typed, and what the history says. */
 const SAME: Record<string, string> = {
   sulfite: 'sulphit', sulphite: 'sulphit', metabisulphite: 'sulphit', metabisulfite: 'sulphit',
-  mlf: 'malolactic', malo: 'malolactic', temp: 'temperature', sugar: 'sugar', yan: 'nitrogen', bottled: 'bottl', bottling: 'bottl',
-  carboy: 'demijohn', flashlight: 'torch', transferred: 'moved', transfer: 'moved'
+  mlf: 'malolactic', malo: 'malolactic', temp: 'temperature', yan: 'nitrogen', carboy: 'demijohn'
 }
 
 /** Without accents, in small letters. */

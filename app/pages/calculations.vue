@@ -32,7 +32,7 @@ useHead({ title: 'Calculations over HTTP · Presk' })
     <p v-if="failed" role="status">The server cannot be reached. The list comes back when it can.</p>
     <section v-for="g in groups" v-else :key="g.label">
       <h2>{{ g.label }}</h2>
-      <dl>
+      <dl class="explained" style="--term: 22rem">
         <div v-for="row in g.rows" :key="row.path">
           <dt><span class="soft">{{ row.method.toUpperCase() }}</span> <code>{{ row.path }}</code></dt>
           <dd>{{ row.summary }}</dd>
@@ -48,19 +48,7 @@ useHead({ title: 'Calculations over HTTP · Presk' })
   gap: 18px;
   max-width: 60rem;
 }
-dl > div {
-  display: grid;
-  grid-template-columns: 22rem minmax(0, 1fr);
-  gap: 2px 24px;
-  border-top: 1.5px solid var(--line);
-  padding: 9px 0;
-}
 code {
   overflow-wrap: anywhere;
-}
-@media (max-width: 720px) {
-  dl > div {
-    grid-template-columns: minmax(0, 1fr);
-  }
 }
 </style>

@@ -21,7 +21,7 @@ useHead({ title: 'Glossary · Presk' })
     <h1>Glossary</h1>
     <p class="soft">Dotted words in Presk show these explanations when you tap them. You can switch that off in Stores.</p>
     <TextField v-model="sought" label="Find a word" placeholder="lees, pH, crystals" />
-    <dl v-if="words.length">
+    <dl v-if="words.length" class="explained">
       <div v-for="w in words" :id="w.key" :key="w.key">
         <dt>{{ w.name }}</dt>
         <dd>{{ f.degrees(w.says) }}</dd>
@@ -37,13 +37,6 @@ useHead({ title: 'Glossary · Presk' })
   gap: 14px;
   max-width: 56rem;
 }
-dl > div {
-  display: grid;
-  grid-template-columns: 13rem minmax(0, 1fr);
-  gap: 2px 24px;
-  border-top: 1.5px solid var(--line);
-  padding: 10px 0;
-}
 dl > div:target dt {
   color: var(--skin);
 }
@@ -52,10 +45,5 @@ dt {
 }
 dd {
   max-width: var(--measure);
-}
-@media (max-width: 560px) {
-  dl > div {
-    grid-template-columns: minmax(0, 1fr);
-  }
 }
 </style>

@@ -14,7 +14,8 @@ const NEGLIGIBLE = 7
 const HAZARD = 0.12 / 350
 /**
  * What no form tells of the time still to come, as a logarithm: set so that a ferment of a form that was left out is dry within its
- * interval as often as is claimed (`npm run bench -- ferments`).
+ * interval as often as is claimed (`npm run bench -- ferments`). Hours to come are stretched by it, gravities are not: those of the next
+ * days hold without it.
  */
 const STRANGER = { early: 0.15, late: 0.4 }
 /** Of all the extract so much is sugar, about. */

@@ -32,7 +32,7 @@ const TOLERANCE_USUAL = { carded: 0.7, mean: 16, unknown: 1.1 }
 /** How far the cellar strays from what is held, °C. */
 const STRAYS_C = 1.3
 /** Figures taken by their logarithm; the sensitivity to warmth and the sugar-free extract as they are. */
-export const AS_THEY_ARE: ReadonlySet<string> = new Set(['perDegree', 'sugarFree'])
+const AS_THEY_ARE: ReadonlySet<string> = new Set(['perDegree', 'sugarFree'])
 
 /** g/(L·h), by its logarithm. */
 const PACE_BOUNDS = { min: Math.log(0.003), max: Math.log(12) }

@@ -51,8 +51,7 @@ const SEEN_G_PER_L = 0.1
 
 /**
  * The warmth below which a winter would drop crystals that one sees, beyond those that have fallen already, within −5 and 40 °C; by
- * halving.
- * Saturation itself is no bound for a wine: colloids hold up more than half of what is above it (`FALLING`), for years.
+ * halving. Saturation itself is no bound for a wine: colloids hold up more than half of what is above it (`FALLING`), for years.
  */
 function showsBelow(composition: Composition, fallenMoles = 0): number {
   const seen = fallenMoles + SEEN_G_PER_L / BITARTRATE_G

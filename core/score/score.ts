@@ -1,5 +1,5 @@
 import type { FermentAsked, FermentForecast } from '../fermentation'
-import { SAMPLE_NOISE, type RipeQuantity, ripening } from '../harvest'
+import { type RipeQuantity, ripening } from '../harvest'
 import type { BlockState, LotView } from '../ledger'
 import type { OwnCards } from '../materials'
 import { fermentAsked } from '../stages'
@@ -92,8 +92,8 @@ export function sulphiteForetold(lot: LotView): Foretold[] {
     const before = readings.filter((x) => x.days < r.days - 1)
     const last = before.at(-1)
     if (!last) return []
-    const doses = u.doses.filter((d) => d.days <= r.days)
-    const [band] = freeSo2Ahead({ readings: before, doses, red: lot.style === 'red' }, [r.days])
+    const until = <T extends { days: number }>(all: readonly T[]) => all.filter((x) => x.days <= r.days)
+    const [band] = freeSo2Ahead({ readings: before, doses: until(u.doses), mixes: until(u.mixes), red: u.red }, [r.days])
     return [foretold('free-so2', lot.id, instant(last.days), instant(r.days), band!, r.freeMgPerL, READING_HALF['free-so2'])]
   })
 }
@@ -112,7 +112,7 @@ export function ripeningForetold(block: BlockState): Foretold[] {
     return ripening(before, block.style, ANY_WINDOW, last.at).trends.flatMap(({ quantity, ahead }) => {
       const came = s[quantity]
       const there = ahead[Math.round(days)]
-      if (came === undefined || !there || SAMPLE_NOISE[quantity] <= 0) return []
+      if (came === undefined || !there) return []
       const band = { low: there.value - there.half, mid: there.value, high: there.value + there.half }
       return [foretold(`ripe-${quantity}`, block.id, last.at, s.at, band, came, 0)]
     })

@@ -19,7 +19,7 @@ const series = useSteady(() => {
   const at = (days: number) => Date.parse(u.from) + days * DAY
   const first = Math.floor(u.now.days)
   const ahead = Array.from({ length: 10 }, (_, i) => first + i * 10)
-  const bands = freeSo2Ahead({ ...u, red: props.lot.style === 'red' }, ahead)
+  const bands = freeSo2Ahead(u, ahead)
   return [
     { type: 'rangeArea', name: 'four of five', data: bands.map((b, i) => ({ x: at(ahead[i]!), y: [mol(b.low), mol(b.high)] })) },
     { type: 'line', name: 'expected', data: bands.map((b, i) => ({ x: at(ahead[i]!), y: mol(b.mid) })) },

@@ -141,6 +141,9 @@ async function openMove() {
             <b>white pail stirred smells of bread</b>. Or a page to open: <b>sulphite tempranillo</b>, <b>supplies</b>.
             Or a question: <b>when did I rack the grenache</b>.
           </p>
+          <p v-if="asks && !isQuestion(line) && /\d/.test(line)" class="message">
+            No lot or vessel has that name, so this is not logged. Start with one.
+          </p>
           <p v-if="asks && found.length === 0">Nothing found. Try fewer or other words.</p>
           <section v-if="found.length && (asks || logs.drafts.length === 0)" aria-labelledby="found">
             <h3 id="found">Found</h3>

@@ -1,4 +1,4 @@
-import type { FreeDose, FreeReading, SulphiteUpkeep } from '../../sulphite'
+import type { FreeDose, FreeMix, FreeReading, SulphiteUpkeep } from '../../sulphite'
 import { BASE_WINE_MOLECULAR, LEAST_FREE, MOLECULAR_TARGET, molecularSo2, sulphiteUpkeep } from '../../sulphite'
 import { isWine } from '../facets'
 import { freeSo2At } from '../free-so2'
@@ -18,6 +18,10 @@ export interface LotUpkeep extends SulphiteUpkeep {
   from: string
   readings: readonly FreeReading[]
   doses: readonly FreeDose[]
+  /** Wine and water that came in. */
+  mixes: readonly FreeMix[]
+  /** Its readings may be too high, as a red's by iodine are. */
+  red: boolean
   /** When it falls below its level, ISO UTC. */
   belowAt?: { low: string, mid: string, high: string }
 }
@@ -99,7 +103,7 @@ function learn(lot: LotState, now: string): LotUpkeep | undefined {
   const { belowTargetAtDays: below } = told
   const at = (d: number) => new Date(Date.parse(from) + d * DAY).toISOString()
   const belowAt = below && { low: at(below.low), mid: at(below.mid), high: at(below.high) }
-  return { ...told, from, readings, doses, ...(belowAt && { belowAt }) }
+  return { ...told, from, readings, doses, mixes, red, ...(belowAt && { belowAt }) }
 }
 
 /**
