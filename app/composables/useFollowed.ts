@@ -6,7 +6,7 @@ import { newId } from '~/data/ids'
 import { seedOf } from './useFeed'
 
 const HOUR = 3_600_000
-/** A hand reading and a float's say one thing when they lie no further apart. */
+/** A hand reading and a float's say one thing when they are no further apart. */
 const SAME_H = 6
 
 /** A floating hydrometer in a lot's vessel: paired, followed while the page is open, kept thinned, set by a hand reading. */

@@ -78,9 +78,8 @@ useHead({ title: 'Before harvest · Presk' })
           </p>
           <h1>{{ headline }}</h1>
           <p v-if="target?.day && !there" class="soft">
-            Expected from {{ block.samples.length }} samples, ripening a little slower each day. Between
-            {{ target.earliest ? dayOf(target.earliest) : 'now' }}
-            and {{ target.latest ? dayOf(target.latest) : 'a day more than three weeks away' }} in four cases of five
+            From {{ block.samples.length }} samples, ripening a little slower each day. Four times out of five it is
+            {{ target.earliest ? dayOf(target.earliest) : 'today' }}{{ target.latest ? ` to ${dayOf(target.latest)}` : ' or later' }}.
           </p>
         </div>
         <div class="plan">

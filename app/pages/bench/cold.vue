@@ -67,11 +67,11 @@ useHead({ title: 'Cold · Presk' })
             </dd>
           </div>
           <div>
-            <dt>Crystals likely below, now</dt>
+            <dt>Now, crystals are likely below</dt>
             <dd>{{ about(told.stableAtCelsius) }}</dd>
           </div>
           <div>
-            <dt>Crystals likely below, after the cold</dt>
+            <dt>After the cold, they are likely below</dt>
             <dd>{{ about(told.stableAfterCelsius) }}</dd>
           </div>
         </dl>
@@ -91,7 +91,7 @@ useHead({ title: 'Cold · Presk' })
     <template #results>
       <p class="soft">
         {{ COLD_WEEKS }} weeks of it. Colloids hold back much of the tartar, so this is what usually drops, not all that could. Four of
-        five such wines lie in the band. Measure pH and TA afterwards and compare.
+        five such wines fall in the band. Measure pH and TA afterwards and compare.
       </p>
       <ColdCompared v-if="lot" :lot="lot" />
       <p class="flex flex-wrap gap-x-6">

@@ -77,7 +77,7 @@ useHead({ title: () => `Malolactic, ${lot.value?.name ?? ''} · Presk` })
       <section v-if="working && bench.course.value && lot.bacteriaAt" class="grid gap-2">
         <h2>Forecast</h2>
         <MalicChart :course="bench.course.value" :bacteria-at="lot.bacteriaAt" />
-        <p class="soft small">Malic acid, g/L. Four of five such wines lie in the band. Malolactic has finished at 0.1 g/L of malic
+        <p class="soft small">Malic acid, g/L. Four of five such wines fall in the band. Malolactic has finished at 0.1 g/L of malic
           acid.</p>
       </section>
 
