@@ -32,8 +32,15 @@ export type Action =
         | 'bottle'
     lotId: string
     log?: string
+    /** Of what is logged: which work, what was looked at, or which material by its key, and how much of it in its card's unit. */
+    what?: string
+    amount?: number
     /** Of sulphite: what it is to be enough for. */
     aim?: SulphiteAim
+    /** Of yeast: into a must that has some already. */
+    again?: true
+    /** Which step of crush day. */
+    step?: 'packets'
     /** How it is moved. */
     as?: 'rack' | 'top-up'
     /** Of bottling: with a second ferment in the bottle. */
@@ -102,12 +109,18 @@ export const WAYS_OUT = [
   'go-on-skins',
   'lower-ph',
   'no-instrument',
+  'no-ph-meter',
+  'no-acid-kit',
   'measure',
   'drink-it',
   'vinegar',
   'top-up-with-it',
   'pour-away',
-  'bottle-anyway'
+  'bottle-anyway',
+  'do-it',
+  'done-otherwise',
+  'much-later',
+  'leave-it-out'
 ] as const
 export type WayOutCode = (typeof WAYS_OUT)[number]
 
@@ -132,6 +145,8 @@ export type Finding<Says extends { code: string } = { code: string }> = Says & {
   /** The entries that it rests on, oldest first. */
   evidence: readonly string[]
   action?: Action
+  /** What one tap writes when it was done just as it says. */
+  logs?: readonly Draft<Fact>[]
   /** What is to be weighed or measured out for it. */
   amounts?: readonly Amount[]
   /** It is a decision: the answers that there are, one of which is the person's. */

@@ -38,14 +38,17 @@ export function coldStability(wine: AcidReadings, celsius: number): ColdStabilit
   const lost = before.acidsGPerL.tartaric - after.acidsGPerL.tartaric
   const { composition } = fitAcids(wine)
   const moles = Math.max(0, lost) / TARTARIC_G
+  const fallenBefore = bitartrateExcess(composition, STOOD_C) * coldShare(COLD_WEEKS)
   return {
     bitartrateFallsGPerL: moles * BITARTRATE_G,
     after: { ph: after.ph, taGPerL: after.taGPerL, bands: { ph: after.bands.ph, taGPerL: after.bands.taGPerL } },
-    stableAtCelsius: showsBelow(composition),
-    stableAfterCelsius: showsBelow(composition, moles)
+    stableAtCelsius: showsBelow(composition, fallenBefore),
+    stableAfterCelsius: showsBelow(composition, Math.max(moles, fallenBefore))
   }
 }
 
+/** A wine that is asked about has stood at about this for weeks, °C: what falls there has fallen. Ours. */
+const STOOD_C = 18
 /** Fewer crystals than this nobody sees at the bottom of a bottle, g/L: common practice, no source. */
 const SEEN_G_PER_L = 0.1
 
@@ -53,7 +56,7 @@ const SEEN_G_PER_L = 0.1
  * The warmth below which a winter would drop crystals that one sees, beyond those that have fallen already, within −5 and 40 °C; by
  * halving. Saturation itself is no bound for a wine: colloids hold up more than half of what is above it (`FALLING`), for years.
  */
-function showsBelow(composition: Composition, fallenMoles = 0): number {
+function showsBelow(composition: Composition, fallenMoles: number): number {
   const seen = fallenMoles + SEEN_G_PER_L / BITARTRATE_G
   const shows = (celsius: number) => bitartrateExcess(composition, celsius) * coldShare(COLD_WEEKS) > seen
   let [cold, warm] = [-5, 40]

@@ -1,5 +1,6 @@
 export { SHEETS, SHEET_KEYS, perSheet, placesOn } from './sheets'
 export type { Sheet, SheetKey } from './sheets'
+export { codeIn } from './code'
 export { LAYOUTS, LAYOUT_KEYS } from './layouts'
 export type { LabelAsked, LabelWords, LayoutKey } from './layouts'
 export { abvInBottle, alcoholOnLabel, allergensOf, lotCode } from './of-lot'

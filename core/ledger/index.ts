@@ -56,8 +56,10 @@ export type {
   VesselState
 } from './state'
 export { emptyCellar } from './state'
-export { malolacticOf, planOf, usualPlan } from './plan'
+export { malolacticOf, planOf, unusualIn, usualPlan } from './plan'
 export type { LotPlan, Malolactic } from './plan'
+export { WAY_STEPS } from './way-steps'
+export type { WayStepCode } from './way-steps'
 export { freeFor, molecularOf, reckonedBrix, reckonedFree, reckonedPh } from './reckoned'
 export { restatedBy } from './restate'
 export { restatedValue } from './restated-value'

@@ -4,7 +4,7 @@ import { isWine } from './facets'
 import type { LotState } from './state'
 
 /** What a lot is to become, and by which schools (craft 5). */
-type Said = Omit<EntryOf<'lot-planned'>, 'id' | 'device' | 'at' | 'written' | 'type' | 'lotId' | 'sugarSteps'>
+type Said = EntryOf<'plan-kept'>['plan']
 export type LotPlan = { [K in keyof Said]-?: Exclude<Said[K], undefined> }
 
 /**
@@ -30,6 +30,12 @@ export function usualPlan(style: Style, stream: Stream): LotPlan {
     nutrient: concentrate ? 'none' : 'by-nitrogen',
     press: 'at-dryness'
   }
+}
+
+/** What of a plan is not the usual for its style and stream. */
+export function unusualIn(plan: Partial<LotPlan>, style: Style, stream: Stream): Partial<LotPlan> {
+  const usual: Partial<LotPlan> = usualPlan(style, stream)
+  return Object.fromEntries(Object.entries(plan).filter(([key, value]) => value !== undefined && value !== usual[key as keyof LotPlan]))
 }
 
 /** A lot's plan: what was said of it, and the usual for the rest. */

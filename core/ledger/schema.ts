@@ -17,6 +17,7 @@ import { lotPlannedSchema } from './entries/lot-planned.schema'
 import { lotStartedSchema } from './entries/lot-started.schema'
 import { observationSchema } from './entries/observation.schema'
 import { operationSchema } from './entries/operation.schema'
+import { planKeptSchema } from './entries/plan-kept.schema'
 import { readingSchema } from './entries/reading.schema'
 import { supplyCountedSchema, supplyStockedSchema } from './entries/supply.schema'
 import { taskEndedSchema } from './entries/task-ended.schema'
@@ -57,6 +58,7 @@ export const factSchema = z.discriminatedUnion('type', [
   supplyStockedSchema,
   supplyCountedSchema,
   lotPlannedSchema,
+  planKeptSchema,
   lotAmendedSchema,
   cardMadeSchema,
   equipmentSaidSchema

@@ -19,9 +19,11 @@ import { type OakSays, oakStage } from './oak'
 import { type StabilitySays, stabilityStage } from './stability'
 import { type ToppingSays, toppingStage } from './topping'
 import { type WoodSays, woodStage } from './wood'
+import { asDecision } from './put-off'
 import { withoutQuiet } from './quiet'
 import type { CellarView, Stage } from './stage'
 
+export { sulphiteToCome } from './packets'
 export { isOnSkins } from './skins'
 export { packetTask } from './stage'
 export { isCarried, walkingOrder } from './walk'
@@ -156,7 +158,7 @@ export function tasksOf(lot: LotView, cellar: CellarView, now: string): StageFin
     if (own.length === 0 && !stage.beside) own = of(stage)
   }
   const open = [...own, ...beside].filter((t) => !isEnded(t, lot.endedTasks, now)).sort(byUrgency)
-  return withoutQuiet(open, () => findingsOf(lot, cellar, now))
+  return withoutQuiet(open, () => findingsOf(lot, cellar, now)).map((task) => asDecision(task, lot))
 }
 
 /** What is worth knowing of a lot, most pressing first; what was seen and left as it is does not come back. */

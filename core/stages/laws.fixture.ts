@@ -119,6 +119,14 @@ export const LAWS: Readonly<Record<string, (said: Said, entries: readonly Entry[
     return stands?.key
   },
   'a task leads somewhere': ({ tasks }) => tasks.find((t) => t.action === undefined && !t.waysOut?.length && !t.waysRound?.length && !PLAIN.has(t.code))?.key,
+  // A form that opens on another work or another powder is one tap from a wrong one.
+  'a form is opened on what is meant': ({ tasks, findings, cellar }) =>
+    [...tasks, ...findings].flatMap((x) => [x.action, ...(x.waysOut ?? []).map((way) => way.action)].map((action) => ({ key: x.key, action })))
+      .find(({ action }) => {
+        if (action?.to !== 'lot') return false
+        if (action.log === 'addition') return !action.what || !cardOf(action.what, cellar.cards)
+        return action.log === 'operation' && !action.what
+      })?.key,
   'a wine has a next move, or a date': ({ lot, tasks }) =>
     lot.standing === 'wine' && lot.stream !== 'test' && lot.volume.value > 0.05 && tasks.length === 0 && lot.endedTasks.size === 0
       ? 'nothing is asked, and nothing is to come'

@@ -1,7 +1,8 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { plausibleCellar } from '../../tests/cellars/plausible'
-import { type Entry, lotAt } from '../ledger'
+import { answerDrafts } from '../findings'
+import { type Entry, type Outcome, lotAt } from '../ledger'
 import { entrySchema } from '../ledger/schema'
 import { LAWS, saidOfAll } from './laws.fixture'
 import { STAGES, findingsOf, tasksOf } from '.'
@@ -42,6 +43,20 @@ describe('what every stage keeps to, over plausible cellars', () => {
       }
     })
   })
+  it('what one tap logs is done: it may be written, and is not asked for again at once', () => {
+    let logged = 0
+    over(({ lot, now, tasks }, entries) => {
+      for (const { key, urgency, logs } of tasks) {
+        if (!logs || urgency === 'wait') continue
+        const written = logs.map((draft, i) => ({ ...draft, id: `one-tap-${i}0`, device: 'device-t', at: now, written: now }) as Entry)
+        for (const entry of written) expect(entrySchema.safeParse(entry).success, key).toBe(true)
+        const after = saidOfAll([...entries, ...written], later(now, 0.1)).find((s) => s.lot.id === lot.id)!
+        expect(after.tasks.filter((t) => t.urgency !== 'wait').map((t) => t.key)).not.toContain(key)
+        logged++
+      }
+    }, 400)
+    expect(logged).toBeGreaterThan(20)
+  })
   it('a task that was put off is gone for now and comes back under the same key; what was seen stays away', () => {
     over(({ lot, cellar, now, tasks, findings }) => {
       const [task] = tasks
@@ -56,6 +71,29 @@ describe('what every stage keeps to, over plausible cellars', () => {
         expect(findingsOf(seen, cellar, now).map((f) => f.key)).not.toContain(finding.key)
       }
     })
+  })
+  it('what was put off twice is a decision the third time: one can do it, and each other answer ends the asking for now', () => {
+    let decisions = 0
+    over(({ lot, cellar, now, tasks }) => {
+      for (const task of tasks) {
+        const ended = { at: later(now, -21 - 24 * 14), outcome: 'moved' as const, until: later(now, -1), times: 2 }
+        const third = { ...lot, endedTasks: new Map([[task.key, ended]]) }
+        const asked = tasksOf(third, cellar, now).find((t) => t.key === task.key)
+        if (!asked || task.againH !== undefined) continue
+        expect(asked.waysOut?.length, task.code).toBeGreaterThan(0)
+        if (task.waysOut?.length) continue
+        decisions++
+        if (task.action) expect(asked.waysOut![0]).toMatchObject({ code: 'do-it', action: task.action })
+        for (const way of asked.waysOut!.filter((w) => ['done-otherwise', 'much-later', 'leave-it-out'].includes(w.code))) {
+          const [draft] = answerDrafts({ ...asked, lotId: lot.id }, way, now) as unknown as [{ outcome: Outcome, until?: string }]
+          const after = { ...lot, endedTasks: new Map([[task.key, { at: now, times: 3, outcome: draft.outcome, until: draft.until }]]) }
+          expect(tasksOf(after as typeof lot, cellar, now).map((t) => t.key), way.code).not.toContain(task.key)
+        }
+        // What harms is never left out.
+        if (task.urgency === 'stop') expect(asked.waysOut!.map((w) => w.code)).not.toContain('leave-it-out')
+      }
+    })
+    expect(decisions).toBeGreaterThan(50)
   })
   it('nothing but of its bottles is asked of a lot that holds nothing, and no sulphite of one that bacteria work in or that is to have '
     + 'them', () => {

@@ -27,11 +27,12 @@ export function steeping(lot: LotView, { since, hours, firstH, againH }: Steepin
   }
   const tasted = lot.tastedAt && lot.tastedAt > since ? lot.tastedAt : undefined
   const due = tasted ? later(tasted, againH(hours - hoursSince(since, tasted))) : later(since, firstH)
-  const taste: Pick<Finding, 'urgency' | 'window' | 'minutes' | 'action'> = {
+  const taste: Pick<Finding, 'urgency' | 'window' | 'minutes' | 'action' | 'againH'> = {
     urgency: now >= due ? 'soon' : 'wait',
     window: { due },
     minutes: 5,
-    action: { to: 'lot', lotId: lot.id, log: 'note' }
+    againH: againH(hours - inH),
+    action: { to: 'lot', lotId: lot.id, log: 'note', what: 'taste' }
   }
   return { inH, taste }
 }

@@ -1,6 +1,7 @@
 import type { SulphiteAim } from '../findings'
 import { LOCKING_MOLECULAR, MOST_FREE_ASKED, type LotView, freeFor, isHeld, isWine, keptAt, usedPh } from '../ledger'
 import { MOLECULAR_TARGET, SO2_SHARE, type SulphiteSalt, TOLD_WITHIN, TOTAL_LIMIT, TYPICAL_DECAY_PER_DAY } from '../sulphite'
+import { sulphiteToCome } from './packets'
 
 /** From one round to the next: every 4 to 6 weeks, craft 3.10 (common practice), days. */
 export const NEXT_ROUND_DAYS = 35
@@ -112,7 +113,7 @@ export function doseFor(
 
 /**
  * What a kept wine gets on the month's round: by its own decay it is to be at its level when the next comes.
- * @returns undefined for a wine that is not kept with sulphite
+ * @returns undefined for a wine that is not kept with sulphite, and for a kit that is still to bring its own
  */
 export const roundDose = (lot: LotView, salt?: SulphiteSalt): LotDose | undefined =>
-  (isKept(lot) ? doseFor(lot, 'next-round', salt) : undefined)
+  (isKept(lot) && sulphiteToCome(lot) === 0 ? doseFor(lot, 'next-round', salt) : undefined)

@@ -1,4 +1,6 @@
 export { needsOfArrival, needsOfLot } from './needs'
 export type { Need, NeedReason } from './needs'
+export { runsOutOf } from './runs-out'
+export type { RunsOut } from './runs-out'
 export { RESERVE, supplyRows } from './rows'
 export type { Share, SupplyFinding, SupplyRow } from './rows'

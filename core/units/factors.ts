@@ -9,6 +9,11 @@ export const LITRES_PER = {
   hL: 100,
   'US gal': 3.785411784,
   'imp gal': 4.54609,
+  'US qt': 0.946352946,
+  'US pt': 0.473176473,
+  'US cup': 0.2365882365,
+  'imp qt': 1.1365225,
+  'imp pt': 0.56826125,
   'US fl oz': 0.0295735295625,
   'imp fl oz': 0.0284130625
 } as const
@@ -31,6 +36,10 @@ export const GRAMS_PER_LITRE_PER = {
   'lb/1000 US gal': (0.45359237 * 1000) / (1000 * 3.785411784)
 } as const
 
+/** Bar in one of each: the pound-force per square inch, 6894.757 Pa by definition of its parts. */
+export const BAR_PER = { bar: 1, psi: 0.06894757 } as const
+
+export type PressureUnit = keyof typeof BAR_PER
 export type VolumeUnit = keyof typeof LITRES_PER
 export type MassUnit = keyof typeof KILOGRAMS_PER
 export type ConcentrationUnit = keyof typeof GRAMS_PER_LITRE_PER

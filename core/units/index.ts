@@ -1,5 +1,6 @@
 export { LimitError, assertNever, within } from './limits'
 export {
+  BAR_PER,
   GRAMS_PER_LITRE_PER,
   KILOGRAMS_PER,
   LITRES_PER,
@@ -12,7 +13,7 @@ export {
   toKilograms,
   toLitres
 } from './factors'
-export type { ConcentrationUnit, MassUnit, TemperatureUnit, VolumeUnit } from './factors'
+export type { ConcentrationUnit, MassUnit, PressureUnit, TemperatureUnit, VolumeUnit } from './factors'
 export { readNumber } from './typed-number'
 export type { NumberProblem } from './typed-number'
 export { readQuantity } from './read-quantity'

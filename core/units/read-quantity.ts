@@ -1,8 +1,10 @@
 import {
+  BAR_PER,
   type ConcentrationUnit,
   KILOGRAMS_PER,
   LITRES_PER,
   type MassUnit,
+  type PressureUnit,
   type TemperatureUnit,
   type VolumeUnit,
   toCelsius,
@@ -19,10 +21,11 @@ export type QuantityKind =
   | 'temperature' // → °C
   | 'concentration' // → g/L
   | 'sugar' // → SG 20/20 or °Brix, by unit
+  | 'pressure' // → bar above the air's
   | 'plain' // → the number itself: pH, normality, a percentage
 
 export type SugarUnit = 'SG' | '°Brix'
-export type Unit = VolumeUnit | MassUnit | TemperatureUnit | ConcentrationUnit | SugarUnit | ''
+export type Unit = VolumeUnit | MassUnit | TemperatureUnit | ConcentrationUnit | SugarUnit | PressureUnit | ''
 export type Gallon = 'US' | 'imperial'
 
 export type QuantityProblem =
@@ -61,6 +64,13 @@ const NAMES: Record<Exclude<QuantityKind, 'plain'>, Record<string, Unit>> = {
     ukgal: 'imp gal',
     imperialgallon: 'imp gal',
     imperialgallons: 'imp gal',
+    usqt: 'US qt',
+    uspt: 'US pt',
+    impqt: 'imp qt',
+    imppt: 'imp pt',
+    cup: 'US cup',
+    cups: 'US cup',
+    uscup: 'US cup',
     usfloz: 'US fl oz',
     impfloz: 'imp fl oz',
     ukfloz: 'imp fl oz'
@@ -93,10 +103,22 @@ const NAMES: Record<Exclude<QuantityKind, 'plain'>, Record<string, Unit>> = {
     'lb/1000gal': 'lb/1000 US gal',
     'lb/1000usgal': 'lb/1000 US gal'
   },
+  pressure: { bar: 'bar', bars: 'bar', psi: 'psi' },
   sugar: { sg: 'SG', brix: '°Brix', '°brix': '°Brix', bx: '°Brix', '°bx': '°Brix', '°': '°Brix', b: '°Brix' }
 }
-const GALLON_WORDS = new Set(['gal', 'gals', 'gallon', 'gallons', 'g.'])
-const FLUID_OUNCE_WORDS = new Set(['floz', 'fluidounce', 'fluidounces'])
+/** Words that mean one thing in US measures and another in imperial ones. */
+const BY_GALLON: Record<string, Record<Gallon, VolumeUnit>> = {
+  gal: { US: 'US gal', imperial: 'imp gal' },
+  qt: { US: 'US qt', imperial: 'imp qt' },
+  pt: { US: 'US pt', imperial: 'imp pt' },
+  floz: { US: 'US fl oz', imperial: 'imp fl oz' }
+}
+const MEANS: Record<string, keyof typeof BY_GALLON> = {
+  'gal': 'gal', 'gals': 'gal', 'gallon': 'gal', 'gallons': 'gal', 'g.': 'gal',
+  'qt': 'qt', 'qts': 'qt', 'quart': 'qt', 'quarts': 'qt',
+  'pt': 'pt', 'pts': 'pt', 'pint': 'pt', 'pints': 'pt',
+  'floz': 'floz', 'fluidounce': 'floz', 'fluidounces': 'floz'
+}
 
 /**
  * Reads a quantity as typed, with or without its unit: "12,4", "3 US gal", "2 lb 4 oz", "68F", "1092".
@@ -140,9 +162,7 @@ export function readQuantity(
 function unitNamed(word: string, kind: QuantityKind, gallon?: Gallon): Unit | 'which-gallon' | undefined {
   const key = word.toLowerCase().replace(/[\s.]/g, '')
   if (kind === 'plain') return key === '%' ? '%' : undefined
-  if (kind === 'volume' && GALLON_WORDS.has(key)) return gallon === undefined ? 'which-gallon' : gallon === 'US' ? 'US gal' : 'imp gal'
-  if (kind === 'volume' && FLUID_OUNCE_WORDS.has(key))
-    return gallon === undefined ? 'which-gallon' : gallon === 'US' ? 'US fl oz' : 'imp fl oz'
+  if (kind === 'volume' && Object.hasOwn(MEANS, key)) return gallon === undefined ? 'which-gallon' : BY_GALLON[MEANS[key]!]![gallon]
   return NAMES[kind][key]
 }
 
@@ -177,6 +197,7 @@ function toOwnUnit(value: number, unit: Unit): number {
   if (isMass(unit)) return toKilograms(value, unit)
   if (unit === '°C' || unit === '°F') return toCelsius(value, unit)
   if (unit === '' || unit === 'SG' || unit === '°Brix') return value
+  if (unit === 'bar' || unit === 'psi') return value * BAR_PER[unit]
   return toGramsPerLitre(value, unit)
 }
 

@@ -19,6 +19,9 @@ describe('plain units agree with a general-purpose units library (mathjs)', () =
   it.each([
     ['US gal', 'gallon'],
     ['US fl oz', 'floz'],
+    ['US qt', 'quart'],
+    ['US pt', 'pint'],
+    ['US cup', 'cup'],
     ['mL', 'ml'],
     ['L', 'l']
   ] as const)('%s', (ours, theirs) => {
@@ -77,6 +80,11 @@ describe('a quantity is read with its unit, and never guessed', () => {
     ['1.092', 'sugar', 'SG', 1.092, 'SG'],
     ['1,092 sg', 'sugar', '°Brix', 1.092, 'SG'],
     ['3 US gal', 'volume', 'L', 11.356, 'US gal'],
+    ['2 cups', 'volume', 'L', 0.4732, 'US cup'],
+    ['1 US qt', 'volume', 'L', 0.9464, 'US qt'],
+    ['3 imp pt', 'volume', 'L', 1.7048, 'imp pt'],
+    ['30 psi', 'pressure', 'bar', 2.0684, 'psi'],
+    ['5', 'pressure', 'bar', 5, 'bar'],
     ['250 ml', 'volume', 'L', 0.25, 'mL'],
     ['2 lb 4 oz', 'mass', 'kg', 1.02058, 'lb'],
     ['118', 'mass', 'kg', 118, 'kg'],

@@ -15,7 +15,8 @@ export function weightedBand(samples: readonly (readonly [value: number, weight:
   const total = sorted.reduce((sum, [, w]) => sum + w, 0)
   const at = (share: number) => {
     let sum = 0
-    for (const [i, [value, weight]] of sorted.entries()) {
+    for (let i = 0; i < sorted.length; i++) {
+      const [value, weight] = sorted[i]!
       const next = sum + weight
       if (next >= share * total) {
         // Between the middles of two neighbours.

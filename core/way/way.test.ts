@@ -1,9 +1,9 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { plausibleCellar } from '../../tests/cellars/plausible'
-import { foldCellar, lotAt } from '../ledger'
+import { WAY_STEPS, type WayStepCode, foldCellar, lotAt } from '../ledger'
 import { duringAbsence } from './away'
-import { WAY_STEPS, sittingsOf, wayOf } from '.'
+import { endangers, sittingsOf, wayOf, weeksOf } from '.'
 
 const later = (at: string, days: number) => new Date(Date.parse(at) + days * 86_400_000).toISOString()
 
@@ -24,6 +24,87 @@ describe('the way of a lot', () => {
       }),
       { numRuns: 120 }
     )
+  })
+})
+
+describe('a step that is put on a day', () => {
+  const grown = fc.record({ entries: plausibleCellar, ahead: fc.integer({ min: 1, max: 500 }), pick: fc.nat(50) })
+  it('comes on that day, those after it never before it, and back it comes as if nothing had been said', () => {
+    let moved = 0
+    fc.assert(
+      fc.property(grown, ({ entries, ahead, pick }) => {
+        const now = later(entries.map((e) => e.at).sort().at(-1)!, 1)
+        for (const state of foldCellar(entries).lots.values()) {
+          const before = wayOf(lotAt(state, now), now)
+          const open = before.filter((s) => !s.doneAt)
+          const step = open[pick % Math.max(1, open.length)]
+          if (!step) continue
+          moved++
+          const noon = `${later(now, ahead).slice(0, 11)}12:00:00.000Z`
+          const put = (day: string | undefined) => wayOf(lotAt({ ...state, movedSteps: { [step.code]: day } }, now), now)
+          const way = put(noon.slice(0, 10))
+          const there = way.find((s) => s.code === step.code)!
+          expect([there.earliest, there.likely, there.moved?.earliest, there.moved?.latest]).toEqual(
+            [noon, noon, expect.any(String), expect.any(String)])
+          for (const s of way) expect([s.earliest, s.likely, s.latest].sort()).toEqual([s.earliest, s.likely, s.latest])
+          expect(put(undefined)).toEqual(before)
+          // A day that has passed says nothing any more.
+          expect(put('2001-01-01')).toEqual(before)
+        }
+      }),
+      { numRuns: 60 }
+    )
+    expect(moved).toBeGreaterThan(30)
+  })
+  const step = (code: 'pressed' | 'bottled', moved = {}) =>
+    ({
+      code, earliest: '2026-10-10T15:00:00.000Z', likely: '2026-10-12T15:00:00.000Z', latest: '2026-10-20T15:00:00.000Z', open: [], ...moved
+    })
+  it.each([
+    ['2026-10-09', 'pressed', 'too-early'], ['2026-10-10', 'pressed', undefined], ['2026-10-20', 'pressed', undefined],
+    ['2026-10-22', 'pressed', 'too-late'], ['2027-06-01', 'bottled', undefined]
+  ] as const)('%s for %s: %s', (day, code, wanted) => expect(endangers(step(code), day)).toBe(wanted))
+  it('is judged by when it would come by itself, not by where it was put', () => {
+    const put = { moved: { day: '2026-11-30', earliest: '2026-10-10T15:00:00.000Z', latest: '2026-10-20T15:00:00.000Z' } }
+    expect(endangers({ ...step('pressed', put), earliest: '2026-11-30T12:00:00.000Z' }, '2026-10-15')).toBeUndefined()
+  })
+})
+
+describe('the weeks ahead', () => {
+  const from = '2026-11-30T00:00:00.000Z'
+  const way = (id: string, litres: number, jobs: [WayStepCode, number][]) => ({
+    lot: { id, volume: { value: litres } } as never,
+    steps: jobs.map(([code, days]) => {
+      const at = later(from, days)
+      return { code, earliest: at, likely: at, latest: at, open: [] }
+    })
+  })
+  const vessel = (id: string, capacityL: number, lotId?: string) => ({ id, kind: 'demijohn' as const, capacityL, ...(lotId && { lotId }) })
+  it('hold each job once with its minutes, and what comes by itself wants none', () => {
+    const weeks = weeksOf({ ways: [way('a', 20, [['clear', 1], ['bottled', 8]])], vessels: [], from, weeks: 3 })
+    expect(weeks.map((w) => w.jobs.map((j) => j.code))).toEqual([[], ['bottled'], []])
+    // An hour, and 27 bottles at two minutes.
+    expect(weeks[1]!.minutes).toBe(115)
+  })
+  it('two heavy jobs on one day are told, on two days not', () => {
+    const crowded = (b: number) => weeksOf({
+      ways: [way('a', 20, [['bottled', 2.4]]), way('b', 20, [['off-lees', b]])], vessels: [vessel('v', 30)], from, weeks: 1
+    })[0]!.crowded.map((j) => j.lotId)
+    expect(crowded(2.6)).toEqual(['a', 'b'])
+    expect(crowded(3.6)).toEqual([])
+  })
+  it.each([
+    ['each has a vessel', [20, 10], [25, 10], []],
+    ['what the first leaves is free for the second', [20, 10], [25], []],
+    ['one spreads over two', [30], [20, 10], []],
+    ['some of it does not go in', [30], [20], [['a', 10]]],
+    ['a full one is none', [20], [], [['a', 20]]]
+  ] as const)('%s', (_name, litres, capacities, homeless) => {
+    const ways = litres.map((l, i) => way('ab'[i]!, l, [['off-lees', 3]]))
+    const own = litres.map((l, i) => vessel(`own${i}`, l, 'ab'[i]))
+    const bin = { ...vessel('bin', 90), kind: 'bin' as const }
+    const vessels = [vessel('full', 100, 'x'), ...own, bin, ...capacities.map((c, i) => vessel(`v${i}`, c))]
+    expect(weeksOf({ ways, vessels, from, weeks: 1 })[0]!.homeless.map((h) => [h.lotId, h.litres])).toEqual(homeless)
   })
 })
 

@@ -1,22 +1,6 @@
-import { type LotView, drynessOf, isWine } from '../ledger'
+import { type LotView, WAY_STEPS, type WayStepCode, drynessOf, isWine } from '../ledger'
 import { BOTTLE_L, type Condition, type LotForecast, bottlingWindow, isOnSkins, monthsOfRest, readinessOf } from '../stages'
 import { SPANS, type Span, wayKindOf } from './durations'
-
-export const WAY_STEPS = [
-  'pitched',
-  'dry',
-  'pressed',
-  'off-lees',
-  'malolactic',
-  'sulphited',
-  'clear',
-  'stable',
-  'sweetened',
-  'bottled',
-  'laid-down',
-  'tasted'
-] as const
-export type WayStepCode = (typeof WAY_STEPS)[number]
 
 /** A step between here and the glass: when it was done, or when it may come. Instants, ISO UTC. */
 export interface WayStep {
@@ -25,6 +9,8 @@ export interface WayStep {
   earliest: string
   likely: string
   latest: string
+  /** The day that the person put it on, and when it would come by itself. */
+  moved?: { day: string, earliest: string, latest: string }
   /** What is still wanted before it, as far as that can be said by now. */
   open: readonly Condition['code'][]
 }
@@ -38,6 +24,9 @@ type Window = readonly [earliest: number, likely: number, latest: number]
 const plus = (window: Window, span: Span): Window => [window[0] + span[0] * DAY, window[1] + span[1] * DAY, window[2] + span[2] * DAY]
 const at = (instant: string): Window => [Date.parse(instant), Date.parse(instant), Date.parse(instant)]
 const later = (a: Window, b: Window): Window => [Math.max(a[0], b[0]), Math.max(a[1], b[1]), Math.max(a[2], b[2])]
+
+/** A day is counted from its noon, which is the same day in nearly every zone. */
+const noonOf = (day: string): number => Date.parse(`${day}T12:00:00.000Z`)
 
 /** What was done, and when. */
 function doneAt(lot: LotView): Partial<Record<WayStepCode, string>> {
@@ -131,15 +120,38 @@ export function wayOf(lot: LotView, now: string, known?: LotForecast): WayStep[]
     tasted: () => plus(of('bottled') ?? start, SPANS.tasted)
   }
   const present = Date.parse(now)
+  const iso = (t: number) => new Date(t).toISOString()
   const gate = lot.plan.sparkling ? 'bottling-sparkling' : 'bottling-still'
   return codes.map((code): WayStep => {
     const did = done[code]
     const raw = did ? at(did) : usual[code]()
     // What has not come by now comes from now on; it is as late as it is.
-    const window: Window = did ? raw : [Math.max(present, raw[0]), Math.max(present, raw[1]), Math.max(present + DAY, raw[2])]
+    const itself: Window = did ? raw : [Math.max(present, raw[0]), Math.max(present, raw[1]), Math.max(present + DAY, raw[2])]
+    const day = did ? undefined : lot.movedSteps?.[code]
+    // A day that has passed without it says nothing any more.
+    const noon = day === undefined ? Number.NaN : noonOf(day)
+    const isMoved = noon + DAY / 2 > present
+    const window: Window = isMoved ? [Math.max(present, noon), Math.max(present, noon), Math.max(present, noon) + DAY] : itself
     windows.set(code, window)
-    const [earliest, likely, latest] = window.map((t) => new Date(t).toISOString()) as [string, string, string]
+    const moved = isMoved && { moved: { day: day!, earliest: iso(itself[0]), latest: iso(itself[2]) } }
+    const [earliest, likely, latest] = window.map(iso) as [string, string, string]
     const open = code === 'bottled' && !did && done.dry ? readinessOf(lot, gate, now).open.map((c) => c.code) : []
-    return { code, ...(did && { doneAt: did }), earliest, likely, latest, open }
+    return { code, ...(did && { doneAt: did }), earliest, likely, latest, ...moved, open }
   })
+}
+
+/** What a day of the person's own does to a step: nothing, it cannot be done by then, or the wine suffers from the wait. */
+export type Endangered = 'too-early' | 'too-late'
+/** Steps that harm when they come late; the others are the person's own time. */
+const HARMS_LATE: ReadonlySet<WayStepCode> = new Set(['pitched', 'pressed', 'off-lees', 'malolactic', 'sulphited', 'laid-down'])
+
+/**
+ * @param step with the window in which it comes by itself
+ * @param day "2027-05-01"
+ */
+export function endangers({ code, earliest, latest, moved }: WayStep, day: string): Endangered | undefined {
+  // The day is asked of whole: its evening is late enough, its morning early enough.
+  const noon = noonOf(day)
+  if (noon + DAY / 2 < Date.parse(moved?.earliest ?? earliest)) return 'too-early'
+  return noon - DAY / 2 > Date.parse(moved?.latest ?? latest) && HARMS_LATE.has(code) ? 'too-late' : undefined
 }

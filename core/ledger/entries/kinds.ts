@@ -2,6 +2,7 @@ import type { Fact } from '../entry'
 import type { Folding } from '../fold/folding'
 import { addition } from './addition'
 import { airRead } from './air-read'
+import { planKept } from './plan-kept'
 import { arrivalExpected } from './arrival-expected'
 import { blockAdded, blockNoted, blockSampled } from './block'
 import { bottleTaken, tasting } from './bottle-store'
@@ -47,6 +48,7 @@ export const ENTRY_KINDS: { [T in Fact['type']]: EntryKind<T> } = {
   'instrument-added': instrumentAdded,
   'instrument-checked': instrumentChecked,
   'arrival-expected': arrivalExpected,
+  'plan-kept': planKept,
   'block-added': blockAdded,
   'block-sampled': blockSampled,
   'block-noted': blockNoted,

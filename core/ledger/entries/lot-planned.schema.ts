@@ -1,27 +1,19 @@
 import { z } from 'zod'
-import { common, id, materialKey, positive } from './fields.schema'
+import { WAY_STEPS } from '../way-steps'
+import { common, day, id, materialKey, positive } from './fields.schema'
+import { planShape } from './plan-shape.schema'
 
 export const lotPlannedSchema = z.strictObject({
   ...common,
   type: z.literal('lot-planned'),
   lotId: id,
-  malolactic: z.enum(['with-yeast', 'on-skins', 'after-pressing', 'none', 'blocked']).optional(),
-  cold: z.boolean().optional().describe('a cold winter or weeks in the cold'),
-  finish: z.enum(['dry', 'sweet']).optional(),
-  hold: z.enum(['sorbate', 'heat', 'none']).optional().describe('how sweetness is kept from fermenting again'),
-  clarity: z.enum(['fine', 'wait', 'accept']).optional().describe('haze that racking does not take'),
-  proof: z.enum(['test', 'wait']).optional().describe('how the end of malolactic is told'),
-  sparkling: z.boolean().optional(),
-  oak: z.boolean().optional(),
-  oakReady: z.enum(['straight', 'boiled', 'baked', 'steeped']).optional().describe('how loose oak is made ready'),
-  sulphite: z.enum(['by-ph', 'tablets', 'double', 'minimal', 'none']).optional(),
-  yeast: z.enum(['rehydrate', 'sprinkle', 'starter', 'wild', 'lees']).optional(),
-  nutrient: z.enum(['by-nitrogen', 'at-pitch', 'none']).optional(),
-  lees: z.enum(['rack', 'fine']).optional().describe('off all lees, or kept on the fine ones and stirred'),
+  ...planShape,
   sugarSteps: z
     .strictObject({ material: materialKey, totalG: positive, parts: z.int().min(1).max(20) })
     .optional()
     .describe('sugar, honey or concentrate fed to the ferment in parts'),
-  heated: z.boolean().optional().describe('fruit heated for its colour'),
-  press: z.enum(['at-dryness', 'early', 'extended']).optional()
+  step: z
+    .strictObject({ code: z.enum(WAY_STEPS), day: day.nullable() })
+    .optional()
+    .describe('a step of its way that the person puts on a day; null: back to when it comes by itself')
 })

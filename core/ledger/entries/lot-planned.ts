@@ -11,6 +11,7 @@ export const lotPlanned: EntryKind<'lot-planned'> = {
     if (!lot) return
     lot.planned = { ...lot.planned, ...saidOf(planned) }
     if (planned.malolactic !== undefined) lot.malolacticSaidAt = planned.at
+    if (planned.step) lot.movedSteps = { ...lot.movedSteps, [planned.step.code]: planned.step.day ?? undefined }
     // What went in before the plan is none of its parts.
     if (planned.sugarSteps) lot.sugarSteps = { ...planned.sugarSteps, givenBefore: lot.added.get(planned.sugarSteps.material)?.actual ?? 0 }
   }
@@ -25,6 +26,7 @@ function saidOf({
   type: _type,
   lotId: _lot,
   sugarSteps: _steps,
+  step: _step,
   ...said
 }: EntryOf<'lot-planned'>): Partial<LotPlan> {
   return Object.fromEntries(Object.entries(said).filter(([, value]) => value !== undefined))

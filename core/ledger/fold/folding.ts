@@ -15,6 +15,7 @@ export class Folding {
       instruments: new Map(from.instruments),
       blocks: new Map(from.blocks),
       arrivals: new Map(from.arrivals),
+      plans: new Map(from.plans),
       stock: new Map(from.stock),
       cards: from.cards,
       equipment: from.equipment,

@@ -15,6 +15,8 @@ export interface CellarState {
   blocks: Map<string, BlockState>
   /** Fruit, must or kits that are still to come. */
   arrivals: Map<string, EntryOf<'arrival-expected'>>
+  /** Plans that are kept under a name, by their id. */
+  plans: Map<string, EntryOf<'plan-kept'>>
   /** By material. */
   stock: Map<string, Stock>
   /** When each lot starts: also of those that start later than an instant that is looked at. */
@@ -33,6 +35,7 @@ export const emptyCellar = (): CellarState => ({
   instruments: new Map(),
   blocks: new Map(),
   arrivals: new Map(),
+  plans: new Map(),
   stock: new Map(),
   cards: new Map(),
   equipment: {},

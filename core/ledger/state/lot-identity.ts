@@ -1,3 +1,4 @@
+import type { WayStepCode } from '../way-steps'
 import type { Outcome } from '../entries/outcomes'
 import type { EntryOf, Stream, Style } from '../entry'
 import type { LotPlan } from '../plan'
@@ -27,6 +28,8 @@ export interface LotIdentity {
   sources: readonly Source[]
   /** What was said of its plan; the rest is the usual, see planOf. */
   planned: Partial<LotPlan>
+  /** Steps of its way that the person put on a day of their own, "2027-05-01". */
+  movedSteps?: Partial<Record<WayStepCode, string | undefined>>
   /** How each task was last ended, by its code. */
   endedTasks: ReadonlyMap<string, EndedTask>
 }

@@ -5,6 +5,7 @@ import { fromVersion4 } from './from-4'
 import { fromVersion5 } from './from-5'
 import { fromVersion6 } from './from-6'
 import { fromVersion7 } from './from-7'
+import { fromVersion8 } from './from-8'
 
 /** A document as it was read, before its schema has seen it. */
 export interface RawCellar {
@@ -15,7 +16,8 @@ export interface RawCellar {
 /** One step from an older form to the next. */
 export type Upcast = (older: RawCellar) => RawCellar
 
-const STEPS: readonly Upcast[] = [fromVersion1, fromVersion2, fromVersion3, fromVersion4, fromVersion5, fromVersion6, fromVersion7]
+const STEPS: readonly Upcast[] = [fromVersion1, fromVersion2, fromVersion3, fromVersion4, fromVersion5, fromVersion6, fromVersion7,
+  fromVersion8]
 
 /**
  * Brings a cellar of any older form to today's, a version at a time. A form that is stored is never changed; a new one gets a

@@ -57,7 +57,7 @@ export const clearingStage: Stage<ClearingSays> = {
           window: { from: later(racked, LOOK_H), due: later(racked, RACK_H.due) },
           minutes: 5,
           againH: LOOK_H,
-          action: { to: 'lot', lotId: lot.id, log: 'note' },
+          action: { to: 'lot', lotId: lot.id, log: 'note', what: 'clarity' },
           ...about
         }
       ]
@@ -99,9 +99,9 @@ const stays = (
   minutes: 20,
   ...about,
   waysOut: [
-    { code: 'fine', action: { to: 'lot', lotId: lot.id, log: 'addition' } },
+    { code: 'fine', action: { to: 'lot', lotId: lot.id, log: 'addition', what: 'bentonite' } },
     { code: 'wait', days: WAIT_DAYS },
-    { code: 'filter', action: { to: 'lot', lotId: lot.id, log: 'operation' } },
+    { code: 'filter', action: { to: 'lot', lotId: lot.id, log: 'operation', what: 'filter' } },
     { code: 'accept-haze', drafts: [{ type: 'lot-planned', lotId: lot.id, clarity: 'accept' }] }
   ]
 })

@@ -53,10 +53,15 @@ const PRESSING: ReadonlySet<ActCode> = new Set([
   'bacteria-on-sorbate'
 ])
 
+/** A sample with gas in it is told of the last one alone: read every day, it would be the same sentence a dozen times. */
+const isSaidLater = (lot: LotView, act: Act, at: string): boolean =>
+  act.code === 'gassy-sample'
+  && lot.acts.some((other) => other.act.code === act.code && other.act.quantity === act.quantity && other.at > at)
+
 /** The acts of a lot that are still worth a word, each once. */
 const actsOf = (lot: LotView, now: string): Finding<EverySays>[] =>
   lot.acts
-    .filter(({ at }) => hoursSince(at, now) <= SPOKEN_OF_H && at <= now)
+    .filter(({ act, at }) => hoursSince(at, now) <= SPOKEN_OF_H && at <= now && !isSaidLater(lot, act, at))
     .map(({ act, entryId, at }) => ({
       code: 'act',
       act,

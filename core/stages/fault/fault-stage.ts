@@ -31,7 +31,7 @@ export const faultStage: Stage<FaultSays> = {
         lotId: lot.id,
         minutes: 5,
         evidence: [lot.smelt.entryId],
-        action: { to: 'lot', lotId: lot.id, log: 'note' }
+        action: { to: 'lot', lotId: lot.id, log: 'note', what: 'smell' }
       }
     ]
   },

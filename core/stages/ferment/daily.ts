@@ -1,4 +1,5 @@
 import { expectedAt } from './expected'
+import { addition } from '../../drafts'
 import type { Finding } from '../../findings'
 import type { LotView } from '../../ledger'
 import { isOnSkins } from '../skins'
@@ -19,6 +20,8 @@ const CAP_H = { again: 8, due: 12, late: 24 } as const
 const STIR_H = { again: 20, late: 48 } as const
 /** Little gas is left to keep the air off after so much of the sugar is gone: the lid stays on. Ours. */
 const STIR_UNTIL = 0.9
+/** As a kitchen scale weighs it: to a tenth of a gram below ten, to a gram above. */
+const weighed = (grams: number): number => (grams < 10 ? Math.max(0.1, Math.round(grams * 10) / 10) : Math.round(grams))
 /** Until the yeast has raised a cap, h. */
 const CAP_RISES_H = 20
 
@@ -34,6 +37,7 @@ export function daily(lot: LotView, cellar: CellarView, now: string): Task[] {
     {
       code: 'read-ferment',
       key: 'read-ferment',
+      againH: READ_AGAIN_H,
       daysSince: hours / 24,
       ...(expected && { expectedSg: expected.mid }),
       urgency: hours >= READ_AGAIN_H ? 'now' : 'wait',
@@ -45,7 +49,8 @@ export function daily(lot: LotView, cellar: CellarView, now: string): Task[] {
   ]
   const feed = nextFeed(lot, cellar.cards, now, known)
   if (feed && hoursSince(feed.from, now) > -24) {
-    const { part, gifts, from, due, late } = feed
+    const { part, from, due, late } = feed
+    const gifts = feed.gifts.map((gift) => ({ ...gift, grams: weighed(gift.grams) }))
     tasks.push({
       code: 'feed',
       key: `feed:${part}`,
@@ -57,7 +62,15 @@ export function daily(lot: LotView, cellar: CellarView, now: string): Task[] {
       window: { from, due, late },
       ...about,
       minutes: 10,
-      action: { to: 'lot', lotId: lot.id, log: 'addition' }
+      logs: gifts.map(({ nutrient, grams }) =>
+        addition({ lotId: lot.id, material: nutrient, planned: grams, actual: grams }, cellar.cards)),
+      // Opened with what is meant: a form that opens on another powder is one tap from a wrong one.
+      action: {
+        to: 'lot',
+        lotId: lot.id,
+        log: 'addition',
+        ...(gifts[0] && { what: gifts[0].nutrient, amount: gifts[0].grams })
+      }
     })
   }
   tasks.push(...stirring(lot, now, goneShare(lot, known)))
@@ -71,11 +84,13 @@ export function daily(lot: LotView, cellar: CellarView, now: string): Task[] {
     tasks.push({
       code: 'work-cap',
       key: 'work-cap',
+      againH: CAP_H.again,
       hoursSince: since,
       urgency: since >= CAP_H.late ? 'now' : since >= CAP_H.again ? 'soon' : 'wait',
       window: { from: later(worked, CAP_H.again), due: later(worked, CAP_H.due), late: later(worked, CAP_H.late) },
       ...about,
       minutes: 10,
+      logs: [{ type: 'operation', lotId: lot.id, what: 'punch-down' }],
       action: { to: 'round', lotId: lot.id }
     })
   }
@@ -104,6 +119,7 @@ function stirring(lot: LotView, now: string, gone: number): Task[] {
     {
       code: 'stir-must',
       key: 'stir-must',
+      againH: STIR_H.again,
       hoursSince: since,
       urgency: since >= STIR_H.again ? 'soon' : 'wait',
       window: { from: later(stirred, STIR_H.again), due: later(stirred, 24), late: later(stirred, STIR_H.late) },
@@ -111,6 +127,7 @@ function stirring(lot: LotView, now: string, gone: number): Task[] {
       lotId: lot.id,
       evidence: lot.sg?.from ?? [],
       minutes: 5,
+      logs: [{ type: 'operation', lotId: lot.id, what: 'stir' }],
       action: { to: 'round', lotId: lot.id }
     }
   ]

@@ -2,6 +2,7 @@ import { pressDay } from '../../fermentation'
 import type { Finding } from '../../findings'
 import { DRY_PROOF_H, type LotView, drynessOf, fitsDry, isFermenting, isHeld, isWine, standsOf } from '../../ledger'
 import { goneOnSince } from '../gone-on'
+import { stabilisersLeft } from '../packets'
 import { isOnSkins } from '../skins'
 import { type Stage, hoursSince, later } from '../stage'
 import { fermentStart } from './ask'
@@ -102,7 +103,9 @@ const leftAlone = (lot: LotView): boolean =>
 function needsProof(lot: LotView): string | undefined {
   if (lot.alcoholic !== 'dry') return undefined
   const dryness = drynessOf(lot)
-  if (dryness) return dryness.proven || goneOnSince(lot, dryness.first) ? undefined : dryness.since
+  // What a kit brings to stabilise it waits for this proof, whatever else was done.
+  const goneOn = dryness && goneOnSince(lot, dryness.first) && stabilisersLeft(lot).length === 0
+  if (dryness) return dryness.proven || goneOn ? undefined : dryness.since
   return readHigherSince(lot)
 }
 

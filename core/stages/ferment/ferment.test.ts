@@ -164,6 +164,13 @@ describe('nutrient follows the ferment', () => {
       expect(grams + given, `${given} g given`).toBeLessThanOrEqual(53)
     }
   })
+  it('opens the log on what is due, and on how much of it', () => {
+    const s = seen([...early, yeast(30)])
+    const gift = nextFeed(s.lot, s.view.cards, now, s.known)!.gifts[0]!
+    const { action } = tasksOf(s.lot, s.view, now).find((t) => t.code === 'feed')!
+    expect(action).toMatchObject({ to: 'lot', log: 'addition', what: gift.nutrient })
+    expect('amount' in action! && action.amount! / gift.grams).toBeCloseTo(1, 1)
+  })
   it('moves as the ferment moves: a faster one is due sooner', () => {
     const due = (sg: number) => feedAt([...early, yeast(40), fed(14, 25), read(4, 'sg', sg)])!.due
     expect(due(1.075) < due(1.09)).toBe(true)

@@ -37,7 +37,11 @@ export function standstill(lot: LotView, cellar: CellarView, now: string): Task[
         urgency: 'now',
         evidence: [idle.entryId],
         ...about,
-        waysOut: [...warming(lot, cellar, now), { code: 'repitch', action: { to: 'yeast', lotId: lot.id } }, { code: 'wait', days: 1 }]
+        waysOut: [
+          ...warming(lot, cellar, now),
+          { code: 'repitch', action: { to: 'yeast', lotId: lot.id, again: true } },
+          { code: 'wait', days: 1 }
+        ]
       }
     ]
   const standing = standsOf(lot)

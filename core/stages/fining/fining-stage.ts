@@ -48,7 +48,7 @@ export const finingStage: Stage<FiningSays> = {
           urgency: now >= from ? 'now' : 'wait',
           window: { from, due: from, late: later(first.at, BETWEEN_H.late) },
           minutes: 10,
-          action: { to: 'lot', lotId: lot.id, log: 'addition' },
+          action: { to: 'lot', lotId: lot.id, log: 'addition', what: 'chitosan' },
           ...about
         }
       ]

@@ -137,7 +137,8 @@ export const JUDGES: Record<ConditionCode, Judge> = {
     if (gas && !(stirred && stirred > gas.at))
       return gas.is === 'none'
         ? met([gas.entryId], { at: gas.at })
-        : { state: 'not-met', because: gas.is, at: gas.at, evidence: [gas.entryId], settle: { to: 'lot', lotId: lot.id, log: 'operation' } }
+        : { state: 'not-met', because: gas.is, at: gas.at, evidence: [gas.entryId],
+            settle: { to: 'lot', lotId: lot.id, log: 'operation', what: 'degas' } }
     const dry = drynessOf(lot)?.first
     return dry !== undefined && hoursSince(dry, now) > GAS_GONE_H
       ? met([], { because: 'time', at: dry })
@@ -148,7 +149,7 @@ export const JUDGES: Record<ConditionCode, Judge> = {
     if (lot.style === 'red') return met([], { because: 'red' })
     if (lot.plan.clarity === 'accept') return met([], { because: 'accepted' })
     const waysOut = [
-      { code: 'bentonite', action: { to: 'lot', lotId: lot.id, log: 'addition' } },
+      { code: 'bentonite', action: { to: 'lot', lotId: lot.id, log: 'addition', what: 'bentonite' } },
       { code: 'accept-haze', drafts: [{ type: 'lot-planned', lotId: lot.id, clarity: 'accept' }] }
     ] as const
     const test = lot.heatTest
@@ -237,14 +238,14 @@ const pastMalic = (lot: LotView): WayOut[] => [
   { code: 'test-malic', action: { to: 'malolactic', lotId: lot.id } },
   ...(isSorbated(lot) ? []
     : [{ code: 'begin-malolactic', drafts: [{ type: 'lot-planned', lotId: lot.id, malolactic: 'after-pressing' }] } as const]),
-  { code: 'filter', action: { to: 'lot', lotId: lot.id, log: 'operation' } },
+  { code: 'filter', action: { to: 'lot', lotId: lot.id, log: 'operation', what: 'filter' } },
   { code: 'hold-by-heat', drafts: [{ type: 'lot-planned', lotId: lot.id, hold: 'heat' }] },
   { code: 'lower-ph', action: { to: 'correct', lotId: lot.id } }
 ]
 /** What settles sugar that may be left: a test, a glass with fresh yeast, or something that holds it. */
 const pastSugar = (lot: LotView): WayOut[] => [
   { code: 'sugar-test', action: { to: 'measure', lotId: lot.id } },
-  { code: 'warm-glass', action: { to: 'lot', lotId: lot.id, log: 'note' } },
+  { code: 'warm-glass', action: { to: 'lot', lotId: lot.id, log: 'note', what: 'warm-glass' } },
   ...(hadBacteria(lot) ? [] : [{ code: 'hold-by-sorbate', action: { to: 'sweeten', lotId: lot.id } } as const]),
   { code: 'hold-by-heat', drafts: [{ type: 'lot-planned', lotId: lot.id, hold: 'heat' }] }
 ]

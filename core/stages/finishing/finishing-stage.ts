@@ -139,7 +139,8 @@ function toPasteurise(lot: LotView, cellar: CellarView, now: string): Says[] {
           lotId: lot.id,
           minutes: 90,
           evidence: [],
-          action: { to: 'lot', lotId: lot.id, log: 'operation' }
+          logs: [{ type: 'operation', lotId: lot.id, what: 'pasteurise' }],
+          action: { to: 'lot', lotId: lot.id, log: 'operation', what: 'pasteurise' }
         }
       ]
 }

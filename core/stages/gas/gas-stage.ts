@@ -40,7 +40,7 @@ export const gasStage: Stage<GasSays> = {
           window: { due: later(known.at, 168) },
           ...about,
           minutes: 15,
-          action: { to: 'lot', lotId: lot.id, log: 'operation' }
+          action: { to: 'lot', lotId: lot.id, log: 'operation', what: 'degas' }
         }
       ]
     const because = asks(lot, stirred, known?.at, now)
@@ -51,7 +51,7 @@ export const gasStage: Stage<GasSays> = {
           because,
           evidence: [],
           ...about,
-          action: { to: 'lot', lotId: lot.id, log: 'note' }
+          action: { to: 'lot', lotId: lot.id, log: 'note', what: 'gas' }
         }]
       : []
   },

@@ -1,6 +1,7 @@
 import type { Finding } from '../../findings'
 import { type LotView, keptAt, usedPh } from '../../ledger'
 import type { UpkeepFinding } from '../../sulphite'
+import { sulphiteToCome } from '../packets'
 import { type Stage, hoursSince, later } from '../stage'
 import { doseFor, isKept } from '../sulphite-dose'
 
@@ -45,6 +46,8 @@ export const keepingStage: Stage<KeepingSays> = {
         urgency: 'now',
         waysRound: [{ code: 'no-instrument', drafts: [{ type: 'equipment-said', has: { 'ph-meter': false } }] }]
       })
+    // What a kit brings for this goes in first: both together would be too much.
+    if (sulphiteToCome(lot) > 0) return tasks
     const level = keptAt(lot)
     const free = lot.freeSo2
     const dosed = lot.lastSulphiteAt !== undefined && hoursSince(lot.lastSulphiteAt, now) < BINDS_H

@@ -39,7 +39,7 @@ export const kitStage: Stage<KitSays> = {
           lotId: lot.id,
           minutes: 10,
           evidence: [],
-          action: { to: 'crush', lotId: lot.id },
+          action: { to: 'crush', lotId: lot.id, step: 'packets' },
           ...own
         }
       ]

@@ -50,12 +50,13 @@ export const leesStage: Stage<LeesSays> = {
       {
         code: 'stir-lees',
         key: 'stir-lees',
+        againH: STIRRED.everyH,
         weeksOn: onLees / 168,
         urgency: since >= STIRRED.everyH ? 'soon' : 'wait',
         window: { from: later(stirred, STIRRED.everyH), due: later(stirred, STIRRED.everyH + 48) },
         ...about,
         minutes: 5,
-        action: { to: 'lot', lotId: lot.id, log: 'operation' }
+        action: { to: 'lot', lotId: lot.id, log: 'operation', what: 'stir' }
       }
     ]
   },

@@ -45,13 +45,16 @@ export const mousseStage: Stage<MousseSays> = {
     const { since, riddled, disgorged } = mousseOf(lot)!
     if (disgorged) return []
     const about = { task: true, lotId: lot.id, evidence: [] } as const
-    const work = { to: 'lot', lotId: lot.id, log: 'operation' } as const
+    const work = (what: 'riddle' | 'disgorge') => ({
+      logs: [{ type: 'operation', lotId: lot.id, what }],
+      action: { to: 'lot', lotId: lot.id, log: 'operation', what }
+    }) as const
     const weeksIn = Math.max(0, hoursSince(since, now) / WEEK_H)
     if (riddled) {
       const due = later(riddled, RIDDLED_WEEKS * WEEK_H)
       const weeksRiddled = Math.max(0, hoursSince(riddled, now) / WEEK_H)
       const urgency = now >= due ? 'soon' : 'wait'
-      return [{ code: 'disgorge', key: 'disgorge', weeksRiddled, urgency, window: { due }, minutes: 120, action: work, ...about }]
+      return [{ code: 'disgorge', key: 'disgorge', weeksRiddled, urgency, window: { due }, minutes: 120, ...work('disgorge'), ...about }]
     }
     const looked = lot.tastedAt !== undefined && lot.tastedAt >= later(since, FERMENTS_WEEKS.look * WEEK_H)
     const overAt = later(since, FERMENTS_WEEKS.over * WEEK_H)
@@ -87,7 +90,7 @@ export const mousseStage: Stage<MousseSays> = {
     // The school that leaves the lees in says so in its plan.
     if (lot.plan.lees === 'fine')
       return [{ code: 'pour-off-lees', key: 'pour-off-lees', months, urgency: 'wait', window: { due }, minutes: 5, ...about }]
-    return [{ code: 'riddle', key: 'riddle', months, urgency, window: { due }, minutes: 30, action: work, ...about }]
+    return [{ code: 'riddle', key: 'riddle', months, urgency, window: { due }, minutes: 30, ...work('riddle'), ...about }]
   },
   findings: () => []
 }

@@ -252,7 +252,9 @@ function missingOf(lot: LotState, owned: Owned): ('sugar' | 'ph' | 'ta')[] {
 
 /** A kit is watered when a *reading* says so: the estimate after the last water is not enough. */
 function waterStep(lot: LotState): Own {
-  if (!lot.sg || lot.sg.origin !== 'measured') return LATER
+  // Once it ferments its gravity says nothing of its water any more.
+  if (lot.inoculatedAt && lot.added.has('water')) return { status: 'done', at: lot.inoculatedAt }
+  if (!lot.sg || lot.sg.origin !== 'measured') return lot.added.has('water') ? { ...LATER, phase: 'measure-again' } : LATER
   const water = kitWater(Math.max(0.1, lot.volume.value), Math.max(0.99, lot.sg.value), lot.kit!.targetSg, 1, lot.kit!.lineL)
   return water.verdict === 'on-target' ? { status: 'done', at: lot.sg.at } : LATER
 }

@@ -148,7 +148,13 @@ function taskOf(step: CrushStep, lot: LotView, now: string): MustFinding {
   const crush: Action = { to: 'crush', lotId: lot.id }
   switch (step.code) {
     case 'measure':
-      return { code: 'measure-must', key: 'measure-must', missing: step.missing ?? [], ...at({ to: 'measure', lotId: lot.id }) }
+      return {
+        code: 'measure-must',
+        key: 'measure-must',
+        missing: step.missing ?? [],
+        ...at({ to: 'measure', lotId: lot.id }),
+        waysRound: without(step.missing ?? [])
+      }
     case 'first-sulphite':
       return { code: 'sulphite-must', key: 'sulphite-must', ...at(crush), window: { due: lot.startedAt } }
     case 'correct':
@@ -158,17 +164,29 @@ function taskOf(step: CrushStep, lot: LotView, now: string): MustFinding {
         code: 'pitch',
         key: 'pitch',
         hoursSince: lot.lastSulphiteAt ? hoursSince(lot.lastSulphiteAt, now) : 0,
-        ...at(crush),
+        // Yeast of a packet is made ready on a page of its own; wild yeast is only waited for.
+        ...at(lot.plan.yeast === 'wild' ? crush : { to: 'yeast', lotId: lot.id }),
         ...(step.opensAt && { window: { from: step.opensAt, due: step.opensAt, ...(step.closesAt && { late: step.closesAt }) } })
       }
     case 'rack-solids':
       return { code: 'crush-step', key: 'crush-step:rack-solids', step: step.code, ...at({ to: 'move', lotId: lot.id, as: 'rack' }) }
+    case 'water-kit':
+      // Stirred in, it is measured before the rest of it goes in.
+      return step.phase === 'measure-again'
+        ? { code: 'measure-must', key: 'measure-must:watered', missing: ['sugar'], ...at({ to: 'measure', lotId: lot.id }) }
+        : { code: 'crush-step', key: 'crush-step:water-kit', step: step.code, ...at(crush) }
     case 'came-sulphited':
       return { code: 'crush-step', step: step.code, ...at(crush), ...cameSulphited(lot) }
     default:
       return { code: 'crush-step', key: `crush-step:${step.code}`, step: step.code, ...at(crush) }
   }
 }
+
+/** Who has nothing to measure it by says so once, and is not held up by it again. */
+const without = (missing: readonly ('sugar' | 'ph' | 'ta')[]): WayOut[] => [
+  ...(missing.includes('ph') ? [{ code: 'no-ph-meter', drafts: [{ type: 'equipment-said', has: { 'ph-meter': false } }] } as const] : []),
+  ...(missing.includes('ta') ? [{ code: 'no-acid-kit', drafts: [{ type: 'equipment-said', has: { 'acid-kit': false } }] } as const] : [])
+]
 
 /** What came from elsewhere may hold sulphite already: asked once. */
 export function cameSulphited(lot: Pick<LotView, 'id'>) {

@@ -52,7 +52,8 @@ export const oakStage: Stage<OakSays> = {
       key: 'oak-out',
       daysIn,
       days,
-      action: { to: 'lot', lotId: lot.id, log: 'operation' },
+      logs: [{ type: 'operation', lotId: lot.id, what: 'oak-out' }],
+      action: { to: 'lot', lotId: lot.id, log: 'operation', what: 'oak-out' },
       ...over,
       ...about
     }]

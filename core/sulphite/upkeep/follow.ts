@@ -32,6 +32,8 @@ export interface Course {
   weight: number
 }
 
+/** A pair this much less likely than the best, as a logarithm, is left out: one in four thousand. */
+const RULED_OUT = 8.3
 /** Spread of the decay between wines, as a factor; of the bound share; common practice, no source. */
 const DECAY = { middle: TYPICAL_DECAY_PER_DAY, lnSpread: 0.74, steps: 25 } as const
 const BOUND = { middle: TYPICAL_BOUND_SHARE, spread: 0.13, steps: 17, max: 0.8 } as const
@@ -79,9 +81,11 @@ export function coursesOf(
     }
   }
   const best = Math.max(...courses.map((c) => c.ln))
-  const total = courses.reduce((sum, c) => sum + Math.exp(c.ln - best), 0)
+  // What is all but ruled out costs as much to follow as what is likely, and moves no band.
+  const likely = courses.filter((c) => c.ln > best - RULED_OUT)
+  const total = likely.reduce((sum, c) => sum + Math.exp(c.ln - best), 0)
   return {
-    courses: courses.map(({ ln, ...c }) => ({ ...c, weight: Math.exp(ln - best) / total })),
+    courses: likely.map(({ ln, ...c }) => ({ ...c, weight: Math.exp(ln - best) / total })),
     lastDay: events.at(-1)?.days ?? 0
   }
 }
