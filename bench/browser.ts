@@ -141,7 +141,7 @@ async function scriptOfDemo(browser: Browser): Promise<number> {
   const page = await context.newPage()
   const script = countScript(page)
   await page.goto('/?cellar=demo')
-  await page.getByRole('heading', { name: /on the floor$/ }).waitFor()
+  await page.getByRole('heading', { name: /today$/ }).waitFor()
   const kb = await script()
   await context.close()
   return kb

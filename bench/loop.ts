@@ -1,7 +1,7 @@
-import { windowsHeld } from '../tests/loop/foretold'
-import { judge } from '../tests/loop/judge'
-import { SCENARIOS } from '../tests/loop/scenarios'
-import { season } from '../tests/loop/season'
+import { windowsHeld } from '../practice/follower/foretold'
+import { judge } from '../practice/follower/judge'
+import { SCENARIOS } from '../practice/follower/scenarios'
+import { season } from '../practice/follower/season'
 
 /** Seasons of each scenario. The windows of the way were set with seeds 21 to 46: these are others. */
 const SEEDS = 6

@@ -22,33 +22,38 @@ export interface Acids {
   potassium: number
 }
 
-/** Negative charge of a mole of an acid at a pH. */
-function charge(acid: Acid, ph: number): number {
-  const h = 10 ** -ph
+const ACIDS = (Object.keys(PK) as Acid[]).map((acid) => {
   const [k1, k2] = PK[acid].map((pk) => 10 ** -pk)
-  if (k2 === undefined) return k1! / (h + k1!)
-  const whole = h * h + h * k1! + k1! * k2
-  return (h * k1! + 2 * k1! * k2) / whole
+  return { acid, mass: MASS[acid], k1: k1!, k1k2: k1! * (k2 ?? 0) }
+})
+/** Negative charge of all acids, mol/L, at an activity of hydrogen ions: each gives h·k1 + 2·k1·k2 of h² + h·k1 + k1·k2. */
+function negativeAt(a: Omit<Acids, 'potassium'>, h: number): number {
+  let sum = 0
+  for (const { acid, mass, k1, k1k2 } of ACIDS) sum += ((a[acid] / mass) * (h * k1 + 2 * k1k2)) / (h * h + h * k1 + k1k2)
+  return sum
 }
-const ACIDS = Object.keys(PK) as Acid[]
-const negative = (a: Acids, ph: number): number => ACIDS.reduce((sum, acid) => sum + (a[acid] / MASS[acid]) * charge(acid, ph), 0)
+const negative = (a: Omit<Acids, 'potassium'>, ph: number): number => negativeAt(a, 10 ** -ph)
 
 /** pH at which the charges cancel. */
 export function phOf(a: Acids): number {
   let [low, high] = [2.2, 5.5]
   for (let i = 0; i < 26; i++) {
     const mid = (low + high) / 2
-    if (a.potassium + 10 ** -mid > negative(a, mid)) low = mid
+    const h = 10 ** -mid
+    if (a.potassium + h > negativeAt(a, h)) low = mid
     else high = mid
   }
   return (low + high) / 2
 }
 
 /** Strong ions that give these acids a pH, mol/L. */
-export const potassiumFor = (a: Omit<Acids, 'potassium'>, ph: number): number => negative({ ...a, potassium: 0 }, ph) - 10 ** -ph
+export const potassiumFor = (a: Omit<Acids, 'potassium'>, ph: number): number => negative(a, ph) - 10 ** -ph
 
 /** Titratable acid to pH 8.2 as tartaric acid, g/L. */
-export const taOf = (a: Acids): number => (negative(a, 8.2) - negative(a, phOf(a)) + 10 ** -phOf(a)) * (MASS.tartaric / 2)
+export function taOf(a: Acids): number {
+  const ph = phOf(a)
+  return (negative(a, 8.2) - negative(a, ph) + 10 ** -ph) * (MASS.tartaric / 2)
+}
 
 /** Cream of tartar that has more than its solution holds, falls: g/L of tartaric acid that may go, at a temperature and alcohol. */
 export function tartarBeyond(a: Acids, celsius: number, ethanol: number): number {

@@ -45,7 +45,7 @@ export const CELLAR = [
   ),
   calculation(
     'sulphite-school',
-    'What a school of sulphiting aims at, and what it gives up.',
+    'What a sulphite method aims for, and what it gives up.',
     z.strictObject({
       school: z.enum(['by-ph', 'tablets', 'double', 'minimal', 'none']),
       ph: n('ph'),

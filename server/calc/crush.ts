@@ -64,7 +64,7 @@ export const CRUSH = [
   ),
   calculation(
     'clock',
-    'Where a wait of crush day stands.',
+    'How far a wait on crush day has got.',
     z.strictObject({
       kind: z.enum(['settle', 'cold-soak', 'enzyme-after-sulphite', 'yeast-after-sulphite', 'thaw']),
       begunAt: instant,

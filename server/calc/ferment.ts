@@ -55,7 +55,7 @@ export const FERMENT = [
   ),
   calculation(
     'press-day',
-    'Whether a red is to be pressed by its school, and what comes of it: free run, press wine, gross lees, first racking.',
+    'Whether to press a red yet, by its pressing method, and the free run, press wine, gross lees and first racking to expect.',
     z
       .strictObject({
         mustL: n('mustL').optional(),
@@ -70,7 +70,7 @@ export const FERMENT = [
   ),
   calculation(
     'stuck-restart',
-    'Why a ferment may have stopped, and a starter schooled to its alcohol: amounts and times.',
+    'Why a ferment may have stopped, and a starter that gets used to its alcohol step by step: amounts and times.',
     z.strictObject({
       volumeL: n('volumeL'),
       sg: n('sg'),

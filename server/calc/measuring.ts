@@ -32,11 +32,11 @@ export const MEASURING = [
   ),
   calculation(
     'alcohol',
-    'Alcohol made between two gravities, % vol, by each school; nothing added in between.',
+    'Alcohol made between two gravities, % vol, by each method; nothing added in between.',
     z.strictObject({ originalSg: n('originalSg'), currentSg: n('currentSg') }),
     (b) => actualAlcohol(b.originalSg, b.currentSg)
   ),
-  calculation('potential-alcohol', 'Alcohol a must can give, % vol, by the schools.', z.strictObject({ brix: n('brix') }), (b) =>
+  calculation('potential-alcohol', 'Alcohol a must can give, % vol, by each method.', z.strictObject({ brix: n('brix') }), (b) =>
     potentialAlcohol(b.brix)
   ),
   calculation(

@@ -42,7 +42,7 @@ const changeSchema = z.discriminatedUnion('kind', [
     celsius: n('celsius'),
     weeks: n('weeks').optional(),
     holdingFactor: n('holdingFactor').optional(),
-    finalAbv: n('finalAbv').optional().describe('of the wine a must will be when it stands cold')
+    finalAbv: n('finalAbv').optional().describe('of the finished wine that will be chilled')
   }),
   z.strictObject({ kind: z.literal('blend'), litresPerLitre: n('litresPerLitre'), with: z.strictObject(wine) })
 ])

@@ -13,7 +13,7 @@ export const RACKING = [
     'Racking day: least wine without a vessel, then least air over wine, then fewest moves, in an order that can be done.',
     z.strictObject({
       wines: z
-        .array(z.strictObject({ id, litres: n('litres'), offLees: z.boolean().optional().describe('it cannot stay where it lies') }))
+        .array(z.strictObject({ id, litres: n('litres'), offLees: z.boolean().optional().describe('it has to leave its vessel') }))
         .min(1)
         .max(40),
       vessels: z
@@ -37,7 +37,7 @@ export const RACKING = [
         const refuse = (path: (string | number)[], message: string) => context.addIssue({ code: 'custom', path, message })
         if (known.size < wines.length) refuse(['wines'], 'names a wine twice')
         for (const [i, v] of vessels.entries()) {
-          if (seen.has(v.id)) refuse(['vessels', i, 'id'], 'stands there twice')
+          if (seen.has(v.id)) refuse(['vessels', i, 'id'], 'is there twice')
           seen.add(v.id)
           if (v.wineId !== undefined && !known.has(v.wineId)) refuse(['vessels', i, 'wineId'], 'names no wine of this list')
           if (v.litres !== undefined && v.litres > v.capacityL * 1.02) refuse(['vessels', i, 'litres'], 'is more than the vessel holds')

@@ -35,7 +35,7 @@ export const WAY = [
         now: instant
       })
       .superRefine(({ startedAt, now, plan }, context) => {
-        if (now < startedAt) context.addIssue({ code: 'custom', path: ['now'], message: 'lies before startedAt' })
+        if (now < startedAt) context.addIssue({ code: 'custom', path: ['now'], message: 'is before startedAt' })
         const bacteria = plan?.malolactic !== undefined && !['none', 'blocked'].includes(plan.malolactic)
         if (plan?.finish === 'sweet' && bacteria)
           context.addIssue({ code: 'custom', path: ['plan', 'finish'], message: 'is sweet, and malolactic leaves no sorbate to hold '

@@ -14,8 +14,16 @@ const float = z.strictObject({
   wine: number(0, 2_147_483_647).pipe(z.int()).optional()
 })
 
+const phMeter = z.strictObject({
+  ...span,
+  startAt: instant,
+  originalSg: number(1.03, 1.17).default(1.09),
+  celsius: number(5, 35).default(20),
+  wine: number(0, 2_147_483_647).pipe(z.int())
+})
+
 /** What the simulated instruments are asked with, in the address. */
-export const ASKED = { float, cellar } as const
+export const ASKED = { float, cellar, phMeter } as const
 
 /** The query as asked, or the field that is wrong and why. */
 type Checked<T> = { ok: true, asked: T } | { ok: false, field: string, reason: string }

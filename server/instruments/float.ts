@@ -1,16 +1,9 @@
 import { normalFrom, seeded } from '../../core/units'
-import { DO, gravityOf, hour, wineFrom } from '../../simulator'
+import { type HeldAsked, courseOf } from './simulated-wine'
 
 /** What a simulated float sends: as it sends it, nonsense and all. */
 export interface FloatReading { at: string, sg: number | null, celsius: number | null }
-export interface FloatAsked {
-  seed: number
-  /** When yeast went into the must it floats in. */
-  startAt: string
-  from: string
-  to: string
-  originalSg: number
-  celsius: number
+export interface FloatAsked extends HeldAsked {
   /** Seed of a simulated wine that it floats in. */
   wine?: number | undefined
 }
@@ -69,25 +62,4 @@ export function floatReadings({ seed, startAt, from, to, originalSg, celsius, wi
     if (fate > 1 - FAULTS.nonsense - FAULTS.twice && fate <= 1 - FAULTS.nonsense) readings.push(one)
   }
   return readings
-}
-
-/** A ferment is followed for so long at the most, h. */
-const LONGEST_H = 120 * 24
-/** What yeast cannot use of a must, g/L; and sugar in a gravity, g/L for each point above water. From memory. */
-const [EXTRACT, PER_SG] = [26, 2604] as const
-
-/** A simulated wine, hour by hour since its yeast: gravity and temperature as they truly are. */
-function courseOf(seed: number, originalSg: number, celsius: number, hours: number): { sg: number, celsius: number }[] {
-  const wine = wineFrom(seed, {
-    ...{ colour: 'red', litres: 40, skins: false, nitrogen: 150, ph: 3.4, tartaric: 5.5, malic: 2.5, sulphited: 0, rot: 0 },
-    sugar: Math.max(60, (originalSg - 1) * PER_SG - EXTRACT),
-    celsius
-  })
-  DO.pitch(wine, 0.25)
-  const course = [{ sg: gravityOf(wine), celsius: wine.celsius }]
-  for (let h = 0; h < Math.min(LONGEST_H, Math.max(0, hours)); h++) {
-    hour(wine, celsius, 0)
-    course.push({ sg: gravityOf(wine), celsius: wine.celsius })
-  }
-  return course
 }

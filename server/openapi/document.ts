@@ -77,6 +77,7 @@ export const openApi = () => ({
     ),
     '/api/schema/cellar': looked('cellar-schema', 'The JSON Schema of a cellar file.', 'cellar'),
     '/api/instruments/float': looked('float', 'Readings of a simulated floating hydrometer.', 'instruments', ASKED.float),
+    '/api/instruments/ph-meter': looked('ph-meter', 'Readings of a simulated pH meter in a simulated wine.', 'instruments', ASKED.phMeter),
     '/api/instruments/cellar-thermometer':
       looked('cellar-thermometer', 'Readings of a simulated cellar thermometer.', 'instruments', ASKED.cellar),
     '/api/health': looked('health', 'Whether the server answers.', 'server'),

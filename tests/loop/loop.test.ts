@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
-import { judge } from './judge'
-import { SCENARIOS } from './scenarios'
-import { season } from './season'
+import { judge } from '../../practice/follower/judge'
+import { SCENARIOS } from '../../practice/follower/scenarios'
+import { season } from '../../practice/follower/season'
 
 /**
  * The closed loop: a person does what Presk asks and nothing else, and what is judged is the wine as it truly is. A sample here; all of

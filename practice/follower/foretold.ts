@@ -1,5 +1,5 @@
-import { lotAt } from '../../core/ledger'
-import { type WayStepCode, wayOf } from '../../core/way'
+import { type WayStepCode, lotAt } from '../../core/ledger'
+import { wayOf } from '../../core/way'
 import type { Season } from './hand'
 import { lotId } from './scenarios'
 

@@ -15,7 +15,7 @@ const FORETELL = new Set([1, 30, 75])
 /** One lot through a season, by somebody who does what Presk says and nothing else. Deterministic from the scenario and the seed. */
 export const season = (scenario: Scenario, seed: number): Season => run(new Hand(scenario, seed))
 
-function run(hand: Hand): Season {
+export function run(hand: Hand): Season {
   for (; hand.day < YEAR_DAYS; hand.day += 1) {
     const lot = hand.lot()
     // Bottles are looked after for a month more.

@@ -1,0 +1,3 @@
+export { EXERCISES, judgeNumber } from './exercise'
+export type { ChoiceAnswer, Exercise, ExerciseCode, Facts, NumberAnswer, Shown } from './exercise'
+export { drawExercise, isShown } from './draw'
