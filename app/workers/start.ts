@@ -1,6 +1,7 @@
 import type { LedgerEngine } from '~/data/ledger-engine'
 import type { Finding } from './find.worker'
 import type { Forecaster } from './forecast.worker'
+import type { Practice } from './practice.worker'
 import type { Racking } from './racking.worker'
 import type { Reckoner } from './reckoner.worker'
 import { Supervised } from './supervised'
@@ -31,4 +32,8 @@ export const racking = new Supervised<Racking>(
 export const finding = new Supervised<Finding>(
   'finder',
   () => new Worker(new URL('./find.worker.ts', import.meta.url), { type: 'module', name: 'finder' })
+)
+export const practising = new Supervised<Practice>(
+  'practice cellar',
+  () => new Worker(new URL('./practice.worker.ts', import.meta.url), { type: 'module', name: 'practice' })
 )
