@@ -15,6 +15,7 @@ watch(
 <template>
   <!-- Messages stay clear of what is tapped next, which is at the foot of a form: they come over the shelf. -->
   <UApp :locale="en_gb" :toaster="{ position: 'top-center', max: 1 }">
+    <NuxtRouteAnnouncer />
     <NuxtLayout>
       <NuxtPage v-if="shown" />
       <p v-else class="soft" role="status">Opening the cellar…</p>

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
-import { daysAgo, house, onPage, said, vessel, went } from './fixtures/house'
+import { nextTick } from 'vue'
+import { daysAgo, house, juice, onPage, said, vessel, went } from './fixtures/house'
 import { dayHere } from '~/wording/days'
 
 const { useNewLot } = await import('./useNewLot')
@@ -68,6 +69,36 @@ describe('a new lot', () => {
     const [made] = cellar.lots
     expect(made!.volume.value).toBe(10)
     expect(made!.kit).toEqual({ targetSg: 1.085, lineL: 23, packets: [{ name: 'Bentonite', step: 'before-yeast' }] })
+  })
+  it('takes over a kept plan, or that of an earlier lot of its kind; what is usual is not said', async () => {
+    const kept = {
+      type: 'plan-kept', planId: 'plan-soft-red', name: 'Soft red', stream: 'juice', style: 'red', plan: { oak: true }
+    } as const
+    const { cellar, lot } = await starting({}, [
+      ...CELLAR,
+      juice('lot-of-old', 300, 20),
+      { type: 'lot-planned', at: daysAgo(299), lotId: 'lot-of-old', sulphite: 'tablets', malolactic: 'after-pressing' },
+      juice('lot-white', 300, 20, { style: 'white' }),
+      { ...kept, at: daysAgo(9) },
+      { ...kept, at: daysAgo(9), planId: 'plan-kit', name: 'Kit', stream: 'kit' }
+    ])
+    Object.assign(lot.stream, { value: 'juice' })
+    expect(lot.plans.value.map((p) => p.label)).toEqual(['The usual plan', 'Soft red', 'As for lot-of-old'])
+    const begun = async (planLike: string) => {
+      lot.planLike.value = planLike
+      lot.name.value = `Like ${planLike}`
+      lot.volume.text = '20'
+      await lot.start()
+      return cellar.lots.find((l) => l.name === `Like ${planLike}`)!
+    }
+    const asKept = await begun('plan-soft-red')
+    expect([asKept.plan.oak, asKept.plan.sulphite, asKept.planned]).toEqual([true, 'by-ph', { oak: true }])
+    expect((await begun('lot-of-old')).planned).toEqual({ sulphite: 'tablets' })
+    expect(cellar.lots.find((l) => l.name === 'Like lot-of-old')!.plan.oak).toBe(false)
+    // Another style has plans of its own.
+    lot.style.value = 'white'
+    await nextTick()
+    expect([lot.planLike.value, lot.plans.value.length]).toEqual(['usual', 1])
   })
   it('what was expected is here: nothing is typed twice, and it is expected no longer', async () => {
     const arrival = {

@@ -1,3 +1,4 @@
+import { clockMs } from '~/data/clock'
 import { fact } from '~~/core/drafts'
 import { windowAfter } from '~~/core/fermentation'
 import type { InstrumentState } from '~~/core/ledger'
@@ -19,7 +20,7 @@ export function useAir(instrument: () => InstrumentState) {
       const { follows } = instrument()
       if (!follows?.vesselId || !vessel.value) return undefined
       const last = kept.value.at(-1)
-      const since = last ? windowAfter(last.at) : new Date(Date.now() - TELLS_MS).toISOString()
+      const since = last ? windowAfter(last.at) : new Date(clockMs() - TELLS_MS).toISOString()
       return { path: '/api/instruments/cellar-thermometer', since, query: { seed: follows.seed } }
     },
     (readings) =>

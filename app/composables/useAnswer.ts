@@ -1,3 +1,4 @@
+import { clockNow } from '~/data/clock'
 import { type Finding, type WayOut, answerDrafts } from '~~/core/findings'
 import { addressOf } from '~/wording/findings'
 import { WAY_OUT } from '~/wording/ways-out'
@@ -12,7 +13,7 @@ export function useAnswer() {
   const leadsTo = (way: WayOut): string | undefined => (way.action && !way.drafts?.length ? addressOf(way.action) : undefined)
 
   async function answer(finding: Pick<Finding, 'key' | 'lotId'>, way: WayOut): Promise<boolean> {
-    const drafts = answerDrafts(finding, way, new Date().toISOString())
+    const drafts = answerDrafts(finding, way, clockNow())
     if (drafts.length === 0) return false
     saving.value = true
     const written = await cellar.log(drafts)

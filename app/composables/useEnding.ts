@@ -1,8 +1,9 @@
+import { clockMs } from '~/data/clock'
 import { fact } from '~~/core/drafts'
 import { WAY_OUT } from '~/wording/ways-out'
 import type { Said } from './useFloor'
 
-/** Ways to deal with a task or a finding without doing what it asks: not today, another day, done already, seen. */
+/** Ways to deal with a task or a finding: done just as it says, not today, another day, done already, seen. */
 export function useEnding() {
   const cellar = useCellarStore()
   const logged = useLogged()
@@ -10,7 +11,7 @@ export function useEnding() {
   type Outcome = 'done' | 'skipped' | 'moved' | 'seen'
 
   async function end({ finding, words }: Said, outcome: Outcome, days?: number): Promise<void> {
-    const until = days === undefined ? undefined : new Date(Date.now() + days * 86_400_000).toISOString()
+    const until = days === undefined ? undefined : new Date(clockMs() + days * 86_400_000).toISOString()
     if (
       !finding.lotId ||
       !(await cellar.log([fact('task-ended', { lotId: finding.lotId, task: finding.key, outcome, until, note: undefined })]))
@@ -26,8 +27,19 @@ export function useEnding() {
             : 'done'
     logged(`${words.title}: ${said}`)
   }
+  const saving = ref(false)
+  /** Logs what it asks for as done, once however often it is tapped. Where that is refused its form says why. */
+  async function did({ finding, words, to }: Said): Promise<void> {
+    if (saving.value) return
+    saving.value = true
+    const written = await cellar.log([...(finding.logs ?? [])])
+    saving.value = false
+    if (written) logged(`${words.title}: logged`)
+    else if (to) await navigateTo(to)
+  }
   /** The menu behind a task's dots: ways round it, and when to ask again. */
   const menu = (said: Said) => [
+    ...(said.words.did && said.to && said.words.action ? [{ label: said.words.action, icon: 'i-lucide-arrow-right', to: said.to }] : []),
     ...(said.finding.waysRound ?? []).map((way) => {
       const to = leadsTo(way)
       const does = to ? { to } : { onSelect: () => void answer(said.finding, way) }
@@ -38,5 +50,5 @@ export function useEnding() {
     { label: 'In a week', icon: 'i-lucide-calendar-clock', onSelect: () => void end(said, 'moved', 7) },
     { label: 'Never', icon: 'i-lucide-eye-off', onSelect: () => void end(said, 'seen') }
   ]
-  return { end, menu }
+  return { end, did, menu }
 }

@@ -39,7 +39,9 @@ export function useEntryForm(options: EntryFormOptions) {
     temperatureUnit: f.temperatureUnit.value,
     sugarUnit: f.sugarUnit.value
   }))
-  const key = formKey(options.type, String(options.lot?.id ?? options.given?.blockId ?? ''), options.fact?.id)
+  // What somebody was led to is not mixed with what was half typed about something else.
+  const led = options.lot && options.given ? `|${JSON.stringify(options.given)}` : ''
+  const key = formKey(options.type, String(options.lot?.id ?? options.given?.blockId ?? ''), options.fact?.id) + led
   const started = (): Values => ({
     ...(options.fact ? form.from(options.fact as AnyFact, context.value) : form.blank(context.value)),
     ...options.given
@@ -145,7 +147,7 @@ export function useEntryForm(options: EntryFormOptions) {
     at.value = options.fact?.at
   }
   const set = (key: string, value: Values[string]): void => {
-    values[key] = value
+    Object.assign(values, form.follows?.(values, key, value), { [key]: value })
   }
   return { form, values, set, fields, problems, problem, saving, at, reason, submit, clear }
 }

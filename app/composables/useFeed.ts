@@ -1,3 +1,4 @@
+import { clockNow } from '~/data/clock'
 import { type FollowFinding, type KeptReading, followReadings } from '~~/core/fermentation'
 
 const EVERY_MS = 60_000
@@ -22,7 +23,7 @@ export function useFeed(asked: () => FeedAsked | undefined, keep: (kept: readonl
     if (!ask || busy) return
     busy = true
     try {
-      const now = new Date().toISOString()
+      const now = clockNow()
       const query = new URLSearchParams({ from: ask.since, to: now })
       for (const [key, value] of Object.entries(ask.query)) query.set(key, String(value))
       const answer = await fetch(`${ask.path}?${query}`)

@@ -20,6 +20,8 @@ export function useFind(line: Ref<string>) {
   const materials = useMaterials()
   const story = useStory()
   const found = shallowRef<readonly Found[]>([])
+  /** The lot whose name the first word nearly is. */
+  const meant = shallowRef<{ typed: string, name: string }>()
   const ready = ref(false)
 
   async function bringUpToDate(): Promise<void> {
@@ -65,13 +67,17 @@ export function useFind(line: Ref<string>) {
       return
     }
     try {
-      const hits = await finding.call((remote) => remote.find(asked, now.value))
-      if (typed.value.trim() === asked) found.value = hits
+      const [first = ''] = asked.split(/\s+/)
+      const [hits, named] = await finding.call((remote) => Promise.all([remote.find(asked, now.value), remote.find(first, now.value)]))
+      if (typed.value.trim() !== asked) return
+      found.value = hits
+      const near = named.find((hit) => hit.kind === 'lot')
+      meant.value = near && { typed: first, name: near.title }
     }
     catch {
       held = undefined
       found.value = []
     }
   })
-  return { found, ready, isQuestion: (text: string) => /^(when|what|how|did|where|which|last|show)\b/i.test(text.trim()) }
+  return { found, meant, ready, isQuestion: (text: string) => /^(when|what|how|did|where|which|last|show)\b/i.test(text.trim()) }
 }

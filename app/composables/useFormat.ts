@@ -1,6 +1,16 @@
 import { brixFromSg } from '~~/core/hydrometry'
-import { type MassUnit, type QuantityKind, type Unit, type VolumeUnit, fromCelsius, fromKilograms, fromLitres } from '~~/core/units'
-import { inDegrees } from '~/wording/degrees'
+import {
+  BAR_PER,
+  type MassUnit,
+  type QuantityKind,
+  type Unit,
+  type VolumeUnit,
+  fromCelsius,
+  fromKilograms,
+  fromLitres
+} from '~~/core/units'
+import { readableVolumeUnit } from '~/wording/volume-units'
+import { inDegrees, inPsi } from '~/wording/degrees'
 
 /** A number ready to be shown: digits and unit apart, so that the number can be large and the unit small. */
 export interface Shown {
@@ -25,13 +35,14 @@ export function useFormat() {
   const temperatureUnit = computed(() => settings.values.temperature)
 
   function volume(volumeL: number): Shown {
-    if (volumeUnit.value === 'L' && volumeL < 1) return { text: digits(volumeL * 1000, 0), unit: 'mL' }
-    return { text: withoutZeros(threeFigures(fromLitres(volumeL, volumeUnit.value))), unit: volumeUnit.value }
+    const unit = readableVolumeUnit(volumeL, volumeUnit.value)
+    const own = fromLitres(volumeL, unit)
+    return { text: unit === 'mL' ? digits(own, 0) : withoutZeros(threeFigures(own)), unit }
   }
   /** A volume and how far it may be off, both in its unit and with its decimals. */
   function volumeWithin(volumeL: number, spreadL: number): Shown & { spread: string } {
     const shown = volume(volumeL)
-    const own = shown.unit === 'mL' ? spreadL * 1000 : fromLitres(spreadL, volumeUnit.value)
+    const own = fromLitres(spreadL, shown.unit as VolumeUnit)
     return { ...shown, spread: digits(own, shown.text.split('.')[1]?.length ?? 0) }
   }
   const mass = (massKg: number): Shown => ({
@@ -42,6 +53,10 @@ export function useFormat() {
     text: digits(fromCelsius(celsius, temperatureUnit.value), settings.values.temperature === '°F' ? 0 : 1).replace(/\.0$/, ''),
     unit: settings.values.temperature
   })
+  /** Above the air's: psi in US units. */
+  const pressure = (bar: number): Shown =>
+    settings.values.system === 'US' ? { text: digits(bar / BAR_PER.psi, 0), unit: 'psi' } : { text: digits(bar, 1), unit: 'bar' }
+  const pressureUnit = computed(() => (settings.values.system === 'US' ? 'psi' as const : 'bar' as const))
   const gravity = (sg: number): Shown => ({ text: digits(sg, 3), unit: 'SG' })
   const brix = (value: number): Shown => ({ text: digits(value, 1), unit: '°Brix' })
   const sugar = (sg: number): Shown => (settings.values.sugar === 'SG' ? gravity(sg) : brix(brixFromSg(sg)))
@@ -55,6 +70,7 @@ export function useFormat() {
   /** A weight of powder, to the step of the person's scale but never finer than a hundredth of it. */
   function powder(grams: number): Shown {
     const step = settings.values.scaleStepG
+    if (grams >= 1000 && massUnit.value === 'lb') return { text: withoutZeros(threeFigures(fromKilograms(grams / 1000, 'lb'))), unit: 'lb' }
     if (grams >= 1000) return { text: digits(grams / 1000, 2), unit: 'kg' }
     return { text: digits(grams, grams < 1 ? 2 : grams >= 100 ? 0 : step < 0.1 ? 2 : 1), unit: 'g' }
   }
@@ -69,7 +85,9 @@ export function useFormat() {
           ? fromKilograms(value, unit as MassUnit)
           : measure === 'temperature'
             ? fromCelsius(value, unit as '°C' | '°F')
-            : value
+            : measure === 'pressure'
+              ? value / BAR_PER[unit as 'bar' | 'psi']
+              : value
     return unit === 'SG' ? own.toFixed(3) : String(Number(own.toPrecision(6)))
   }
   /** From so much to so much, the unit once where it is one. */
@@ -83,7 +101,10 @@ export function useFormat() {
   const words = (shown: Shown): string => `${shown.text} ${shown.unit}`
 
   /** A text that names temperatures, in the person's degrees. */
-  const degrees = (text: string): string => inDegrees(text, settings.values.temperature)
+  const degrees = (text: string): string => {
+    const own = inDegrees(text, settings.values.temperature)
+    return settings.values.system === 'US' ? inPsi(own) : own
+  }
   return {
     volumeUnit,
     massUnit,
@@ -96,6 +117,8 @@ export function useFormat() {
     volumeWithin,
     mass,
     temperature,
+    pressureUnit,
+    pressure,
     gravity,
     brix,
     sugar,

@@ -1,16 +1,16 @@
 type Message = Parameters<ReturnType<typeof useToast>['add']>[0]
 
-/** How long a message stays, ms, if nobody points at it. */
-const STANDS_MS = 5000
+/** How long a message stays, ms, if nobody points at it: longer where it has something to press. */
+const STAYS_MS = { told: 5000, asks: 10_000 } as const
 
 /**
- * Says something over the shelf, for five seconds, or as long as it is pointed at or has the focus. The clock is ours: the
+ * Says something over the shelf, for a few seconds, or as long as it is pointed at or has the focus. The clock is ours: the
  * library's draws the whole message anew sixty times a second while it runs, which a phone in a cellar feels.
  */
 export function useMessage() {
   const toast = useToast()
   return (message: Message): void => {
-    let left = STANDS_MS
+    let left: number = message.actions?.length ? STAYS_MS.asks : STAYS_MS.told
     let since = 0
     let timer: ReturnType<typeof setTimeout> | undefined
     const run = () => {

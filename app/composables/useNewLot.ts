@@ -1,6 +1,6 @@
 import { ROOM, type RoomFor, vesselFit } from '~~/core/cellar'
 import { arrivesOnSkins, yieldOfArrival } from '~~/core/must'
-import type { Draft, Fact, Style, PacketStep } from '~~/core/ledger'
+import { type Draft, type Fact, type LotPlan, type LotView, type PacketStep, type Style, planOf, unusualIn } from '~~/core/ledger'
 import { fromKilograms } from '~~/core/units'
 import { newId } from '~/data/ids'
 import { fact } from '~~/core/drafts'
@@ -26,6 +26,25 @@ export function useNewLot() {
   const origin = ref('')
   const packets = ref<{ name: string, step: PacketStep, day?: number }[]>([])
   const vesselChoice = ref('none')
+  /** A kept plan, or a lot of the same kind whose plan this one takes over, by its id. */
+  const planLike = ref('usual')
+  const plans = computed(() => [
+    { value: 'usual', label: 'The usual plan' },
+    ...[...cellar.state.plans.values()].filter(isOfKind).toReversed().map((p) => ({ value: p.planId, label: p.name })),
+    ...cellar.lots
+      .filter((l) => isOfKind(l) && Object.keys(unusualOf(l)).length > 0)
+      .toReversed()
+      .slice(0, 12)
+      .map((l) => ({ value: l.id, label: `As for ${l.name}${l.vintage ? `, ${l.vintage}` : ''}` }))
+  ])
+  watch([stream, style], () => (planLike.value = 'usual'))
+  const isOfKind = (of: Pick<LotView, 'stream' | 'style'>) => of.stream === stream.value && of.style === style.value
+  const unusualOf = (l: LotView) => unusualIn(planOf(l), l.style, l.stream)
+  /** What the chosen plan has that is not the usual. */
+  const unusual = computed<Partial<LotPlan>>(() => {
+    const like = cellar.lotOf(planLike.value)
+    return cellar.state.plans.get(planLike.value)?.plan ?? (like ? unusualOf(like) : {})
+  })
   const vesselName = ref('')
   /** What has a cap to work goes into an open vessel, unless the person says otherwise. */
   const kindChosen = ref<keyof typeof VESSEL>()
@@ -185,6 +204,7 @@ export function useNewLot() {
             })
           ]
         : []
+    const plan = Object.keys(unusual.value).length > 0 ? [fact('lot-planned', { lotId, at: at.value, ...unusual.value })] : []
     const named = packets.value
       .filter((p) => p.name.trim())
       .map(({ name, step, day }) => ({ name: name.trim().slice(0, 80), step, ...(typeof day === 'number' && { day }) }))
@@ -210,7 +230,8 @@ export function useNewLot() {
           stream.value === 'kit' && kitTarget.value !== undefined
             ? { targetSg: kitTarget.value, packets: named, ...(kitLine.value !== undefined && { lineL: kitLine.value }) }
             : undefined
-      })
+      }),
+      ...plan
     ]
   }
   return {
@@ -227,6 +248,9 @@ export function useNewLot() {
     vesselChoice,
     vesselName,
     vesselKind,
+    planLike,
+    plans,
+    unusual,
     saving,
     at,
     onSkins,

@@ -1,15 +1,22 @@
-const now = ref(new Date().toISOString())
-let started = false
+import { clockNow, holdClock } from '~/data/clock'
 
-/** The present instant, moved on once a minute and when the page is seen again. ISO, UTC. */
+const now = ref(clockNow())
+let started = false
+const tick = () => {
+  now.value = clockNow()
+}
+
+/** The present instant by the cellar's clock, moved on once a minute and when the page is seen again. ISO, UTC. */
 export function useNow() {
   if (!started) {
     started = true
-    const tick = () => {
-      now.value = new Date().toISOString()
-    }
     setInterval(tick, 60_000)
     document.addEventListener('visibilitychange', tick)
   }
   return now
+}
+/** Holds the page's clock at an instant, or lets it go on. */
+export function setPageClock(at?: number): void {
+  holdClock(at)
+  tick()
 }

@@ -1,3 +1,4 @@
+import { clockNow } from '~/data/clock'
 import { fact, transfer } from '~~/core/drafts'
 import { type Draft, type Fact, type LotView, isHeld, isWine } from '~~/core/ledger'
 import type { RackingMove, RackingPlan } from '~~/core/racking'
@@ -32,7 +33,7 @@ export function useRackingDay() {
   const wines = computed(() => cellar.lots.filter((l) => isHeld(l) && isWine(l) && l.stream !== 'test'))
   const chosen = computed(() => wines.value.filter((l) => list('lots').includes(l.id)))
   const choose = (ids: readonly string[]) =>
-    change({ lots: ids.join(',') || undefined, since: (route.query.since as string | undefined) ?? new Date().toISOString() })
+    change({ lots: ids.join(',') || undefined, since: (route.query.since as string | undefined) ?? clockNow() })
   const since = computed(() => (typeof route.query.since === 'string' ? route.query.since : now.value))
 
   /** Vessels that this day may use: the chosen wines' own, and the free ones. */

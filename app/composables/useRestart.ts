@@ -31,8 +31,8 @@ export function useRestart(lot: () => LotView) {
   const begun = computed(() => {
     const at = lot().worked.get('restart')?.at
     const over = lot().repitchedAt
-    const stands = at && Date.parse(clock.value) - Date.parse(at) < LASTS_DAYS * 86_400_000 && !(over && over > at)
-    return stands ? Date.parse(at) : undefined
+    const lasts = at && Date.parse(clock.value) - Date.parse(at) < LASTS_DAYS * 86_400_000 && !(over && over > at)
+    return lasts ? Date.parse(at) : undefined
   })
   const steps = computed<RestartRunStep[]>(() =>
     (plan.value?.steps ?? []).map((s) => ({ ...s, at: (begun.value ?? Date.parse(clock.value)) + s.atHours * 3_600_000 }))

@@ -1,3 +1,4 @@
+import { clockMs, clockNow } from '~/data/clock'
 import { fact, reading } from '~~/core/drafts'
 import { type Draft, type Fact, type LotView, type Smell, isFermenting, isHeld } from '~~/core/ledger'
 import { goneShare, isOnSkins, walkingOrder } from '~~/core/stages'
@@ -33,11 +34,11 @@ export function useRound() {
   const cellar = useCellarStore()
   const route = useRoute()
   const router = useRouter()
-  const kept = useKept<KeptRound>(`presk.round.${cellar.isDemo ? 'demo' : 'own'}`)
-  const fresh = (): KeptRound => ({ begunAt: new Date().toISOString(), done: [], passed: [], typed: {} })
-  const stands = (r: KeptRound | undefined) =>
-    r && Array.isArray(r.done) && Array.isArray(r.passed) && Date.now() - Date.parse(r.begunAt) < ROUND_LASTS_H * 3_600_000 ? r : undefined
-  const round = ref<KeptRound>(stands(kept.read()) ?? fresh())
+  const kept = useKept<KeptRound>(`presk.round.${cellar.which}`)
+  const fresh = (): KeptRound => ({ begunAt: clockNow(), done: [], passed: [], typed: {} })
+  const goesOn = (r: KeptRound | undefined) =>
+    r && Array.isArray(r.done) && Array.isArray(r.passed) && clockMs() - Date.parse(r.begunAt) < ROUND_LASTS_H * 3_600_000 ? r : undefined
+  const round = ref<KeptRound>(goesOn(kept.read()) ?? fresh())
   watch(round, (is) => kept.write(is), { deep: true })
 
   /** In the order in which the vessels were added. A round that is under way keeps its order. */

@@ -17,13 +17,13 @@ export function useSparkling(lot: Ref<LotView | undefined>) {
   const f = useFormat()
   const fields = {
     volume: useVolumeField(),
-    target: usePlainField(0, 8, 'Between 0 and 8 bar.', { text: '5' }),
+    target: usePressureField(8, 5),
     residual: usePlainField(0, 300, 'Between 0 and 300 g/L.'),
     abv: usePlainField(0, 18, 'Between 0 and 18 % vol.'),
     served: useDegreesField(-2, 40, USUAL_C.served),
     warmest: useDegreesField(-2, 40, USUAL_C.warmest),
     fermented: useDegreesField(-2, 40, USUAL_C.fermented),
-    own: usePlainField(0, 20, 'Between 0 and 20 bar.')
+    own: usePressureField(20)
   }
   /** By its card; "another" is rated as its maker says, here and now. */
   const bottle = ref('bottle-750')

@@ -73,5 +73,7 @@ export function useStory() {
     }
     return found
   }
-  return { latest, linesOf, told, names }
+  /** One fact as a sentence. */
+  const said = (fact: Fact): string => sayFact(fact, f, names)
+  return { latest, linesOf, told, said, names }
 }

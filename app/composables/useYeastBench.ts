@@ -1,4 +1,4 @@
-import { isMust } from '~~/core/ledger'
+import { isFermenting, isMust } from '~~/core/ledger'
 import { addition, fact, inoculation } from '~~/core/drafts'
 import { crushSteps } from '~~/core/stages'
 import { targetBand } from '~~/core/fermentation'
@@ -16,6 +16,8 @@ export function useYeastBench() {
   const now = useNow()
   const f = useFormat()
   const lot = computed(() => cellar.lotOf(String(route.params.id)))
+  /** A second time, into a must whose first yeast shows nothing. */
+  const again = computed(() => lot.value !== undefined && isFermenting(lot.value) && route.query.again === '1')
   const log = useStepLog(() => lot.value!)
   const run = useYeastRun(() => lot.value)
   const alarm = useAlarm()
@@ -93,10 +95,11 @@ export function useYeastBench() {
   const plan = computed(() =>
     lot.value && temperature.value !== undefined ? withinLimits(() => pitchPlan(lot.value!.volume.value, temperature.value!)) : undefined
   )
-  const pitch = computed(() => (lot.value ? crushSteps(lot.value, now.value).find((s) => s.code === 'pitch') : undefined))
+  const pitch = computed(() =>
+    lot.value && !again.value ? crushSteps(lot.value, now.value).find((s) => s.code === 'pitch') : undefined)
   /** What crush day still asks for before the yeast. */
   const before = computed(() =>
-    lot.value
+    lot.value && !again.value
       ? crushSteps(lot.value, now.value).filter(
           (s) => s.code !== 'pitch' && !s.optional && s.status !== 'done' && s.status !== 'left-out' && s.status !== 'running'
         )
@@ -174,7 +177,8 @@ export function useYeastBench() {
       cardKey: kit ? undefined : mine,
       grams: kit ? undefined : grams
     })
-    if (await log.write([draft], `Yeast added to ${lot.value!.name}`)) await navigateTo(`/crush/${lot.value!.id}`)
+    const to = `/${again.value ? 'lots' : 'crush'}/${lot.value!.id}`
+    if (await log.write([draft], `Yeast added to ${lot.value!.name}`)) await navigateTo(to)
   }
   const actual = useQuantityField({
     kind: 'plain',
@@ -196,6 +200,7 @@ export function useYeastBench() {
   }
   return {
     lot,
+    again,
     log,
     run,
     alarm,

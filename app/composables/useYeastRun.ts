@@ -1,3 +1,4 @@
+import { clockMs } from '~/data/clock'
 import type { LotState } from '~~/core/ledger'
 import { type PitchStep, pitchPlan } from '~~/core/yeast'
 
@@ -13,11 +14,11 @@ const GIVEN_UP_H = 6
  * another tab and on another device; its times follow from what was weighed and how cool the must is.
  */
 export function useYeastRun(lot: () => LotState | undefined) {
-  const clock = ref(Date.now())
+  const clock = ref(clockMs())
   let timer: ReturnType<typeof setInterval> | undefined
   onMounted(() => {
     timer = setInterval(() => {
-      clock.value = Date.now()
+      clock.value = clockMs()
     }, 1000)
   })
   onBeforeUnmount(() => clearInterval(timer))
@@ -25,7 +26,9 @@ export function useYeastRun(lot: () => LotState | undefined) {
   const begun = computed(() => {
     const done = lot()?.worked.get('rehydrate')
     const gone = done && clock.value - Date.parse(done.at)
-    return done?.plan && gone !== undefined && gone < GIVEN_UP_H * 3_600_000 && lot()!.inoculatedAt === undefined
+    // Yeast that went in since ended it; a second run, into a must that did not start, comes after the first yeast.
+    const pitchedAt = lot()?.repitchedAt ?? lot()?.inoculatedAt ?? ''
+    return done?.plan && gone !== undefined && gone < GIVEN_UP_H * 3_600_000 && pitchedAt < done.at
       ? { at: Date.parse(done.at), plan: done.plan }
       : undefined
   })

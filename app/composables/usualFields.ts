@@ -1,5 +1,6 @@
+import { volumeUnitsFor } from '~/wording/volume-units'
 import { brixFromSg, sgFromBrix } from '~~/core/hydrometry'
-import type { SugarUnit } from '~~/core/units'
+import { BAR_PER, type SugarUnit } from '~~/core/units'
 import type { QuantityFieldOptions, useQuantityField as Field } from './useQuantityField'
 
 /** Litres or gallons, in the person's unit first; of a wine, unless it has limits of its own. */
@@ -8,7 +9,7 @@ export function useVolumeField(own: Pick<QuantityFieldOptions, 'limits' | 'requi
   return useQuantityField({
     kind: 'volume',
     unit: f.volumeUnit.value,
-    units: ['L', 'US gal', 'imp gal'],
+    units: volumeUnitsFor(f.volumeUnit.value),
     required: true,
     ...(!own.limits && { quantity: () => 'volume' as const }),
     ...own
@@ -22,6 +23,20 @@ export const usePlainField = (min: number, max: number, words: string, own: Pick
 /** What really went in or was filled: empty while nothing did. */
 export const useWentInField = (words = 'Enter how much went in.', most = 1e6) =>
   useQuantityField({ kind: 'plain', unit: '', limits: { min: 0.001, max: most, words } })
+
+/** Pressure above the air's, in the person's unit. */
+export function usePressureField(mostBar: number, bar?: number) {
+  const f = useFormat()
+  const unit = f.pressureUnit.value
+  return useQuantityField({
+    kind: 'pressure',
+    unit,
+    units: ['bar', 'psi'],
+    required: true,
+    ...(bar !== undefined && { text: String(Math.round(bar / BAR_PER[unit])) }),
+    limits: { min: 0, max: mostBar, words: f.degrees(`Between 0 and ${mostBar} bar.`) }
+  })
+}
 
 /** Degrees in the person's unit, given in °C. */
 export function useDegreesField(min: number, max: number, celsius?: number) {

@@ -1,6 +1,7 @@
 import type { Entry } from '~~/core/ledger'
 
-export type CellarName = 'own' | 'demo'
+/** The person's first cellar, their others (a father's, a course's), the demo, and the one of Practice; each has a database of its own. */
+export type CellarName = 'own' | `own-${string}` | 'demo' | 'practice'
 
 /** Why something could not be stored; worded in `wording/problems.ts`. */
 export type StorageProblem = 'full' | 'blocked' | 'held' | 'worker' | 'cleared' | 'other'

@@ -66,7 +66,7 @@ describe('the cellar file', () => {
     ['cut short', JSON.stringify(demo).slice(0, 500), 'not-json'],
     ['foreign', '{"wines":[]}', 'foreign'],
     ['a list', '[1,2]', 'foreign'],
-    ['newer', JSON.stringify({ ...demo, version: 9 }), 'newer'],
+    ['newer', JSON.stringify({ ...demo, version: CELLAR_VERSION + 1 }), 'newer'],
     ['damaged', JSON.stringify({ ...demo, entries: [{ ...demo.entries[0], capacityL: -1 }] }), 'damaged'],
     ['of a clock far ahead', JSON.stringify({ ...demo, entries: [{ ...demo.entries[0], at: '2340-01-01T00:00:00Z' }] }), 'damaged'],
     ['of a clock far back', JSON.stringify({ ...demo, entries: [{ ...demo.entries[0], at: '1599-01-01T00:00:00Z' }] }), 'damaged'],

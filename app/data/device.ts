@@ -1,3 +1,6 @@
+import type { CellarName } from './cellar-storage'
+import { otherCellars } from './cellars'
+
 const WHICH = 'presk.cellar'
 const DEVICE = 'presk.device'
 
@@ -24,7 +27,11 @@ function remember(key: string, value: string): boolean {
 
 /** The cellar that was open last. */
 export const openCellar = {
-  get: (): 'own' | 'demo' => (remembered(WHICH) === 'demo' ? 'demo' : 'own'),
+  get: (): CellarName => {
+    const name = remembered(WHICH)
+    if (name === 'demo' || name === 'practice') return name
+    return otherCellars().find((c) => c.id === name)?.id ?? 'own'
+  },
   set: (name: string): void => void remember(WHICH, name)
 }
 

@@ -20,6 +20,7 @@ import { entrySchema } from '~~/core/ledger/schema'
 import { correctionOf } from '~~/core/stages'
 import type { TargetResult } from '~~/core/must'
 import { CellarDb } from './cellar-db'
+import { clockMs, clockNow, holdClock } from './clock'
 import { type FileProblem, parseCellarFile } from './cellar-file'
 import { type CellarName, type CellarStorage, StorageError, type StorageProblem } from './cellar-storage'
 import { newId } from './ids'
@@ -120,6 +121,11 @@ export class LedgerEngine {
       if (error.problem === 'blocked') this.db = new MemoryCellar()
       return this.opened([], 0, { operation: error.operation, problem: error.problem })
     }
+  }
+
+  /** In Practice the person sets the clock. */
+  setClock(at?: number): void {
+    holdClock(at)
   }
 
   /** See `Supervised`: the page notices when the worker of this is no more. */
@@ -227,8 +233,8 @@ export class LedgerEngine {
   }
 
   private stamped(drafts: readonly Draft[], device: string): Entry[] {
-    const stamp = Math.max(Date.now(), this.lastStamp + 1)
-    const now = new Date(Date.now()).toISOString()
+    const stamp = Math.max(clockMs(), this.lastStamp + 1)
+    const now = clockNow()
     return drafts.map(
       (draft, i) => ({ id: newId(stamp + i), device, at: now, written: new Date(stamp + i).toISOString(), ...draft }) as Entry
     )
@@ -281,7 +287,7 @@ export class LedgerEngine {
 function changeBetween(before: History, after: History, more: readonly Entry[]): Change {
   const lots = [...after.cellar.lots.values()].filter((lot) => before.cellar.lots.get(lot.id) !== lot)
   const ids = new Set(more.map((e) => (e.type === 'correction' ? e.targetId : e.id)))
-  const now = new Date().toISOString()
+  const now = clockNow()
   const { lots: _lots, ...rest } = after.cellar
   return {
     lots: lots.map(plainLot),

@@ -75,7 +75,28 @@ describe('a question finds its answer first', () => {
     ['spent yeast', 'word:lees'],
     ['bentonite', 'supply:bentonite'],
     ['bentonit', 'supply:bentonite'],
-    ['benton', 'supply:bentonite']
+    ['benton', 'supply:bentonite'],
+    ['when was carignan racked last', 'entry:3'],
+    ['rack carignan', 'entry:3'],
+    ['racking carignan', 'entry:3'],
+    ['CARIGNAN RACKED', 'entry:3'],
+    ['did I sulphite the albariño', 'entry:7'],
+    ['metabisulphite albarino', 'entry:7'],
+    ['nutrient last year', 'entry:2'],
+    ['how much nutrient did the carignan get', 'entry:5'],
+    ['old oak carignan', 'entry:3'],
+    ['free sulphur albarino', 'entry:8'],
+    ['egg smell', 'entry:9'],
+    ['bottled treixadura', 'entry:10'],
+    ['treixadura bottles', 'entry:10'],
+    ['which yeast in the blaufrankisch', 'entry:11'],
+    ['old oak cleaned', 'entry:12'],
+    ['tempranillo ph', 'entry:13'],
+    ['how did the carignan taste', 'entry:14'],
+    ['plum', 'entry:14'],
+    ['cost of the grapes', 'entry:15'],
+    ['malolactic bacteria', 'entry:16'],
+    ['tempranilo ph', 'entry:13']
   ])('%s', (question, wanted) => expect(finder.find(question, NOW)[0]?.id).toBe(wanted))
   it.each(['', '   ', 'the', 'xyzzy quux', '🍇'])('nothing for %j', (question) => expect(finder.find(question, NOW)).toEqual([]))
 })

@@ -17,12 +17,12 @@ export type Found = Pick<FindDocument, 'id' | 'kind' | 'title' | 'text' | 'to' |
 
 /** Words of a question that say nothing of what is sought. */
 const EMPTY = new Set(('a an and any at be been by can did do does for from had has have how i in into is it last latest me '
-  + 'much many my of on or our put s show since than that the there this to up was we were what when where which who '
+  + 'much many my of on or our put s show since than that the there this to up us get got was we were what when where which who '
   + 'why with you year years').split(' '))
 /** Words that mean the same in a cellar: what is typed, and what the history says. */
 const SAME: Record<string, string> = {
   sulfite: 'sulphit', sulphite: 'sulphit', metabisulphite: 'sulphit', metabisulfite: 'sulphit',
-  mlf: 'malolactic', malo: 'malolactic', temp: 'temperature', yan: 'nitrogen', carboy: 'demijohn'
+  mlf: 'malolactic', malo: 'malolactic', temp: 'temperature', yan: 'nitrogen', carboy: 'demijohn', sulphur: 'so2', sulfur: 'so2'
 }
 
 /** Without accents, in small letters. */

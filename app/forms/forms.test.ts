@@ -99,4 +99,23 @@ describe('forms that make more than one thing, or read a scale', () => {
     const values = { ...FORMS.observation.from(before, context), text: 'a little of both' }
     expect(FORMS.observation.draft(values, context, before)).toMatchObject({ smells: ['bread', 'vinegar'], text: 'a little of both' })
   })
+  it.each([
+    // What a red has by habit is not planned for a white, nor for a kit; what was chosen stays.
+    ['style', 'white', { malolactic: 'none', cold: true, oak: true }, { oak: true }],
+    ['stream', 'kit', { malolactic: 'none', yeast: 'sprinkle', oak: true }, { oak: true }],
+    ['name', 'Soft', { malolactic: 'after-pressing', oak: true }, { oak: true }]
+  ] as const)('a plan whose %s becomes %s', (key, value, follows, plan) => {
+    const form = FORMS['plan-kept']
+    const before = { ...form.blank(context), name: 'Plain', oak: true }
+    const values = { ...before, ...form.follows!(before, key, value), [key]: value }
+    expect(values).toMatchObject(follows)
+    expect(form.draft(values, context)).toMatchObject({ type: 'plan-kept', [key]: value, plan })
+    expect((form.draft(values, context) as { plan: object }).plan).toEqual(plan)
+  })
+  it('what a kind of wine has no choice of is not planned, whatever it was before', () => {
+    const form = FORMS['plan-kept']
+    const values = { ...form.blank(context), name: 'Kit', stream: 'kit', malolactic: 'with-yeast', press: 'early' }
+    expect(form.fields(values, context).map((f) => f.key)).not.toContain('malolactic')
+    expect((form.draft(values, context) as { plan: object }).plan).not.toHaveProperty('malolactic')
+  })
 })

@@ -7,9 +7,10 @@ import { equipmentSaidForm } from './kinds/equipment'
 import { arrivalExpectedForm, blockAddedForm, blockNotedForm, blockSampledForm } from './kinds/harvest'
 import { inoculationForm } from './kinds/inoculation'
 import { instrumentAddedForm, instrumentCheckedForm } from './kinds/instrument'
-import { lotAmendedForm, lotPlannedForm, lotStartedForm } from './kinds/lot'
+import { lotAmendedForm, lotStartedForm } from './kinds/lot'
 import { observationForm } from './kinds/observation'
 import { operationForm } from './kinds/operation'
+import { lotPlannedForm, planKeptForm } from './kinds/plan'
 import { readingForm } from './kinds/reading'
 import { supplyCountedForm, supplyStockedForm } from './kinds/supply'
 import { taskEndedForm } from './kinds/task'
@@ -21,6 +22,7 @@ import type { EntryForm } from './spec'
 export const FORMS: { [T in Fact['type']]: EntryForm<T> } = {
   'lot-started': lotStartedForm,
   'lot-planned': lotPlannedForm,
+  'plan-kept': planKeptForm,
   'lot-amended': lotAmendedForm,
   reading: readingForm,
   addition: additionForm,

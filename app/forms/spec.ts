@@ -1,3 +1,4 @@
+import { volumeUnitsFor } from '~/wording/volume-units'
 import type { CellarState, Draft, EntryOf, Fact, LotView } from '~~/core/ledger'
 import type { MaterialCard, MaterialKind } from '~~/core/materials'
 import type { QuantityName } from '~~/core/quantities'
@@ -45,7 +46,7 @@ export type FieldSpec = { key: string, label: string, wide?: boolean, hint?: str
 
 /** Numbers in the person's unit, with the others that are understood. */
 export const inMass = (unit: Unit) => ({ as: 'quantity', measure: 'mass', unit, units: ['kg', 'lb'] }) as const
-export const inVolume = (unit: Unit) => ({ as: 'quantity', measure: 'volume', unit, units: ['L', 'US gal', 'imp gal'] }) as const
+export const inVolume = (unit: Unit) => ({ as: 'quantity', measure: 'volume', unit, units: volumeUnitsFor(unit) }) as const
 export const inTemperature = (unit: Unit) => ({ as: 'quantity', measure: 'temperature', unit, units: ['°C', '°F'] }) as const
 
 /** What is wrong, at which field. */
@@ -67,6 +68,8 @@ export interface EntryForm<T extends Fact['type']> {
   blank: (context: FormContext) => Values
   /** From an entry that is to be put right. */
   from: (fact: EntryOf<T>, context: FormContext) => Values
+  /** What else changes when a value does: what is usual for what was chosen. */
+  follows?: (values: Values, key: string, value: Values[string]) => Values
   /** What is to be written: several where one form makes several. */
   draft: (values: Values, context: FormContext, before?: EntryOf<T>) => Draft<EntryOf<T>> | Draft<EntryOf<T>>[] | FieldProblem
 }

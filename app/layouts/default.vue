@@ -3,6 +3,7 @@ import { sayStorageProblem } from '~/wording/problems'
 
 const cellar = useCellarStore()
 const settings = useSettingsStore()
+const cellarName = useCellarName()
 const colorMode = useColorMode()
 const quickOpen = ref(false)
 /** The line comes when it is first asked for. */
@@ -19,6 +20,8 @@ const route = useRoute()
 const pwa = useNuxtApp().$pwa
 const typedOver = useTypedOver()
 onMounted(() => {
+  // From the system's menu of an installed Presk.
+  if (route.query.quick) quickOpen.value = true
   void typedOver.putBack()
   // A newer version taken in another tab reloads this one as well: what is typed here is kept before it goes.
   if (navigator.serviceWorker?.controller) navigator.serviceWorker.addEventListener('controllerchange', typedOver.keep)
@@ -34,7 +37,8 @@ const PLACES = [
   { to: '/lots', label: 'Lots', icon: 'i-lucide-notebook-text' },
   { to: '/bench', label: 'Bench', icon: 'i-lucide-flask-conical' },
   { to: '/cellar', label: 'Cellar', icon: 'i-lucide-warehouse' },
-  { to: '/stores', label: 'Stores', icon: 'i-lucide-archive' }
+  { to: '/stores', label: 'Stores', icon: 'i-lucide-archive' },
+  { to: '/practice', label: 'Practice', icon: 'i-lucide-graduation-cap' }
 ] as const
 
 /** Crush day and the harvest belong to Today. */
@@ -60,7 +64,9 @@ defineShortcuts({
   'g-l': () => navigateTo('/lots'),
   'g-b': () => navigateTo('/bench'),
   'g-c': () => navigateTo('/cellar'),
-  'g-s': () => navigateTo('/stores')
+  'g-s': () => navigateTo('/stores'),
+  'g-p': () => navigateTo('/practice'),
+  '?': () => navigateTo('/help#keys')
 })
 /** Ctrl+Z takes back what was logged last. */
 const message = useMessage()
@@ -88,7 +94,7 @@ async function leaveDemo() {
         </NuxtLink>
       </nav>
       <UButton
-        v-if="settings.values.asked || cellar.isDemo"
+        v-if="settings.values.asked || cellar.isDemo || cellar.isPractice"
         variant="outline"
         color="neutral"
         icon="i-lucide-pencil-line"
@@ -112,6 +118,11 @@ async function leaveDemo() {
       <span>The Larkrise cellar: <b>a demo with made-up wines.</b></span>
       <UButton variant="link" class="p-0 min-h-0" @click="leaveDemo">Go to my own cellar</UButton>
     </div>
+    <div v-else-if="cellar.which !== 'own' && !cellar.isPractice" class="demo">
+      <span><b>{{ cellarName }}</b></span>
+      <UButton variant="link" class="p-0 min-h-0" @click="leaveDemo">Go to my own cellar</UButton>
+    </div>
+    <LazyPracticeBar v-if="cellar.isPractice && cellar.ready" />
     <LazyNewVersion v-if="pwa?.needRefresh" @take="takeNewer" @later="pwa.cancelPrompt()" />
     <div v-if="cellar.problem" class="trouble" role="alert">
       {{ sayStorageProblem(cellar.problem) }} <NuxtLink to="/stores" class="textlink">Export</NuxtLink>
@@ -123,6 +134,9 @@ async function leaveDemo() {
     <LazyRefusedNote v-if="cellar.refused.length" />
     <SafePart v-if="cellar.ready"><ShelfStrip /></SafePart>
     <main id="main" tabindex="-1"><SafePart><slot /></SafePart></main>
+    <footer class="foot noprint">
+      <NuxtLink to="/help" class="textlink">How Presk works</NuxtLink>
+    </footer>
     <LazyTermCard v-if="termUsed" />
     <LazyQuickLine v-if="quickUsed" v-model:open="quickOpen" />
   </div>
@@ -218,7 +232,17 @@ main {
   padding: 24px clamp(14px, 3vw, 40px) 56px;
   outline: none;
 }
+.foot {
+  display: flex;
+  gap: 8px 24px;
+  justify-content: center;
+  padding: 0 12px 24px;
+  font-size: 0.95rem;
+}
 @media (max-width: 760px) {
+  .foot {
+    padding-bottom: 84px;
+  }
   .top {
     padding-block: 4px;
   }
@@ -254,7 +278,7 @@ main {
   }
   main {
     padding-top: 18px;
-    padding-bottom: 96px;
+    padding-bottom: 32px;
   }
 }
 </style>

@@ -102,7 +102,7 @@ useHead({ title: 'Before harvest · Presk' })
                   variant="link"
                   class="strike"
                   :aria-label="`Delete: ${r.text}`"
-                  @click="strike(r.id, 'Note struck out', 'No longer so')"
+                  @click="strike(r.id, 'Note deleted', 'Deleted')"
                 >not any more</UButton
                 >
               </li>
@@ -161,7 +161,7 @@ useHead({ title: 'Before harvest · Presk' })
             ><UButton
               variant="link"
               :aria-label="`Delete the sample of ${row.when}`"
-              @click="strike(String(row.id), 'Sample struck out', 'Struck out')"
+              @click="strike(String(row.id), 'Sample deleted', 'Deleted')"
             >Delete</UButton
             ></template
             >

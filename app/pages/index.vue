@@ -56,7 +56,7 @@ useHead({ title: 'Today · Presk' })
 </script>
 
 <template>
-  <WelcomePage v-if="!cellar.isDemo && !settings.values.asked" />
+  <WelcomePage v-if="!cellar.isDemo && !cellar.isPractice && !settings.values.asked" />
   <EmptyCellar v-else-if="cellar.lots.length === 0" />
   <div v-else>
     <TodayTabs />

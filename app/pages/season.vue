@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { useWindowSize } from '@vueuse/core'
-import { SPANS, type SpanKey } from '~/composables/useSeason'
-import { sayDayOf } from '~/wording/days'
-import { STEP } from '~/wording/way'
+import type { WayStepCode } from '~~/core/ledger'
+import { SPANS, type SeasonRow, type SpanKey } from '~/composables/useSeason'
+import { STEP, sayWindow } from '~/wording/way'
 
 /** The year of the cellar: every lot on one line of time, and what may be left alone while one is away. */
 const route = useRoute()
@@ -12,10 +12,15 @@ const span = computed<SpanKey>({
   get: () => (String(route.query.span) in SPANS ? (route.query.span as SpanKey) : 'year'),
   set: (key) => void router.replace({ query: { ...route.query, span: key } })
 })
-const { rows, placeOf, months } = useSeason(() => span.value)
+const { rows, range, placeOf, months, moveStep } = useSeason(() => span.value)
+/** Where a dragged step was refused, by lot. */
+const refused = ref<{ lotId: string, says: string }>()
+async function drag(row: SeasonRow, code: WayStepCode, day: string) {
+  const step = row.steps.find((s) => s.code === code)
+  const says = step && (await moveStep(row.lot, step, day))
+  refused.value = says === undefined ? undefined : { lotId: row.lot.id, says }
+}
 const items = Object.entries(SPANS).map(([value, { label }]) => ({ value: value as SpanKey, label }))
-const window = (s: { earliest: string, latest: string }) =>
-  sayDayOf(s.earliest) === sayDayOf(s.latest) ? sayDayOf(s.earliest) : `${sayDayOf(s.earliest)} to ${sayDayOf(s.latest)}`
 /** A name that would lie under "today" is left out. */
 const { width } = useWindowSize()
 const shownMonths = computed(() => {
@@ -35,17 +40,7 @@ useHead({ title: 'Season · Presk' })
   <div>
     <TodayTabs />
     <PageHead title="The season" lead="What each lot has done, and when the next steps come. The windows move with what you log.">
-      <div class="spans" role="group" aria-label="How much is shown">
-        <UButton
-          v-for="i in items"
-          :key="i.value"
-          :variant="span === i.value ? 'solid' : 'outline'"
-          :aria-pressed="span === i.value"
-          @click="span = i.value"
-        >
-          {{ i.label }}
-        </UButton>
-      </div>
+      <OneOfRow v-model="span" label="How much is shown" :items="items" />
     </PageHead>
     <p v-if="rows.length === 0" class="soft">No lot yet. Start one, and its way to the bottle appears here.</p>
     <template v-else>
@@ -62,7 +57,7 @@ useHead({ title: 'Season · Presk' })
             <NuxtLink :to="`/lots/${row.lot.id}`" class="display name">
               <i class="pip" :style="{ background: wineColour(row.lot) }" aria-hidden="true" /><span>{{ row.lot.name }}</span>
             </NuxtLink>
-            <SeasonTrack :row="row" :place-of="placeOf" :months="months" />
+            <SeasonTrack :row="row" :place-of="placeOf" :months="months" :range="range" @move="(code, day) => drag(row, code, day)" />
             <UButton
               variant="ghost"
               color="neutral"
@@ -72,31 +67,28 @@ useHead({ title: 'Season · Presk' })
               :aria-label="`All steps of ${row.lot.name}`"
               @click="toggle(row.lot.id)"
             >
-              <span v-if="row.next"><b>{{ STEP[row.next.code].label }}</b> <span class="soft">{{ window(row.next) }}</span></span>
+              <span v-if="row.next"><b>{{ STEP[row.next.code].label }}</b> <span class="soft">{{ sayWindow(row.next) }}</span></span>
               <span v-else class="soft">All done</span>
             </UButton>
           </div>
+          <p v-if="refused?.lotId === row.lot.id" class="text-(--stop)" role="alert">{{ refused.says }}</p>
           <ol v-if="open.has(row.lot.id)" class="steps">
-            <li v-for="s in row.steps" :key="s.code">
-              <b>{{ s.doneAt ? STEP[s.code].done : STEP[s.code].label }}</b>
-              <span class="soft">{{ s.doneAt ? sayDayOf(s.doneAt) : `${window(s)}, likely ${sayDayOf(s.likely)}` }}</span>
-            </li>
+            <SeasonStep v-for="s in row.steps" :key="s.code" :lot="row.lot" :step="s" :move="(day) => moveStep(row.lot, s, day)" />
           </ol>
         </li>
       </ul>
       <p class="soft small key">
         <i class="dot" /> done <i class="bar soon" /> next <i class="bar" /> later <i class="bar bottle" /> bottling
+        <template v-if="rows.some((r) => r.before)"><i class="dot then" /> same wine, earlier year</template>
       </p>
+      <SeasonWeeks :rows="rows" />
+      <SeasonCalendar :rows="rows" />
       <GoingAway />
     </template>
   </div>
 </template>
 
 <style scoped>
-.spans {
-  display: flex;
-  gap: 8px;
-}
 .row {
   display: grid;
   grid-template-columns: minmax(7rem, 11rem) 1fr minmax(9rem, 15rem);
@@ -142,17 +134,11 @@ useHead({ title: 'Season · Presk' })
 .steps {
   display: grid;
   gap: 4px;
-  max-width: 36rem;
+  max-width: 46rem;
   margin: 2px 0 14px;
   padding: 10px 14px;
   border-radius: var(--radius-control);
   background: var(--sheet);
-}
-.steps li {
-  display: flex;
-  flex-wrap: wrap;
-  justify-content: space-between;
-  gap: 0 16px;
 }
 .key {
   margin-top: 10px;
@@ -168,6 +154,13 @@ useHead({ title: 'Season · Presk' })
   border-radius: 50%;
   background: var(--skin);
   margin-left: 0;
+}
+.key .then {
+  width: 9px;
+  height: 9px;
+  margin-left: 12px;
+  background: none;
+  border: 1.5px solid var(--ink-soft);
 }
 .key .bar {
   width: 26px;

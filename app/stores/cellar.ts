@@ -10,33 +10,21 @@ import {
   type StandingFact,
   cellarAt,
   emptyCellar,
-  inOrder,
   lotAt,
   rememberUpkeep
 } from '~~/core/ledger'
 import { rememberCorrection } from '~~/core/stages'
+import { clockNow } from '~/data/clock'
 import { type CellarName, StorageError } from '~/data/cellar-storage'
 import { openCellar, thisDevice } from '~/data/device'
-import { ledger, onLedgerDeath } from '~/workers/start'
-import type { Change, Committed, Issue, LedgerEngine, Opened, Trouble } from '~/data/ledger-engine'
+import { keptSeason } from '~/data/practice-season'
+import { setPageClock } from '~/composables/useNow'
+import { startEngine } from '~/workers/ledger-client'
+import { onLedgerDeath } from '~/workers/start'
+import { askToStay } from '~/data/ask-to-stay'
+import type { Change, Committed, Issue, Opened, Trouble } from '~/data/ledger-engine'
+import { movedStarts, withFacts } from '~/data/standing'
 import { dayHere } from '~/wording/days'
-
-/** The engine's calls, wherever it runs: each answers later. */
-type Engine = {
-  [K in keyof LedgerEngine]: LedgerEngine[K] extends (...args: infer A) => infer R ? (...args: A) => Promise<Awaited<R>> : never
-}
-
-type Calls = Record<string, (...args: unknown[]) => Promise<unknown>>
-
-/** In a worker of its own where there are workers; beside the page where there are none. */
-async function startEngine(): Promise<Engine> {
-  if (typeof Worker === 'undefined') return new (await import('~/data/ledger-engine')).LedgerEngine() as unknown as Engine
-  return new Proxy({} as Engine, {
-    get: (_, call: string) =>
-      // A promise of the engine is none of its calls.
-      call === 'then' ? undefined : (...args: unknown[]) => ledger.call((remote) => (remote as never as Calls)[call]!(...args))
-  })
-}
 
 /**
  * The cellar as the page sees it: what the ledger's engine tells, and the way to it. It holds state and passes actions on;
@@ -69,7 +57,8 @@ export const useCellarStore = defineStore('cellar', () => {
     return lot && lotAt(lot, now.value)
   }
   const isDemo = computed(() => which.value === 'demo')
-  let engine: Promise<Engine> | undefined
+  const isPractice = computed(() => which.value === 'practice')
+  let engine: ReturnType<typeof startEngine> | undefined
   const theEngine = () => (engine ??= startEngine())
   let forgets = false
   let opening = 0
@@ -82,12 +71,18 @@ export const useCellarStore = defineStore('cellar', () => {
     problem.value = trouble
   }
 
-  async function open(name: CellarName = openCellar.get()): Promise<void> {
+  async function open(asked: CellarName = openCellar.get()): Promise<void> {
+    // A season of Practice that is gone leaves the person's own cellar.
+    const name = asked === 'practice' && !keptSeason() ? 'own' : asked
     ready.value = false
     which.value = name
     openCellar.set(name)
     const turn = ++opening
     const e = await theEngine()
+    const at = name === 'practice' ? keptSeason()?.at : undefined
+    const clock = at === undefined ? undefined : Date.parse(at)
+    setPageClock(clock)
+    await e.setClock(clock)
     const held = () => {
       if (turn === opening) problem.value = new StorageError('open the cellar', 'held', undefined)
     }
@@ -161,6 +156,18 @@ export const useCellarStore = defineStore('cellar', () => {
     })
   }
 
+  /** A cellar laid out anew, for a season of Practice. */
+  async function layOut(drafts: readonly Draft[]): Promise<void> {
+    const e = await theEngine()
+    await takeOpened(await e.replaceAll([]))
+    await log([...drafts])
+  }
+  /** Sets the clock of the page and of the ledger: in Practice the person moves it. */
+  async function setClock(at: string): Promise<void> {
+    setPageClock(Date.parse(at))
+    await (await theEngine()).setClock(Date.parse(at))
+  }
+
   /** What was to be written last, for when it is refused and can be helped. */
   const lastAsked = shallowRef<Draft[]>([])
   const forgetRefused = (): void => {
@@ -168,25 +175,7 @@ export const useCellarStore = defineStore('cellar', () => {
   }
   /** What was dated before a lot's start was refused: the start is moved back to it, and all is written together. */
   async function logMovingStarts(): Promise<Entry[] | undefined> {
-    const starts = new Map<string, string>()
-    for (const draft of lastAsked.value) {
-      const [lotId, at] = ['lotId' in draft ? draft.lotId : undefined, draft.at]
-      const startedAt = lotId && state.value.starts.get(lotId)
-      if (lotId && at && startedAt && at < (starts.get(lotId) ?? startedAt)) starts.set(lotId, at)
-    }
-    const moved = [...starts].flatMap(([lotId, at]): Draft[] => {
-      const start = facts.value.find((f) => f.fact.type === 'lot-started' && f.fact.lotId === lotId)?.fact
-      return start
-        ? [
-            {
-              type: 'correction',
-              targetId: start.id,
-              reason: 'It began earlier',
-              replacement: { ...start, at: new Date(Date.parse(at) - 60_000).toISOString() }
-            }
-          ]
-        : []
-    })
+    const moved = movedStarts(lastAsked.value, state.value.starts, facts.value)
     return log([...moved, ...lastAsked.value])
   }
 
@@ -201,7 +190,7 @@ export const useCellarStore = defineStore('cellar', () => {
     const known = pending.get(key)
     if (known) return known
     // When it happened goes by the clock that the person sees; the order of writing is the engine's.
-    const at = new Date().toISOString()
+    const at = clockNow()
     const asked = (JSON.parse(key) as Draft[]).map((draft) => ({ at, ...draft }))
     lastAsked.value = asked
     // Its own drafts, not those of whatever is asked next while the engine starts.
@@ -213,7 +202,7 @@ export const useCellarStore = defineStore('cellar', () => {
   }
 
   async function commit(work: () => Promise<Committed>): Promise<Entry[] | undefined> {
-    if (which.value === 'own') void askToStay()
+    if (which.value.startsWith('own')) void askToStay()
     const done = await work().catch((error: unknown): Committed => {
       if (!(error instanceof StorageError)) throw error
       return { outcome: 'failed', trouble: { operation: error.operation, problem: error.problem } }
@@ -236,7 +225,7 @@ export const useCellarStore = defineStore('cellar', () => {
     return done !== undefined
   }
 
-  /** Takes a correction back by correcting to what stood before it. */
+  /** Takes a correction back by correcting to what was there before it. */
   const undoCorrection = async (...before: Fact[]): Promise<boolean> =>
     (await log(before.map((b) => ({ type: 'correction', targetId: b.id, reason: 'Correction undone', replacement: b })))) !== undefined
 
@@ -270,6 +259,9 @@ export const useCellarStore = defineStore('cellar', () => {
   return {
     which,
     isDemo,
+    isPractice,
+    layOut,
+    setClock,
     ready,
     problem,
     damaged,
@@ -300,28 +292,4 @@ export const useCellarStore = defineStore('cellar', () => {
   }
 })
 
-/** Newest first, each in its place. */
-function withFacts(known: readonly StandingFact[], more: readonly StandingFact[]): StandingFact[] {
-  const all = [...known]
-  for (const fact of more) {
-    const place = all.findIndex((f) => inOrder(f.fact, fact.fact) < 0)
-    if (place < 0) all.push(fact)
-    else all.splice(place, 0, fact)
-  }
-  return all
-}
-
 const errorOf = ({ operation, problem }: Trouble): StorageError => new StorageError(operation, problem, undefined)
-
-let asked = false
-/** Asks the browser not to clear the cellar when space runs short; most grant it to a page that is used. */
-async function askToStay(): Promise<void> {
-  if (asked) return
-  asked = true
-  try {
-    if ((await navigator.storage?.persisted()) === false) await navigator.storage.persist()
-  }
-  catch {
-    // Some browsers lack it in private windows; the export remains.
-  }
-}

@@ -5,8 +5,8 @@ import { type LotForecast, askForecast } from '~~/core/stages'
 const AFTER_MS = 2000
 
 /**
- * Where the ferments are going, worked out in a worker whenever a reading has come or changed. Until an answer is there the last one
- * stands; a lot that ferments no more loses its own.
+ * Where the ferments are going, worked out in a worker whenever a reading has come or changed. The last answer
+ * holds until the next is there; a lot that no longer ferments loses its own.
  */
 export const useForecastsStore = defineStore('forecasts', () => {
   const cellar = useCellarStore()

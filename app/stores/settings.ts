@@ -13,6 +13,8 @@ export interface Settings {
   titration: { sampleMl: number, normality: number, stepMl: number }
   salt: 'potassium-metabisulphite' | 'sodium-metabisulphite'
   cellarName: string
+  /** Days that stay free of work in the cellar, YYYY-MM-DD, and what for. */
+  freeDays: { day: string, name: string }[]
   /** Words of the trade say what they mean when they are tapped. */
   terms: boolean
 }
@@ -20,7 +22,7 @@ export interface Settings {
 const number = (v: unknown, most: number): boolean => typeof v === 'number' && v > 0 && v <= most
 const object = (v: unknown): v is Record<string, unknown> => typeof v === 'object' && v !== null
 /**
- * What each setting takes; anything else on the device is as if it were not there. By hand, because these ten are read before
+ * What each setting takes; anything else on the device is as if it were not there. By hand, because these few are read before
  * the first picture, and Zod would weigh a tenth of it.
  */
 const TAKES: { [K in keyof Settings]: (v: unknown) => boolean } = {
@@ -33,6 +35,8 @@ const TAKES: { [K in keyof Settings]: (v: unknown) => boolean } = {
   titration: (v) => object(v) && number(v.sampleMl, 250) && number(v.normality, 2) && number(v.stepMl, 5),
   salt: (v) => v === 'potassium-metabisulphite' || v === 'sodium-metabisulphite',
   cellarName: (v) => typeof v === 'string' && v.length <= 80,
+  freeDays: (v) => Array.isArray(v) && v.length <= 50 && v.every((d) => object(d) && typeof d.name === 'string' && d.name.length <= 60
+    && typeof d.day === 'string' && /^\d{4}-\d{2}-\d{2}$/.test(d.day)),
   terms: (v) => typeof v === 'boolean'
 }
 
@@ -44,6 +48,7 @@ const DEFAULTS: Settings = {
   scaleStepG: 0.1,
   salt: 'potassium-metabisulphite',
   cellarName: '',
+  freeDays: [],
   terms: true,
   spoons: {},
   titration: { sampleMl: 10, normality: 0.1, stepMl: 0.1 }

@@ -1,7 +1,8 @@
 import { parseAbsoluteToLocal, toCalendarDate } from '@internationalized/date'
 
 /** Days, months and clocks as Presk writes them, in one place. What has a day but no time is the same day everywhere. */
-const LOCALE = 'en-GB'
+/** Words are British; dates and clocks are as the person's browser has them where they read English of another kind. */
+const LOCALE = typeof navigator !== 'undefined' && /^en-(US|CA|AU|NZ|IE|ZA)$/.test(navigator.language ?? '') ? navigator.language : 'en-GB'
 const DAY = { weekday: 'short', day: 'numeric', month: 'short' } as const
 const LONG = { day: 'numeric', month: 'long', year: 'numeric' } as const
 const format = (options: Intl.DateTimeFormatOptions) => new Intl.DateTimeFormat(LOCALE, options)
@@ -14,7 +15,8 @@ const LONG_DAY = format(LONG)
 const FULL_DAY = format({ ...LONG, weekday: 'long' })
 const MONTH = format({ month: 'short' })
 const MONTH_AND_YEAR = format({ month: 'long', year: 'numeric' })
-const CLOCK = format({ hour: '2-digit', minute: '2-digit' })
+const CLOCK = format({ hour: LOCALE === 'en-US' ? 'numeric' : '2-digit', minute: '2-digit' })
+const POINT = format({ day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' })
 
 type At = string | number | Date
 const DAY_MS = 86_400_000
@@ -41,6 +43,8 @@ export const sayFullDay = (at: At): string => FULL_DAY.format(dateOf(at))
 export const sayMonth = (at: At): string => MONTH.format(dateOf(at))
 /** "October 2026" */
 export const sayMonthAndYear = (at: At): string => MONTH_AND_YEAR.format(dateOf(at))
+/** A point of a curve: "3 Oct, 07:21" */
+export const sayPoint = (at: At): string => POINT.format(dateOf(at))
 /** "07:21" */
 export const sayClock = (at: At): string => CLOCK.format(dateOf(at))
 

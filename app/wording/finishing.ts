@@ -11,7 +11,7 @@ export function sayPriming(f: PrimingFinding): { tone: 'stop' | 'ask', text: str
     case 'over-rated':
       return {
         tone: 'stop',
-        text: `Not in this bottle: ${f.bar.toFixed(1)} bar at ${f.celsius} °C, and it is rated for ${f.ratedBar}. A tenth is `
+        text: `Not in this bottle: ${f.bar.toFixed(1)} bar at ${f.celsius} °C, and it is rated for ${f.ratedBar} bar. A tenth is `
           + 'kept in reserve.'
       }
     case 'sugar-enough':

@@ -1,4 +1,6 @@
 import type { EntryOf, LotPlan } from '~~/core/ledger'
+import { sayDay } from './days'
+import { STEP } from './way'
 
 type Words<K extends keyof LotPlan> = Record<Extract<LotPlan[K], string>, string>
 
@@ -45,9 +47,15 @@ export const OAK_READY_HOW: Words<'oakReady'> = {
   steeped: 'Cover it with wine or spirit for a week, then add both. Clean and faster, so taste sooner.'
 }
 
+/** Of a lot's plan, or of one that is kept. */
+type Planned = Partial<LotPlan> & Partial<Pick<EntryOf<'lot-planned'>, 'type' | 'sugarSteps' | 'step'>>
+
 /** A plan as a sentence: only what it says. */
-export function sayPlan(plan: Partial<LotPlan> & Partial<Pick<EntryOf<'lot-planned'>, 'type' | 'sugarSteps'>>): string {
-  const parts = [
+export const sayPlan = (plan: Planned): string => `Planned: ${planParts(plan).join('; ') || 'nothing'}.`
+
+/** What a plan says, part by part. */
+export function planParts(plan: Planned): string[] {
+  return [
     plan.malolactic && `malolactic ${MALOLACTIC[plan.malolactic]}`,
     plan.cold !== undefined && (plan.cold ? 'cold winter' : 'kept from the cold'),
     plan.finish && `to be ${FINISH[plan.finish]}`,
@@ -60,7 +68,7 @@ export function sayPlan(plan: Partial<LotPlan> & Partial<Pick<EntryOf<'lot-plann
     plan.nutrient && `nutrient ${NUTRIENT_SCHOOL[plan.nutrient]}`,
     plan.lees && LEES_SCHOOL[plan.lees],
     plan.sugarSteps && `${Math.round(plan.sugarSteps.totalG)} g of sugar or honey in ${plan.sugarSteps.parts} steps`,
+    plan.step && `“${STEP[plan.step.code].label}” ${plan.step.day ? `on ${sayDay(plan.step.day)}` : 'as forecast'}`,
     plan.press && `pressed ${PRESS_SCHOOL[plan.press]}`
-  ].filter(Boolean)
-  return `Planned: ${parts.join('; ') || 'nothing'}.`
+  ].flatMap((part) => part || [])
 }

@@ -66,7 +66,7 @@ const SAYS: Record<ConditionCode, Words> = {
   },
   'cold': {
     met: 'No crystals in the cold test.',
-    chilled: 'It stood in the cold for a week or more.',
+    chilled: 'It was kept cold for a week or more.',
     accepted: 'The plan accepts crystals. They are harmless.',
     chilling: 'It is in the cold. Give it a week.',
     open: 'Crystals formed in the cold test.',

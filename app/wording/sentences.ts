@@ -6,7 +6,7 @@ import { STEP } from './crush'
 import { sayDay, sayDayOf } from './days'
 import { inDegrees } from './degrees'
 import { sayFaults } from './faults'
-import { sayPlan } from './plan'
+import { planParts, sayPlan } from './plan'
 import { GATE } from './readiness'
 import { PROTOCOL_WORDS } from './stability'
 import { TEST_STEP } from './test-ferment'
@@ -25,6 +25,9 @@ type Names = {
   instrument: (id: string) => string
   material: (key: string) => string
 }
+
+/** Whether must came with sulphite in it. */
+const CAME = { yes: 'Came with sulphite', no: 'Came without sulphite', unknown: 'Perhaps came with sulphite' } as const
 
 /** A ledger entry as a sentence that somebody would say. */
 export function sayFact(fact: Fact, f: Format, names: Names): string {
@@ -113,12 +116,17 @@ export function sayFact(fact: Fact, f: Format, names: Names): string {
       return `Counted in the store: ${trim(fact.left)} left.`
     case 'lot-planned':
       return sayPlan(fact)
+    case 'plan-kept':
+      return `Plan “${fact.name}” kept: ${planParts(fact.plan).join('; ') || 'the usual'}.`
     case 'lot-amended':
       return (
         [
           fact.name !== undefined && `Renamed ${fact.name}`,
           fact.alcoholic !== undefined && `Ferment marked by hand: ${ALCOHOLIC_WORD[fact.alcoholic]}`,
           fact.ended && 'None left',
+          fact.sulphited && CAME[fact.sulphited],
+          fact.sulphitedMgPerL !== undefined && `${trim(fact.sulphitedMgPerL)} mg/L of SO₂ in it on arrival`,
+          fact.packets && `Packets: ${listOf(', ', ...fact.packets.map((p) => p.name)) || 'none'}`,
           fact.note
         ]
           .filter(Boolean)

@@ -1,5 +1,6 @@
 import type { Material, MustQuantity, Reason, TargetResult } from '~~/core/must'
 import { MUST_MATERIAL } from './acids'
+import { capital } from './findings/say'
 
 export interface Planned {
   malolactic: boolean
@@ -10,7 +11,6 @@ const NAME: Record<MustQuantity, string> = { brix: 'sugar', ph: 'the pH', ta: 'T
 const DECIMALS: Record<MustQuantity, number> = { brix: 1, ph: 2, ta: 1 }
 const UNIT: Record<MustQuantity, string> = { brix: ' °Brix', ph: '', ta: ' g/L' }
 const figure = (q: MustQuantity, value: number): string => `${value.toFixed(DECIMALS[q])}${UNIT[q]}`
-const upper = (s: string): string => s.charAt(0).toUpperCase() + s.slice(1)
 
 /** "malolactic and cold", as far as they are planned. */
 export const sayPlanned = ({ malolactic, cold }: Planned): string =>
@@ -28,17 +28,17 @@ export function sayFinderReason(reason: Reason, planned: Planned): string {
       const { quantity, now, end, edge, side } = reason
       const moves = quantity !== 'brix' && later && Math.abs(end - now) >= 0.005
       return moves
-        ? `${upper(NAME[quantity])} is ${figure(quantity, now)} and would end at ${figure(quantity, end)} after ${later}, ${over(side)} `
+        ? `${capital(NAME[quantity])} is ${figure(quantity, now)} and would end at ${figure(quantity, end)} after ${later}, ${over(side)} `
           + `${edge}.`
-        : `${upper(NAME[quantity])} is ${figure(quantity, now)}, ${over(side)} ${edge}.`
+        : `${capital(NAME[quantity])} is ${figure(quantity, now)}, ${over(side)} ${edge}.`
     }
     case 'course-mends':
-      return `${upper(NAME[reason.quantity])} is ${figure(reason.quantity, reason.now)}, ${over(reason.side)} ${reason.edge}; ${later} `
+      return `${capital(NAME[reason.quantity])} is ${figure(reason.quantity, reason.now)}, ${over(reason.side)} ${reason.edge}; ${later} `
         + `will bring it to ${figure(reason.quantity, reason.end)} by itself.`
     case 'too-near-to-tell': {
       const { quantity, now, end, edge } = reason
       return quantity === 'brix' || !later || Math.abs(end - now) < 0.005
-        ? `${upper(NAME[quantity])} is ${figure(quantity, now)}: too close to ${edge} to tell which side it is on.`
+        ? `${capital(NAME[quantity])} is ${figure(quantity, now)}: too close to ${edge} to tell which side it is on.`
         : `After ${later} ${NAME[quantity]} should be about ${figure(quantity, end)}; the limit is ${edge}, and a forecast is not `
           + 'that precise. Measure again then.'
     }

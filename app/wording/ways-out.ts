@@ -44,10 +44,16 @@ export const WAY_OUT: Record<WayOutCode, { label: string, hint: string }> = {
   'go-on-skins': { label: 'Keep it on the skins', hint: 'extended maceration: keep the vessel full and closed' },
   'lower-ph': { label: 'Lower the pH', hint: 'tartaric acid, by taste' },
   'no-instrument': { label: 'I cannot measure this', hint: 'Presk stops asking and uses usual values' },
+  'no-ph-meter': { label: 'I have no pH meter', hint: 'Presk stops asking and uses usual values' },
+  'no-acid-kit': { label: 'I have no acid kit', hint: 'Presk stops asking, and you correct by taste' },
   'measure': { label: 'Measure', hint: '' },
   'drink-it': { label: 'Drink it', hint: '' },
   'vinegar': { label: 'Make vinegar', hint: 'far away from the cellar' },
   'top-up-with-it': { label: 'Top up with it', hint: '' },
   'pour-away': { label: 'Pour it away', hint: '' },
-  'bottle-anyway': { label: 'Bottle it anyway', hint: 'Presk notes what was open' }
+  'bottle-anyway': { label: 'Bottle it anyway', hint: 'Presk notes what was open' },
+  'do-it': { label: 'Do it now', hint: '' },
+  'done-otherwise': { label: 'Done another way', hint: '' },
+  'much-later': { label: 'Ask in two weeks', hint: '' },
+  'leave-it-out': { label: 'Leave it out', hint: 'Presk does not ask for this again' }
 }

@@ -8,7 +8,7 @@ const props = defineProps<{
   sparkling?: boolean
 }>()
 
-/** So many are drawn one by one; of more each drawing stands for a dozen, or for a gross. */
+/** So many are drawn one by one; of more, each drawing is a dozen, or a gross. */
 const MOST = 36
 const [WIDEST, WIDTH, HEIGHT, GAP] = [9, 20, 62, 3]
 const each = computed(() => [1, 12, 144].find((n) => props.filled / n <= MOST) ?? Math.ceil(props.filled / MOST))
@@ -50,7 +50,7 @@ const outline = computed(() => {
 })
 const words = computed(
   () => `${props.left} of ${props.filled} ${props.filled === 1 ? 'bottle' : 'bottles'} `
-    + `left${each.value > 1 ? `; each drawn stands for ${each.value}` : ''}`
+    + `left${each.value > 1 ? `; each one drawn is ${each.value}` : ''}`
 )
 </script>
 

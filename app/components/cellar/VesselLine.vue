@@ -25,7 +25,7 @@ const clean = computed(() => {
   if (cleanedAt) return `Cleaned ${sayWhen(cleanedAt, now.value)}, not sanitised`
   return used ? 'Not cleaned' : 'Not used yet'
 })
-/** What stood in it last, and how clean it is since. */
+/** What was in it last, and how clean it is since. */
 const past = computed(() => {
   const { lastHeld, sulphuredAt } = v.value
   const held = lastHeld ? [`Held ${lastHeld.name} until ${sayWhen(lastHeld.until, now.value)}`] : []

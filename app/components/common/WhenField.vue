@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { clockMs } from '~/data/clock'
 import { fromDate, getLocalTimeZone, toCalendarDateTime } from '@internationalized/date'
 
 /** When it happened: now, unless the person says otherwise. An ISO instant, or nothing for now. */
@@ -9,15 +10,15 @@ const zone = getLocalTimeZone()
 
 /** In the person's own zone; the ledger keeps the instant. */
 const local = computed({
-  get: () => toCalendarDateTime(fromDate(at.value ? new Date(at.value) : new Date(), zone)),
+  get: () => toCalendarDateTime(fromDate(at.value ? new Date(at.value) : new Date(clockMs()), zone)),
   set: (value) => {
     if (value) at.value = value.toDate(zone).toISOString()
   }
 })
-const ahead = computed(() => at.value !== undefined && Date.parse(at.value) > Date.now() + 60_000)
+const ahead = computed(() => at.value !== undefined && Date.parse(at.value) > clockMs() + 60_000)
 function begin() {
   open.value = true
-  at.value ??= new Date(Math.floor(Date.now() / 60_000) * 60_000).toISOString()
+  at.value ??= new Date(Math.floor(clockMs() / 60_000) * 60_000).toISOString()
 }
 function backToNow() {
   at.value = undefined

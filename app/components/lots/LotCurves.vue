@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { sayClock, sayDayOf, sayPoint } from '~/wording/days'
+import { clockMs } from '~/data/clock'
 import type { ApexOptions } from 'apexcharts'
 import type { LotView } from '~~/core/ledger'
 import { fromCelsius } from '~~/core/units'
@@ -50,10 +52,9 @@ const open = (seriesIndex: number, index: number) => {
   if (id) emit('entry', id)
 }
 interface At { seriesIndex: number, dataPointIndex: number }
-const ROW_TIME = { weekday: 'short', day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' } as const
 const tip = (seriesIndex: number, index: number): string => {
   const { gravity, marks, ahead } = curves
-  const at = (x: number) => new Date(x).toLocaleString('en-GB', { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' })
+  const at = sayPoint
   if (seriesIndex === 3) return `<b>${at(marks.value[index]!.x)}</b><br>${escaped(marks.value[index]!.text)}`
   const p = gravity.value[index]
   if (seriesIndex === 2 && p) return `<b>${at(p.x)}</b><br>${p.y.toFixed(decimals.value)} measured${p.doubtful ? ', doubtful' : ''}`
@@ -83,7 +84,7 @@ const gravityOptions = computed<ApexOptions>(() => {
     },
     xaxis: timeAxis.value,
     yaxis: { ...gravityAxis.value, labels: { minWidth: 44, formatter: (v: number) => v.toFixed(decimals.value) } },
-    annotations: { xaxis: [{ x: Date.now(), borderColor: c.ink, strokeDashArray: 2 }] },
+    annotations: { xaxis: [{ x: clockMs(), borderColor: c.ink, strokeDashArray: 2 }] },
     tooltip: {
       shared: false,
       intersect: true,
@@ -108,7 +109,7 @@ const warmOptions = computed<ApexOptions>(() => {
     yaxis: { ...axisAround(values, [2, 5, 10, 20], 4), labels: { minWidth: 44, formatter: (v: number) => v.toFixed(0) } },
     annotations: {
       yaxis: [{ y: degrees(min), y2: degrees(max), fillColor: c.good, opacity: 0.16, borderColor: 'transparent' }],
-      xaxis: [{ x: Date.now(), borderColor: c.ink, strokeDashArray: 2 }]
+      xaxis: [{ x: clockMs(), borderColor: c.ink, strokeDashArray: 2 }]
     },
     tooltip: {
       x: { format: 'd MMM, HH:mm' },
@@ -126,9 +127,9 @@ const words = computed(() => {
 })
 /** The same in rows: what was measured, and what is expected at the next looks. */
 const rows = computed(() => {
-  const at = (x: number) => new Date(x).toLocaleString('en-GB', ROW_TIME)
+  const at = (x: number) => `${sayDayOf(x)}, ${sayClock(x)}`
   const near = (x: number) => curves.temperature.value.find((p) => Math.abs(p.x - x) < 3_600_000)
-  const now = Date.now()
+  const now = clockMs()
   return [
     ...curves.gravity.value.map((p) => ({
       when: at(p.x),

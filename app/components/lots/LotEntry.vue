@@ -8,6 +8,7 @@ import { FORMS } from '~/forms'
 const props = defineProps<{ lot: LotView }>()
 
 const route = useRoute()
+const router = useRouter()
 const logged = useLogged()
 const cellar = useCellarStore()
 const KINDS = {
@@ -33,6 +34,15 @@ watch(
     kind.value = asked() ?? kind.value
   }
 )
+const materials = useMaterials()
+/** What the address says of it: which work was done, what was looked at, or what goes in and how much. */
+const given = computed(() => {
+  const { what, amount } = route.query
+  if (typeof what !== 'string' || kind.value !== asked()) return undefined
+  if (kind.value !== 'addition') return { what }
+  const grams = Number(amount)
+  return materials.card(what) && { material: what, ...(grams > 0 && { actual: grams }) }
+})
 /** Bottles of a wine that is not ready are logged only knowingly, and the ledger says so. */
 const gate = computed(() => (props.lot.plan.sparkling ? 'bottling-sparkling' : 'bottling-still'))
 const { ready, knows, against } = useReadiness(
@@ -44,6 +54,8 @@ let written: ReturnType<typeof against> = []
 watch(knows, (is) => (written = is ? against() : []))
 async function done() {
   logged('Logged')
+  // What the address asked for has been logged: the form is not filled with it a second time.
+  if (given.value) await router.replace({ query: { ...route.query, what: undefined, amount: undefined } })
   // What was open is what was open before the bottling.
   if (kind.value !== 'bottles' || written.length === 0 || !(await cellar.log(written))) return
   written = []
@@ -58,7 +70,15 @@ const items = unchanged(() => kinds.value.map((value) => ({ value, label: FORMS[
   <section id="log" class="log" aria-label="Log something">
     <UTabs v-model="kind" :items="items" variant="link" :content="false" aria-label="What to log" />
     <GateBefore v-if="kind === 'bottles'" v-model="knows" :lot="props.lot" :gate="gate" />
-    <EntryForm v-if="!barred" :key="kind" :type="KINDS[kind]" :lot="props.lot" dated @done="done" />
+    <EntryForm
+      v-if="!barred"
+      :key="`${kind} ${JSON.stringify(given)}`"
+      :type="KINDS[kind]"
+      :lot="props.lot"
+      :given="given"
+      dated
+      @done="done"
+    />
   </section>
 </template>
 

@@ -2,6 +2,7 @@
 import { until } from '@vueuse/core'
 import type { Fact, LotView } from '~~/core/ledger'
 import type { StoryLine } from '~/composables/useStory'
+import { sayWhen } from '~/wording/days'
 import { sayFact } from '~/wording/sentences'
 
 const props = defineProps<{ lot: LotView }>()
@@ -12,7 +13,23 @@ const f = useFormat()
 const message = useMessage()
 const shownCount = ref(40)
 /** One more than is shown, to know whether there are more. */
-const lines = computed(() => story.linesOf(props.lot.id, shownCount.value + 1))
+const KINDS: Record<string, { label: string, of: (fact: Fact) => boolean }> = {
+  all: { label: 'All', of: () => true },
+  readings: { label: 'Readings', of: (x) => x.type === 'reading' },
+  additions: { label: 'Additions', of: (x) => x.type === 'addition' || x.type === 'inoculation' },
+  moves: { label: 'Moves', of: (x) => x.type === 'transfer' || x.type === 'bottling' },
+  notes: { label: 'Notes', of: (x) => x.type === 'observation' || x.type === 'tasting' },
+  work: { label: 'Work', of: (x) => x.type === 'operation' || x.type === 'task-ended' }
+}
+/** Which kind of entry is shown, in the address. */
+const route = useRoute()
+const router = useRouter()
+const kind = computed({
+  get: () => (Object.hasOwn(KINDS, String(route.query.show)) ? String(route.query.show) : 'all'),
+  set: (show) => void router.replace({ query: { ...route.query, show: show === 'all' ? undefined : show } })
+})
+const kinds = Object.entries(KINDS).map(([value, { label }]) => ({ value, label }))
+const lines = computed(() => story.linesOf(props.lot.id, shownCount.value + 1, ({ fact }) => KINDS[kind.value]!.of(fact)))
 const due = computed(() => Math.min(lines.value.length, shownCount.value))
 const drawn = useGradually(() => due.value, 4, 9)
 /** The entry that is being corrected, as it was when that began. */
@@ -50,6 +67,7 @@ async function bringBack(fact: Fact) {
 
 /** Goes to an entry's line, also to one so old that it is not drawn yet. */
 async function show(id: string) {
+  if (kind.value !== 'all') await router.replace({ query: { ...route.query, show: undefined } })
   const place = story.linesOf(props.lot.id, Infinity).findIndex((l) => l.id === id)
   if (place >= shownCount.value) shownCount.value = place + 10
   await until(drawn).toMatch((n) => n > place)
@@ -77,6 +95,9 @@ function before(line: StoryLine): string {
 <template>
   <div>
     <h2>History</h2>
+    <OneOfRow v-model="kind" label="Show in the history" :items="kinds" class="noprint my-2" />
+    <p v-if="lot.rackedAt && kind === 'moves'" class="soft small">Last racked {{ sayWhen(lot.rackedAt, lot.asOf) }}.</p>
+    <p v-if="lines.length === 0" class="soft">Nothing of this kind yet.</p>
     <ol class="lines" :aria-busy="drawn < due">
       <!-- Each line a part of its own: an entry changes one of hundreds, and only that is drawn anew. -->
       <LotLedgerLine

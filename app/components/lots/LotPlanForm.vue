@@ -1,20 +1,20 @@
 <script setup lang="ts">
-import { type Draft, type Fact, type LotPlan, type LotView, isMust, planOf } from '~~/core/ledger'
-import { FINISH, LEES_SCHOOL, MALOLACTIC, NUTRIENT_SCHOOL, OAK_READY, PRESS_SCHOOL, SULPHITE_SCHOOL, YEAST_SCHOOL } from '~/wording/plan'
+import { type LotView, planOf, unusualIn } from '~~/core/ledger'
+import { fact } from '~~/core/drafts'
+import { newId } from '~/data/ids'
+import { FINISH, MALOLACTIC } from '~/wording/plan'
 
-/** The plan of the lot; opened, it can be changed. Only what differs from before is written. */
+/** The plan of the lot; opened, it can be changed, and kept under a name. */
 const props = defineProps<{ lot: LotView }>()
 
 const cellar = useCellarStore()
 const logged = useLogged()
 const plan = computed(() => planOf(props.lot))
-const draft = reactive<LotPlan>({ ...planOf(props.lot) })
-watch(plan, (now) => Object.assign(draft, now))
 const open = ref(false)
-const saving = ref(false)
-
-const items = (words: Record<string, string>) => Object.entries(words).map(([value, label]) => ({ value, label }))
-const changed = computed(() => (Object.keys(draft) as (keyof LotPlan)[]).filter((key) => draft[key] !== plan.value[key]))
+const saved = () => {
+  open.value = false
+  logged('Plan saved')
+}
 const short = computed(() =>
   [
     `malolactic ${MALOLACTIC[plan.value.malolactic]}`,
@@ -25,30 +25,20 @@ const short = computed(() =>
   ].join(', ')
 )
 
-const SCHOOLS = computed(
-  () =>
-    [
-      { key: 'sulphite', label: 'Sulphite', words: SULPHITE_SCHOOL },
-      { key: 'yeast', label: 'Yeast', words: YEAST_SCHOOL },
-      { key: 'nutrient', label: 'Nutrient', words: NUTRIENT_SCHOOL },
-      { key: 'lees', label: 'When dry', words: LEES_SCHOOL },
-      ...(draft.oak ? ([{ key: 'oakReady', label: 'Loose oak goes in', words: OAK_READY }] as const) : []),
-      ...(props.lot.style === 'red' ? ([{ key: 'press', label: 'Pressed', words: PRESS_SCHOOL }] as const) : [])
-    ] as const
-)
-
-async function save() {
-  if (changed.value.length === 0) {
-    open.value = false
-    return
-  }
-  saving.value = true
-  const said = Object.fromEntries(changed.value.map((key) => [key, draft[key]]))
-  const written = await cellar.log([{ type: 'lot-planned', lotId: props.lot.id, ...said } as Draft<Fact>])
-  saving.value = false
-  if (!written) return
-  open.value = false
-  logged('Plan saved')
+/** Kept under a name, for the next lot of its kind. */
+const mayKeep = computed(() => props.lot.stream !== 'test' && props.lot.stream !== 'blend')
+const name = ref('')
+const nameless = ref(false)
+async function keep() {
+  nameless.value = name.value.trim() === ''
+  if (nameless.value) return
+  const { id: fromLotId, stream, style } = props.lot
+  const kept = fact('plan-kept', {
+    planId: newId(), name: name.value.trim().slice(0, 80), stream, style, plan: unusualIn(plan.value, style, stream), fromLotId
+  })
+  if (!(await cellar.log([kept]))) return
+  logged(`Plan “${name.value.trim()}” kept`)
+  name.value = ''
 }
 </script>
 
@@ -64,28 +54,21 @@ async function save() {
       ><span class="textlink">{{ open ? 'Close' : 'Change' }}</span>
     </UButton>
     <template #content>
-      <UForm :state="draft" class="fields sheet" @submit="save">
-        <UFormField
-          v-if="lot.stream !== 'kit'"
-          label="Malolactic"
-          name="malolactic"
-          :help="draft.malolactic === 'blocked' ? 'With sulphite, cold and clean racking. Some risk remains in the bottle.' : undefined"
-        >
-          <USelect v-model="draft.malolactic" :items="items(MALOLACTIC)" class="w-full" />
-        </UFormField>
-        <p v-else class="soft">A kit has no malolactic: its acid is adjusted, and it often contains sulphite.</p>
-        <UFormField label="Sweetness" name="finish"><USelect v-model="draft.finish" :items="items(FINISH)" class="w-full" /></UFormField>
-        <UFormField v-for="s in SCHOOLS" :key="s.key" :label="s.label" :name="s.key"
-        ><USelect v-model="draft[s.key]" :items="items(s.words)" class="w-full"
-        /></UFormField>
-        <div class="switches">
-          <USwitch v-model="draft.cold" label="Cold winter, or weeks in the cold" /><USwitch v-model="draft.oak" label="Oak" /><USwitch
-            v-model="draft.sparkling"
-            label="Sparkling"
-          /><USwitch v-if="lot.style === 'red' && isMust(lot)" v-model="draft.heated" label="Fruit heated for colour" />
-        </div>
-        <UButton type="submit" size="lg" :loading="saving" :disabled="changed.length === 0">Save plan</UButton>
-      </UForm>
+      <div class="sheet p-4">
+        <p v-if="lot.stream === 'kit'" class="soft mb-3">A kit has no malolactic: its acid is adjusted, and it often contains sulphite.</p>
+        <EntryForm type="lot-planned" :lot="lot" send="Save plan" @done="saved" />
+      </div>
+      <form v-if="mayKeep" class="keep" novalidate @submit.prevent="keep">
+        <TextField
+          v-model="name"
+          label="Keep this plan for later lots"
+          placeholder="a name for it"
+          :maxlength="80"
+          :error="nameless && !name.trim() ? 'A plan needs a name.' : undefined"
+        />
+        <UButton type="submit" variant="outline" size="lg">Keep plan</UButton>
+        <NuxtLink to="/lots/plans" class="textlink">Kept plans</NuxtLink>
+      </form>
     </template>
   </UCollapsible>
 </template>
@@ -106,21 +89,11 @@ async function save() {
   cursor: pointer;
   border-top: 1.5px solid var(--line);
 }
-.fields {
-  display: grid;
-  grid-template-columns: repeat(2, minmax(0, 1fr));
-  gap: 14px 20px;
-  padding: 16px;
-}
-.switches {
-  grid-column: 1 / -1;
+.keep {
   display: flex;
   flex-wrap: wrap;
-  gap: 12px 28px;
-}
-@media (max-width: 640px) {
-  .fields {
-    grid-template-columns: minmax(0, 1fr);
-  }
+  gap: 10px 16px;
+  align-items: end;
+  padding: 14px 16px 4px;
 }
 </style>

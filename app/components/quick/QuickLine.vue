@@ -9,7 +9,7 @@ const logged = useLogged()
 const now = useNow()
 const quick = useQuickLine()
 const { line, chosen, place, read, lots, lot, logs, understood, doubts, large, future, ready, goesTo } = quick
-const { found, isQuestion } = useFind(line)
+const { found, meant, isQuestion } = useFind(line)
 /** A question is answered and logs nothing. */
 const asks = computed(() => isQuestion(line.value) || (found.value.length > 0 && lots.value.length === 0 && !goesTo.value))
 const FOUND: Record<FindKind, string> = {
@@ -142,8 +142,12 @@ async function openMove() {
             Or a question: <b>when did I rack the grenache</b>.
           </p>
           <p v-if="asks && !isQuestion(line) && /\d/.test(line)" class="message">
-            No lot or vessel has that name, so this is not logged. Start with one.
+            No lot or vessel has that name, so this is not logged.
+            <template v-if="!meant">Start with one.</template>
           </p>
+          <div v-if="asks && meant && !isQuestion(line) && /\d/.test(line)">
+            <UButton variant="outline" @click="line = line.replace(meant.typed, meant.name)">I meant {{ meant.name }}</UButton>
+          </div>
           <p v-if="asks && found.length === 0">Nothing found. Try fewer or other words.</p>
           <section v-if="found.length && (asks || logs.drafts.length === 0)" aria-labelledby="found">
             <h3 id="found">Found</h3>

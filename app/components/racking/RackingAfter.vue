@@ -17,7 +17,7 @@ function likest(lot: LotView) {
   const wine = toppingWines(lot, cellar.lots, cellar.state.vessels, now.value).find((t) => !t.barred && !chosen.has(t.lotId))
   return wine && { name: cellar.lotOf(wine.lotId)?.name ?? '', like: sayLikeness(wine.likeness) }
 }
-const stands = computed(() => {
+const filled = computed(() => {
   const by = new Map<string, { wineId: string, litres: number }>()
   for (const s of props.plan.after) by.set(s.vesselId, { wineId: s.wineId, litres: (by.get(s.vesselId)?.litres ?? 0) + s.litres })
   return [...by].flatMap(([vesselId, { wineId, litres }]) => {
@@ -30,7 +30,7 @@ const stands = computed(() => {
 
 <template>
   <ul>
-    <li v-for="s in stands" :key="s.vessel.id">
+    <li v-for="s in filled" :key="s.vessel.id">
       <VesselDrawing
         :kind="s.vessel.kind"
         :capacity-l="s.vessel.capacityL"

@@ -1,10 +1,18 @@
 <script setup lang="ts">
 import type { SeasonRow } from '~/composables/useSeason'
-import { sayDayOf } from '~/wording/days'
-import { STEP } from '~/wording/way'
+import type { WayStepCode } from '~~/core/ledger'
+import { dayHere, sayDayOf } from '~/wording/days'
+import { STEP, sayWindow } from '~/wording/way'
 
 /** One lot's line: dots for what was done, bars for the window of what comes, today across all. */
-const props = defineProps<{ row: SeasonRow, placeOf: (at: string | number) => number, months: readonly { at: number }[] }>()
+const props = defineProps<{
+  row: SeasonRow
+  placeOf: (at: string | number) => number
+  months: readonly { at: number }[]
+  range: { from: number, to: number }
+}>()
+/** A step was dragged to a day. Without a pointer the list of steps does the same. */
+const emit = defineEmits<{ move: [code: WayStepCode, day: string] }>()
 const now = useNow()
 const clamp = (x: number) => Math.min(100, Math.max(0, x))
 const colour = computed(() => wineColour(props.row.lot))
@@ -24,10 +32,39 @@ const ahead = computed(() =>
           from: clamp(from),
           width: Math.max(0.8, clamp(to) - clamp(from)),
           likely,
-          title: `${STEP[s.code].label}: ${sayDayOf(s.earliest)} to ${sayDayOf(s.latest)}`
+          title: `${STEP[s.code].label}: ${sayWindow(s)}`
         }]
   })
 )
+/** What an earlier year did, as many days after its start. */
+const then = computed(() => (props.row.before?.done ?? []).flatMap(({ code, at: when }) => {
+  const at = props.placeOf(when)
+  return at >= 0 && at <= 100 ? [{ code, at, title: `${props.row.before!.name}: ${STEP[code].done}` }] : []
+}))
+const track = useTemplateRef<HTMLElement>('track')
+const dragged = ref<{ code: WayStepCode, from: number, at: number }>()
+function grab(event: PointerEvent, s: { code: WayStepCode, likely: number }) {
+  (event.currentTarget as HTMLElement).setPointerCapture(event.pointerId)
+  dragged.value = { code: s.code, from: event.clientX, at: s.likely }
+}
+/** Where the finger is, as a place on the line, %. */
+const under = (event: PointerEvent) => {
+  const box = track.value!.getBoundingClientRect()
+  return clamp(((event.clientX - box.left) / box.width) * 100)
+}
+function pull(event: PointerEvent) {
+  if (dragged.value) dragged.value.at = under(event)
+}
+/** Less than a finger's tremble is a tap. */
+const TREMBLE_PX = 6
+function drop(event: PointerEvent) {
+  const held = dragged.value
+  dragged.value = undefined
+  if (!held || Math.abs(event.clientX - held.from) < TREMBLE_PX) return
+  const { from, to } = props.range
+  emit('move', held.code, dayHere(from + (under(event) / 100) * (to - from)))
+}
+const sayUnder = (at: number) => sayDayOf(props.range.from + (at / 100) * (props.range.to - props.range.from))
 /** From where it began to the end of its way. */
 const life = computed(() => {
   const from = clamp(props.placeOf(props.row.lot.startedAt))
@@ -36,7 +73,7 @@ const life = computed(() => {
 </script>
 
 <template>
-  <div class="track" aria-hidden="true">
+  <div ref="track" class="track" aria-hidden="true">
     <i v-for="m in months" :key="m.at" class="month" :style="{ left: `${m.at}%` }" />
     <span class="life" :style="{ ...life, background: colour }" />
     <span
@@ -46,7 +83,13 @@ const life = computed(() => {
       :class="{ next: s.code === row.next?.code, bottle: s.code === 'bottled' }"
       :style="{ left: `${s.from}%`, width: `${s.width}%` }"
       :title="s.title"
+      @pointerdown="grab($event, s)"
+      @pointermove="pull"
+      @pointerup="drop"
+      @pointercancel="dragged = undefined"
     />
+    <span v-for="t in then" :key="`t${t.code}`" class="then" :style="{ left: `${t.at}%` }" :title="t.title" />
+    <b v-if="dragged" class="held" :class="{ left: dragged.at > 70 }" :style="{ left: `${dragged.at}%` }">{{ sayUnder(dragged.at) }}</b>
     <span
       v-for="s in ahead.filter((a) => a.likely <= 100)"
       :key="`l${s.code}`"
@@ -89,6 +132,11 @@ const life = computed(() => {
   border-radius: 6px;
   background: color-mix(in srgb, var(--skin) 12%, transparent);
 }
+/* Up and down still scrolls the page under a thumb. */
+.window {
+  cursor: grab;
+  touch-action: pan-y;
+}
 .window.next {
   background: color-mix(in srgb, var(--skin) 38%, transparent);
 }
@@ -105,6 +153,28 @@ const life = computed(() => {
   margin-left: -1px;
   background: var(--skin);
   opacity: 0.75;
+}
+.then {
+  bottom: 2px;
+  width: 7px;
+  height: 7px;
+  margin-left: -3.5px;
+  border-radius: 50%;
+  border: 1.5px solid var(--ink-soft);
+}
+.held {
+  top: 0;
+  bottom: 0;
+  padding: 6px 8px;
+  border-left: 2px solid var(--skin);
+  color: var(--skin);
+  white-space: nowrap;
+  pointer-events: none;
+}
+.held.left {
+  transform: translateX(-100%);
+  border-left: 0;
+  border-right: 2px solid var(--skin);
 }
 .done {
   top: 12px;

@@ -30,9 +30,26 @@ function what(p: ShelfPlace): string {
   const place = p.assumed ? ', no vessel named' : ` in ${p.vessel}`
   return `${p.lot.name}, ${f.words(f.volume(p.litres))}${place}${p.number ? `: ${shelf.titleOf(p.lot.id)}` : ''}`
 }
+/** One stop for the Tab key, where one is or was last; the arrow keys go along. */
+const focused = ref<string>()
+const tabStop = computed(() => {
+  const all = shelf.shown.value
+  return (all.find((p) => p.key === focused.value) ?? all.find((p) => p.lot && p.lot.id === current.value) ?? all[0])?.key
+})
+const row = ref<HTMLElement>()
+const STEPS: Record<string, number> = { ArrowLeft: -1, ArrowRight: 1, Home: -Infinity, End: Infinity }
+function alongShelf(event: KeyboardEvent) {
+  const by = STEPS[event.key]
+  if (by === undefined) return
+  event.preventDefault()
+  const links = [...(row.value?.querySelectorAll('a') ?? [])]
+  const at = links.indexOf(document.activeElement as HTMLAnchorElement)
+  links[Math.min(links.length - 1, Math.max(0, at + by))]?.focus()
+}
 /** A place is drawn again only when it looks different: an entry for one vessel leaves forty as they are. */
 const looks = (p: ShelfPlace) => [
-  what(p), p.number, p.litres, p.capacityL, p.kind, p.lot?.id, p.lot && wineColour(p.lot), p.lot?.id === current.value, pxPerDm.value
+  what(p), p.number, p.litres, p.capacityL, p.kind, p.lot?.id, p.lot && wineColour(p.lot), p.lot?.id === current.value, pxPerDm.value,
+  p.key === tabStop.value
 ]
 </script>
 
@@ -45,14 +62,16 @@ const looks = (p: ShelfPlace) => [
       :groups="shelf.groups.value"
     />
     <ScrollRow>
-      <ul>
+      <ul ref="row" @keydown="alongShelf">
         <li v-for="p in shelf.shown.value" :key="p.key" v-memo="looks(p)">
           <NuxtLink
             :to="p.lot ? `/lots/${p.lot.id}` : '/cellar'"
             :class="{ here: p.lot && p.lot.id === current, empty: !p.lot }"
             :aria-label="what(p)"
+            :tabindex="p.key === tabStop ? 0 : -1"
+            @focus="focused = p.key"
           >
-            <span class="stand">
+            <span class="place">
               <VesselDrawing
                 :kind="p.kind"
                 :capacity-l="p.capacityL"
@@ -111,7 +130,7 @@ a {
 a:focus-visible {
   outline-offset: -3px;
 }
-.stand {
+.place {
   position: relative;
   align-self: end;
   justify-self: center;
@@ -194,7 +213,7 @@ a:focus-visible {
   border-bottom: 4px solid transparent;
   border-radius: 8px 8px 0 0;
 }
-.low .stand {
+.low .place {
   margin-bottom: 5px;
 }
 .low .tag {

@@ -5,13 +5,15 @@ import { LARGEST_FILE_BYTES } from '~/data/limits'
 import { chosenFile } from '~/data/chosen-file'
 import { type EntryOf, restatedValue } from '~~/core/ledger'
 import { ledgerCsv, ledgerLines, readingsCsv } from '~/data/csv'
-import { downloadCellar, downloadText } from '~/data/download'
+import { downloadCellar, downloadText, fileNameOf } from '~/data/download'
 import { dayHere, sayLongDay } from '~/wording/days'
+import { toCellarFile } from '~/data/to-cellar-file'
 import { sayDoubt, sayFileProblem } from '~/wording/problems'
 import { sayFact } from '~/wording/sentences'
 
 const cellar = useCellarStore()
 const settings = useSettingsStore()
+const cellarName = useCellarName()
 const message = useMessage()
 const problem = ref<string>()
 const found = shallowRef<Reviewed>()
@@ -19,11 +21,30 @@ const found = shallowRef<Reviewed>()
 const wanted = ref<string[]>([])
 
 async function exportAll() {
-  downloadCellar(cellar.isDemo ? 'The Larkrise cellar' : settings.values.cellarName || 'My cellar', await cellar.allEntries())
+  downloadCellar(cellarName.value, await cellar.allEntries())
   lastExport.value = new Date().toISOString()
   since.value = 0
   void cellar.meta.set('lastExport', lastExport.value).catch(() => undefined)
 }
+
+/** To another device or a friend, through what the system offers; only where it can. */
+type Shares = { canShare?: (data: { files: File[] }) => boolean, share?: (data: { files: File[], title: string }) => Promise<void> }
+const canSend = computed(() => {
+  const probe = new File(['{}'], 'cellar.json', { type: 'application/json' })
+  return (navigator as Shares).canShare?.({ files: [probe] }) ?? false
+})
+async function send() {
+  const name = cellarName.value
+  const text = JSON.stringify(toCellarFile(name, await cellar.allEntries(), new Date().toISOString()))
+  const file = new File([text], fileNameOf(name, new Date()), { type: 'application/json' })
+  // Closed without choosing anybody is no problem.
+  await (navigator as Shares).share?.({ files: [file], title: name }).catch(() => undefined)
+}
+/** A cellar file that was opened from the system starts Presk here. */
+type Launches = { launchQueue?: { setConsumer: (take: (asked: { files?: FileSystemFileHandle[] }) => void) => void } }
+onMounted(() => (globalThis as Launches).launchQueue?.setConsumer(({ files }) => {
+  if (files?.[0]) void files[0].getFile().then(read)
+}))
 
 const story = useStory()
 const f = useFormat()
@@ -45,6 +66,30 @@ const exportLedger = async () =>
   )
 /** For scripts: an entry a line, as it is stored. */
 const exportLines = async () => downloadText(ledgerLines(await cellar.allEntries()), `ledger-${stamp()}.jsonl`, 'application/jsonl')
+/** A table a kind, for a spreadsheet. */
+async function exportTable(kind: 'lots' | 'additions' | 'moves' | 'bottles' | 'vessels') {
+  const t = await import('~/data/tables')
+  const entries = await cellar.allEntries()
+  const names = { ...story.names, material: story.names.material }
+  const csv = {
+    lots: () => t.lotsCsv(cellar.lots),
+    additions: () => t.additionsCsv(entries, names),
+    moves: () => t.movesCsv(entries, names),
+    bottles: () => t.bottlesCsv(entries, names),
+    vessels: () => t.vesselsCsv(cellar.state.vessels.values(), story.names.lot)
+  }[kind]()
+  downloadText(csv, `${kind}-${stamp()}.csv`, 'text/csv')
+}
+const tables = [
+  { label: 'Lots as CSV', onSelect: () => void exportTable('lots') },
+  { label: 'Readings as CSV', onSelect: () => void exportReadings() },
+  { label: 'Additions as CSV', onSelect: () => void exportTable('additions') },
+  { label: 'Moves as CSV', onSelect: () => void exportTable('moves') },
+  { label: 'Bottles as CSV', onSelect: () => void exportTable('bottles') },
+  { label: 'Vessels as CSV', onSelect: () => void exportTable('vessels') },
+  { label: 'All entries as CSV', onSelect: () => void exportLedger() },
+  { label: 'All entries as JSON Lines', onSelect: () => void exportLines() }
+]
 const since = ref(0)
 const lastExport = ref<string>()
 onMounted(async () => {
@@ -81,7 +126,7 @@ async function takeIn() {
   if (!found.value) return
   const written = await cellar.takeReviewed(doubts.value.map((d) => d.entryId).filter((id) => !wanted.value.includes(id)))
   if (!written) return
-  settings.change({ asked: true, ...(!settings.values.cellarName && !cellar.isDemo && { cellarName: found.value.name }) })
+  settings.change({ asked: true, ...(!settings.values.cellarName && cellar.which === 'own' && { cellarName: found.value.name }) })
   message({ title: `${counted(written.length, 'entry', 'entries')} imported`, color: 'primary' })
   found.value = undefined
 }
@@ -93,9 +138,12 @@ async function takeIn() {
     <p>Your data is stored in this browser, on this device. Export it now and then, and keep the file somewhere else.</p>
     <div class="row">
       <UButton size="xl" icon="i-lucide-download" :disabled="cellar.factCount === 0" @click="exportAll">Export the cellar</UButton>
-      <UButton size="lg" variant="outline" :disabled="cellar.factCount === 0" @click="exportReadings">Readings as CSV</UButton>
-      <UButton size="lg" variant="outline" :disabled="cellar.factCount === 0" @click="exportLedger">All entries as CSV</UButton>
-      <UButton size="lg" variant="outline" :disabled="cellar.factCount === 0" @click="exportLines">All entries as JSON Lines</UButton>
+      <UButton v-if="canSend" size="lg" variant="outline" icon="i-lucide-share-2" :disabled="cellar.factCount === 0" @click="send">
+        Send the cellar
+      </UButton>
+      <UDropdownMenu :items="tables" :content="{ align: 'start' }">
+        <UButton size="lg" variant="outline" icon="i-lucide-table" :disabled="cellar.factCount === 0">Tables</UButton>
+      </UDropdownMenu>
       <span class="soft"
       >{{ counted(cellar.factCount, 'entry', 'entries') }}, {{ counted(cellar.lots.length, 'lot') }}; the export is one JSON file;
         <a href="/api/schema/cellar" class="textlink">see its schema</a></span
@@ -146,7 +194,9 @@ async function takeIn() {
         </div>
       </div>
     </div>
+    <FolderKept @restore="read" />
     <TableImport v-if="cellar.lots.length" />
+    <CellarsHeld />
     <h2>The demo</h2>
     <p class="row">
       <template v-if="cellar.isDemo">

@@ -16,13 +16,15 @@ const props = defineProps<{
   /** The worst that is wrong with the lot, and how much else. */
   alert?: { said: Said, more: number } | undefined
 }>()
-const { end } = useEnding()
+const { end, did } = useEnding()
 /** The menu is large, and comes when it is first asked for. */
 const asked = ref(false)
 const otherwise = computed(() => `Otherwise: ${props.said.words.title}, ${props.lot.name}`)
 const task = computed(() => (props.number !== undefined && 'finding' in props.said ? props.said : undefined))
 /** A decision is answered here. Where there is one thing to do, the ways round it are in the menu. */
 const decides = computed(() => (task.value?.finding.waysOut?.length ?? 0) > 0)
+/** Done just as it says: one tap. */
+const oneTap = computed(() => (task.value?.finding.logs?.length ? task.value.words.did : undefined))
 const minutes = computed(() => (task.value && !decides.value ? task.value.finding.minutes : undefined))
 </script>
 
@@ -40,9 +42,14 @@ const minutes = computed(() => (task.value && !decides.value ? task.value.findin
       <WaysOut v-if="task && decides" class="mt-1" :finding="task.finding" :of="lot.name" />
     </div>
     <span v-if="task" class="acts">
-      <UButton v-if="!decides && task.to && task.words.action" :to="task.to" :aria-label="`${task.words.action}: ${lot.name}`">{{
-        task.words.action
-      }}</UButton>
+      <UButton v-if="!decides && oneTap" :aria-label="`${oneTap}: ${lot.name}`" @click="did(task)">{{ oneTap }}</UButton>
+      <UButton
+        v-if="!decides && task.to && task.words.action"
+        :to="task.to"
+        :variant="oneTap ? 'outline' : 'solid'"
+        :class="{ second: oneTap }"
+        :aria-label="`${task.words.action}: ${lot.name}`"
+      >{{ task.words.action }}</UButton>
       <UButton
         variant="ghost"
         color="neutral"
@@ -124,8 +131,10 @@ h2 {
 }
 .acts {
   display: flex;
+  flex-wrap: wrap;
+  justify-content: flex-end;
   align-items: center;
-  gap: 2px;
+  gap: 2px 6px;
 }
 .rest h2 {
   font-weight: 500;
@@ -139,6 +148,11 @@ h2 {
   .acts {
     grid-column: 2;
     justify-self: start;
+    justify-content: flex-start;
+  }
+  /* It is in the menu as well. */
+  .second {
+    display: none;
   }
   .one {
     display: none;

@@ -1,6 +1,6 @@
 <script setup lang="ts">
+import { sayMinutes, counted } from '~/wording/count'
 import { type SittingCode, sittingsOf } from '~~/core/way'
-import { counted } from '~/wording/count'
 import { SITTING } from '~/wording/way'
 
 /** What is to be done now, gathered into what is done in one go; a tap shows the tasks of one of them. */
@@ -12,8 +12,6 @@ const sittings = computed(() => {
   const due = floor.items.value.flatMap((item) => item.tasks.map((t) => t.finding)).filter((t) => t.urgency !== 'wait')
   return due.length < FROM_TASKS ? [] : sittingsOf(due)
 })
-const sayMinutes = (minutes: number) =>
-  (minutes < 90 ? `${Math.round(minutes / 5) * 5} min` : `${(Math.round(minutes / 30) / 2).toString()} h`)
 const choose = (code: SittingCode) => (chosen.value = chosen.value === code ? undefined : code)
 </script>
 

@@ -1,9 +1,11 @@
 <script setup lang="ts">
 const settings = useSettingsStore()
 const cellar = useCellarStore()
-const system = ref(settings.values.system)
-const temperature = ref(settings.values.temperature)
-const sugar = ref(settings.values.sugar)
+/** What the browser's language suggests; the person says whether it is right. */
+const american = /^en-US$|^es-US$/i.test(navigator.language) && !settings.values.asked
+const system = ref(american ? 'US' as const : settings.values.system)
+const temperature = ref(american ? '°F' as const : settings.values.temperature)
+const sugar = ref(american ? 'SG' as const : settings.values.sugar)
 const name = ref(settings.values.cellarName)
 
 watch(system, (now) => {
@@ -27,8 +29,8 @@ async function lookRound() {
 }
 const SYSTEMS = [
   { value: 'metric', label: 'Metric', hint: 'litres, kilograms' },
-  { value: 'US', label: 'US', hint: 'US gallons of 3.785 L, pounds' },
-  { value: 'imperial', label: 'Imperial', hint: 'gallons of 4.546 L, pounds' }
+  { value: 'US', label: 'US', hint: 'gallons, quarts, pounds' },
+  { value: 'imperial', label: 'Imperial', hint: 'imperial gallons, pints, pounds' }
 ] as const
 </script>
 

@@ -55,7 +55,7 @@ export const bottlingForm: EntryForm<'bottling'> = {
       label: 'Closed with',
       items: closureItems(cellar.cards, lot?.plan.sparkling === true, text(values, 'closure'))
     },
-    { as: 'words', key: 'place', label: 'Where they lie' }
+    { as: 'words', key: 'place', label: 'Where they are stored' }
   ],
   blank: ({ lot }) => ({ bottle: lot?.plan.sparkling ? 'sparkling-bottle-750' : 'bottle-750', closure: '', place: '' }),
   from: (e) => ({

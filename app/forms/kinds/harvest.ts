@@ -1,3 +1,4 @@
+import { clockMs } from '~/data/clock'
 import { fact } from '~~/core/drafts'
 import type { EntryOf } from '~~/core/ledger'
 import { newId } from '~/data/ids'
@@ -36,7 +37,7 @@ export const arrivalExpectedForm: EntryForm<'arrival-expected'> = {
         },
     { as: 'day', key: 'on', label: 'Expected on' }
   ],
-  blank: () => ({ name: '', stream: 'fresh', style: 'red', on: dayHereAfter(Date.now(), 3) }),
+  blank: () => ({ name: '', stream: 'fresh', style: 'red', on: dayHereAfter(clockMs(), 3) }),
   from: (e) => ({ name: e.name, stream: e.stream, style: e.style, massKg: e.massKg, volumeL: e.volumeL, on: e.on }),
   draft(values, _context, before) {
     const [name, on] = [text(values, 'name'), text(values, 'on')]

@@ -1,7 +1,6 @@
 import { fact } from '~~/core/drafts'
-import { ALCOHOLIC, type EntryOf, type LotPlan, planOf } from '~~/core/ledger'
+import { ALCOHOLIC, type EntryOf } from '~~/core/ledger'
 import { ALCOHOLIC_WORD, STREAM, STYLE } from '~/wording/terms'
-import { FINISH, LEES_SCHOOL, MALOLACTIC, NUTRIENT_SCHOOL, OAK_READY, PRESS_SCHOOL, SULPHITE_SCHOOL, YEAST_SCHOOL } from '~/wording/plan'
 import { type EntryForm, choices, inMass, inVolume, lotOf, number, orNone, text, wanting } from '../spec'
 
 const litres = { min: 0, max: 100_000, words: 'Between 0 and 100,000 litres.' }
@@ -79,75 +78,6 @@ export const lotStartedForm: EntryForm<'lot-started'> = {
 function optional(was: Omit<EntryOf<'lot-started'>, 'id' | 'device' | 'written' | 'type'>) {
   const { vesselId, kit, arrivalId, onSkins, ...rest } = was
   return { ...rest, vesselId, kit, arrivalId, onSkins }
-}
-
-const SWITCHES = {
-  cold: 'Cold winter, or weeks in the cold',
-  oak: 'Oak',
-  sparkling: 'Sparkling',
-  heated: 'Fruit heated for colour'
-} as const
-const SCHOOLS = {
-  malolactic: MALOLACTIC,
-  finish: FINISH,
-  sulphite: SULPHITE_SCHOOL,
-  yeast: YEAST_SCHOOL,
-  nutrient: NUTRIENT_SCHOOL,
-  press: PRESS_SCHOOL,
-  lees: LEES_SCHOOL,
-  oakReady: OAK_READY
-} as const
-const SCHOOL_LABEL: Record<keyof typeof SCHOOLS, string> = {
-  malolactic: 'Malolactic',
-  finish: 'Sweetness',
-  sulphite: 'Sulphite',
-  yeast: 'Yeast',
-  nutrient: 'Nutrient',
-  press: 'Pressed',
-  lees: 'When dry',
-  oakReady: 'Loose oak goes in'
-}
-
-export const lotPlannedForm: EntryForm<'lot-planned'> = {
-  type: 'lot-planned',
-  title: 'Plan',
-  fields: (_values, { lot }) => [
-    ...(Object.keys(SCHOOLS) as (keyof typeof SCHOOLS)[])
-      .filter((key) => !(key === 'malolactic' && lot?.stream === 'kit') && !(key === 'press' && lot?.style !== 'red'))
-      .map((key) => ({ as: 'choice', key, label: SCHOOL_LABEL[key], items: choices(SCHOOLS[key] as Record<string, string>) }) as const),
-    ...Object.entries(SWITCHES)
-      .filter(([key]) => key !== 'heated' || lot?.style === 'red')
-      .map(([key, label]) => ({ as: 'switch', key, label, wide: true }) as const)
-  ],
-  blank: ({ lot }) => (lot ? { ...planOf(lot) } : {}),
-  from: ({ sugarSteps: _steps, ...e }, { lot }) => ({ ...(lot ? planOf(lot) : {}), ...e }),
-  draft(values, context, before) {
-    const stands: Partial<LotPlan> = before ?? (context.lot ? planOf(context.lot) : {})
-    const keys = [...Object.keys(SCHOOLS), ...Object.keys(SWITCHES)] as (keyof LotPlan)[]
-    // Only what differs from before is said.
-    const said = Object.fromEntries(
-      keys
-        .filter((key) => values[key] !== undefined && (before ? key in before || values[key] !== stands[key] : values[key] !== stands[key]))
-        .map((key) => [key, values[key]])
-    )
-    if (Object.keys(said).length === 0) return wanting('finish', 'Nothing was changed.')
-    const open = {
-      malolactic: undefined,
-      cold: undefined,
-      finish: undefined,
-      sparkling: undefined,
-      oak: undefined,
-      sulphite: undefined,
-      yeast: undefined,
-      nutrient: undefined,
-      press: undefined,
-      heated: undefined,
-      lees: undefined,
-      oakReady: undefined,
-      sugarSteps: before?.sugarSteps
-    }
-    return fact('lot-planned', { lotId: before?.lotId ?? lotOf(context), ...open, ...(said as Partial<LotPlan>) })
-  }
 }
 
 export const lotAmendedForm: EntryForm<'lot-amended'> = {

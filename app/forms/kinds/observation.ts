@@ -81,7 +81,9 @@ export const observationForm: EntryForm<'observation'> = {
     const [words, photo] = [text(values, 'text'), orNone(text(values, 'photo'))]
     const what = values.what as What
     const said = SCALES[what]?.seen(values as Chosen, before)
-    if (!words && !photo && !said) return wanting('text', 'Write a word or two.')
+    const [scale] = SCALES[what]?.fields ?? []
+    if (!words && !photo && !said)
+      return scale ? wanting(scale.key, 'Choose one, or write a word or two.') : wanting('text', 'Write a word or two.')
     return fact('observation', {
       lotId: before?.lotId ?? lotOf(context),
       what,

@@ -1,6 +1,7 @@
 import { reading, titration } from '~~/core/drafts'
 import type { EntryOf } from '~~/core/ledger'
 import { QUANTITIES, QUANTITY_NAMES, READ_BY, type QuantityName } from '~~/core/quantities'
+import { capital } from '~/wording/findings/say'
 import { QUANTITY } from '~/wording/terms'
 import {
   type EntryForm,
@@ -16,7 +17,6 @@ import {
   wanting
 } from '../spec'
 
-const capital = (words: string) => words.replace(/^[a-z]/, (c) => c.toUpperCase()).replace(/^PH/, 'pH')
 const part = (key: string, label: string, unitLabel: string, min: number, max: number): FieldSpec => ({
   as: 'quantity',
   key,

@@ -43,14 +43,12 @@ useHead({ title: 'Sparkling · Presk' })
         class="wide"
         label="Rated for"
         :field="fields.own"
-        unit-label="bar"
         hint="above the air outside, as the maker says"
       />
       <QuantityField
         label="Pressure wanted"
         :field="fields.target"
-        unit-label="bar"
-        :hint="f.degrees('from 3.5 at 20 °C it is sparkling wine (EU)')"
+        :hint="f.degrees('from 3.5 bar at 20 °C it is sparkling wine (EU)')"
       />
       <QuantityField label="Volume" :field="fields.volume" />
       <QuantityField
@@ -80,7 +78,7 @@ useHead({ title: 'Sparkling · Presk' })
             <tr v-for="b in told.barAt" :key="b.celsius">
               <th scope="row">at {{ f.words(f.temperature(b.celsius)) }}</th>
               <td>
-                <b class="figure">{{ b.bar.toFixed(1) }}</b> bar
+                <b class="figure">{{ f.pressure(b.bar).text }}</b> {{ f.pressure(b.bar).unit }}
               </td>
             </tr>
           </tbody>

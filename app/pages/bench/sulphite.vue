@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { isFermenting, isMust } from '~~/core/ledger'
+import { sulphiteToCome } from '~~/core/stages'
 import { BASE_WINE_MOLECULAR, PKA_CONVENTION, SO2_SHARE, type SulphiteSalt } from '~~/core/sulphite'
 import { addition } from '~~/core/drafts'
 import { SCHOOL, SULPHITE_AIM, saySchool, saySulphiteFinding } from '~/wording/sulphite'
@@ -41,6 +42,8 @@ const TARGETS = computed(() => [
   { value: 0.8, label: '0.8', hint: 'usual for whites' }
 ])
 const saltName = computed(() => materialName(salt.value))
+/** What a kit's packet is still to bring, mg/L. */
+const toCome = computed(() => (lot.value ? sulphiteToCome(lot.value) : 0))
 const saving = ref(false)
 /** Bacteria at work: it is stopped, and gone on with only knowingly. */
 const bacteriaWork = computed(() => bench.malolactic.value === 'under-way' || bench.malolactic.value === 'nearly')
@@ -203,6 +206,10 @@ useHead({ title: 'Sulphite · Presk' })
         >
         <WorkingNote :steps="working" :source="source" />
       </template>
+      <FindingNote v-if="toCome > 0" tone="stop"
+      ><b>This kit brings its own sulphite,</b> about {{ f.words(f.so2(toCome)) }}. Add its packet or this dose, not both.
+        <NuxtLink :to="`/crush/${lot!.id}?step=packets`" class="textlink">Open the packets</NuxtLink></FindingNote
+      >
       <FindingNote v-if="lot && isFermenting(lot)" tone="stop"
       ><b>This lot is fermenting.</b> Sulphite slows the yeast, and most of it binds at once. Add none until the wine is dry.</FindingNote
       >

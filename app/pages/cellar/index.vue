@@ -54,6 +54,7 @@ useHead({ title: 'Cellar · Presk' })
     <section class="grid gap-6 content-start">
       <div class="ways">
         <h1>Cellar</h1>
+        <NuxtLink v-if="vessels.length" to="/cellar/cards" class="textlink">Vessel cards</NuxtLink>
         <UButton v-if="vessels.length" to="/cellar/racking" size="lg" variant="outline">Racking day</UButton>
         <UButton v-if="vessels.length" to="/cellar/bottles" size="lg" variant="outline">Bottles</UButton>
       </div>

@@ -1,77 +1,21 @@
 <script setup lang="ts">
-import type { ApexOptions } from 'apexcharts'
 import { fermentStart } from '~~/core/stages'
-import { axisAround } from '~/composables/useChartClothes'
 
 /** Ferments laid over each other by their day, to compare this one with that. */
 const cellar = useCellarStore()
 const route = useRoute()
 const router = useRouter()
-const { base, colours, mode } = useChartClothes()
-const DAY = 86_400_000
-
-const able = computed(() =>
-  cellar.lots.flatMap((lot) => {
-    const start = fermentStart(lot)
-    const points = (lot.series.sg ?? [])
-      .filter((p) => start && Date.parse(p.at) > Date.parse(start) - 3 * DAY)
-      .map((p) => ({ x: (Date.parse(p.at) - Date.parse(start!)) / DAY, y: p.value }))
-    return start && points.length > 1 ? [{ lot, points }] : []
-  })
-)
+const able = computed(() => cellar.lots.filter((lot) => fermentStart(lot) && (lot.series.sg?.length ?? 0) > 1))
 const chosen = computed({
   get: () => {
     const asked = String(route.query.lots ?? '').split(',').filter(Boolean)
-    const known = able.value.map((a) => a.lot.id)
+    const known = able.value.map((lot) => lot.id)
     return asked.length > 0 ? asked.filter((id) => known.includes(id)) : known.slice(0, 6)
   },
   set: (ids: string[]) => void router.replace({ query: { lots: ids.join(',') } })
 })
-const shown = computed(() => able.value.filter((a) => chosen.value.includes(a.lot.id)))
-const DASH = [0, 7, 2, 12, 4, 9]
-const series = computed(() => shown.value.map((s) => ({ name: s.lot.name, data: s.points })))
-const xs = computed(() => shown.value.flatMap((s) => s.points.map((p) => p.x)))
-const before = computed(() => Math.max(0, Math.ceil(-Math.min(0, ...xs.value))))
-/** Whole days to either side; many of them by twos, so that each mark is a day. */
-const after = computed(() => {
-  const last = Math.max(1, Math.ceil(Math.max(...xs.value)))
-  const [all, step] = [last + before.value, Math.ceil((last + before.value) / 12)]
-  return last + ((step - (all % step)) % step)
-})
-const options = computed<ApexOptions>(() => {
-  const c = colours.value
-  const hues = [c.skin, c.ink, c.caution, c.good, c.strong, c.soft]
-  return {
-    ...base.value,
-    colors: shown.value.map((_, i) => hues[i % hues.length]!),
-    stroke: { width: 3, curve: 'straight', dashArray: shown.value.map((_, i) => DASH[i % DASH.length]!) },
-    markers: { size: 4, strokeWidth: 0 },
-    legend: { show: true, position: 'top', horizontalAlign: 'left', fontSize: '15px', labels: { colors: c.ink } },
-    xaxis: {
-      type: 'numeric',
-      min: 0 - before.value,
-      max: after.value,
-      tickAmount: (after.value + before.value) / Math.ceil((after.value + before.value) / 12),
-      title: { text: 'Days since the yeast' },
-      labels: { formatter: (v: string) => Number(v).toFixed(0) },
-      tooltip: { enabled: false }
-    },
-    yaxis: {
-      ...axisAround(shown.value.flatMap((s) => s.points.map((p) => p.y)), [0.01, 0.02, 0.05], 8),
-      labels: { formatter: (v: number) => v.toFixed(3) }
-    },
-    tooltip: { shared: false, x: { formatter: (v: number) => `day ${v.toFixed(1)}` }, y: { formatter: (v: number) => v.toFixed(3) } }
-  }
-})
-const items = computed(() => able.value.map((a) => ({ value: a.lot.id, label: a.lot.name })))
-/** For those who do not see the curves: where each stood, day by day. */
-const days = computed(() => {
-  const last = Math.ceil(Math.max(0, ...shown.value.flatMap((s) => s.points.map((p) => p.x))))
-  return Array.from({ length: Math.min(40, last + 1) }, (_, day) => ({
-    day,
-    at: shown.value.map((s) => s.points.findLast((p) => Math.floor(p.x) === day)?.y.toFixed(3) ?? '')
-  })).filter((d) => d.at.some(Boolean))
-})
+const shown = computed(() => able.value.filter((lot) => chosen.value.includes(lot.id)))
+const items = computed(() => able.value.map((lot) => ({ value: lot.id, label: lot.name })))
 useHead({ title: 'Curves · Presk' })
 </script>
 
@@ -81,27 +25,7 @@ useHead({ title: 'Curves · Presk' })
     <p v-if="!able.length" class="soft">No lot has two gravity readings from its ferment yet.</p>
     <template v-else>
       <TapMany v-model="chosen" legend="Lots" :items="items" />
-      <div role="img" :aria-label="`Gravity by day after the yeast: ${shown.map((s) => s.lot.name).join(', ')}`">
-        <AppChart :key="mode.value + chosen.join()" :height="420" :options="options" :series="series" />
-      </div>
-      <FoldOut label="Show as a table">
-        <table class="columns">
-          <thead>
-            <tr><th>Day</th><th v-for="s in shown" :key="s.lot.id">{{ s.lot.name }}</th></tr>
-          </thead>
-          <tbody>
-            <tr v-for="d in days" :key="d.day"><td>{{ d.day }}</td><td v-for="(v, i) in d.at" :key="i">{{ v }}</td></tr>
-          </tbody>
-        </table>
-      </FoldOut>
+      <FermentsOverlaid :lots="shown" />
     </template>
   </div>
 </template>
-
-<style scoped>
-th,
-td {
-  text-align: left;
-  padding: 4px 22px 4px 0;
-}
-</style>

@@ -60,6 +60,8 @@ useHead({ title: 'Lots · Presk' })
 <template>
   <div>
     <PageHead title="Lots">
+      <NuxtLink v-if="floor.items.value.length > 1" to="/lots/compare" class="textlink">Compare</NuxtLink>
+      <NuxtLink v-if="floor.items.value.length" to="/lots/book" class="textlink">Season book</NuxtLink>
       <UButton to="/lots/new" size="lg" icon="i-lucide-plus">Start a lot</UButton>
     </PageHead>
     <TextField

@@ -1,5 +1,7 @@
 <script setup lang="ts">
 import { STREAM, STREAM_HINT, STYLE } from '~/wording/terms'
+import { capital } from '~/wording/findings/say'
+import { planParts } from '~/wording/plan'
 import { choices } from '~/forms/spec'
 import type { NewStream } from '~/composables/useNewLot'
 
@@ -18,6 +20,9 @@ const {
   kitLine,
   vintage,
   vintageMessage,
+  planLike,
+  plans,
+  unusual,
   origin,
   saving,
   at,
@@ -71,6 +76,13 @@ useHead({ title: 'Start a lot · Presk' })
     <KitFields v-if="stream === 'kit'" v-model="packets" :target="kitTarget" :line="kitLine" />
     <ChoiceTiles v-if="mayBeSulphited" v-model="sulphited" legend="Did it come with sulphite?" :items="SULPHITED" :least="130" />
     <NewLotVessel :lot="lot" />
+    <div v-if="plans.length > 1" class="pair">
+      <SelectField v-model="planLike" label="Plan" :items="plans" hint="You can change it on the lot’s page." />
+      <p class="soft self-end">
+        <template v-if="planParts(unusual).length">{{ capital(planParts(unusual).join('; ')) }}.</template>
+        <NuxtLink to="/lots/plans" class="textlink block">Kept plans</NuxtLink>
+      </p>
+    </div>
     <FoldOut label="Vintage and origin">
       <div class="pair">
         <TextField v-model="vintage" label="Vintage" :maxlength="4" :error="vintageMessage" inputmode="numeric" />

@@ -6,6 +6,8 @@ import { SCORED, sayCame, sayHeld, sayRange, sayTally } from '~/wording/score'
 const { all, tallies, busy, nameOf } = useScore()
 const FIRST = 30
 const shown = ref(FIRST)
+const order = Object.keys(SCORED)
+const rows = computed(() => tallies.value.toSorted((a, b) => order.indexOf(a.figure) - order.indexOf(b.figure)))
 const total = computed(() => ({ count: all.value.length, held: all.value.filter((f) => f.held).length }))
 useHead({ title: 'How good the forecasts were · Presk' })
 </script>
@@ -24,13 +26,18 @@ useHead({ title: 'How good the forecasts were · Presk' })
       </p>
       <table>
         <thead>
-          <tr><th scope="col">Forecast</th><th scope="col">Held</th><th scope="col">Expected</th><th scope="col">What that says</th></tr>
+          <tr>
+            <th scope="col">Forecast</th>
+            <th scope="col">Held</th>
+            <th scope="col" class="wide">Expected</th>
+            <th scope="col">What that says</th>
+          </tr>
         </thead>
         <tbody>
-          <tr v-for="t in tallies" :key="t.figure">
+          <tr v-for="t in rows" :key="t.figure">
             <th scope="row">{{ SCORED[t.figure].name }}</th>
             <td class="figure">{{ t.held }} of {{ t.count }}</td>
-            <td class="figure">about {{ Math.round(t.count * 0.8) }}</td>
+            <td class="figure wide">about {{ Math.round(t.count * 0.8) }}</td>
             <td>{{ sayTally(t.count, t.held) }}</td>
           </tr>
         </tbody>
@@ -94,6 +101,12 @@ li {
   th,
   td {
     padding-right: 8px;
+  }
+  .wide {
+    display: none;
+  }
+  td.figure {
+    white-space: nowrap;
   }
 }
 </style>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { clockMs, clockNow } from '~/data/clock'
 import type { Draft, Fact } from '~~/core/ledger'
 import { lookEntries } from '~/composables/useRound'
 import { dayHere } from '~/wording/days'
@@ -8,7 +9,7 @@ const tour = useRound()
 const cellar = useCellarStore()
 const settings = useSettingsStore()
 const logged = useLogged()
-const day = ref(dayHere(new Date()))
+const day = ref(dayHere(clockMs()))
 const readWith = ref([...cellar.state.instruments.values()].find((i) => i.kind === 'hydrometer')?.id ?? 'hydrometer')
 const { items: instruments, kindOf } = useGravityInstruments()
 const rows = tour.lots.value.map((lot) => ({
@@ -37,7 +38,7 @@ async function log() {
     r.celsius.touch()
     const at = instantOf(r.time.value)
     if (!r.gravity.ok || !r.celsius.ok) return focusWrong()
-    if (at && at > new Date().toISOString()) {
+    if (at && at > clockNow()) {
       wrong.value = { [r.lot.id]: 'This time is in the future.' }
       return focusWrong()
     }

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Entry, EntryOf, Fact } from '~~/core/ledger'
+import type { Entry, EntryOf } from '~~/core/ledger'
 import type { MaterialCard } from '~~/core/materials'
 import { MATERIAL_KIND } from '~/wording/materials'
 import { CLOSURE } from '~/wording/terms'
@@ -7,9 +7,7 @@ import { CLOSURE } from '~/wording/terms'
 /** Cards of one's own, from the packets: what they say, and what they leave open. */
 const cellar = useCellarStore()
 const logged = useLogged()
-const strike = useStrike()
 const f = useFormat()
-const opened = ref<string>()
 
 const made = computed(() => cellar.facts.flatMap(({ fact, struck }) => (fact.type === 'card-made' && !struck ? [fact] : [])))
 const cardOf = (fact: EntryOf<'card-made'>) => cellar.state.cards.get(fact.cardId)
@@ -19,12 +17,12 @@ function says(card: MaterialCard): string {
   const parts = [
     culture?.temperatureC &&
       `works from ${f.temperature(culture.temperatureC.min).text} to ${f.words(f.temperature(culture.temperatureC.max))}`,
-    culture?.toleranceAbv !== undefined && `bears ${culture.toleranceAbv} % vol`,
+    culture?.toleranceAbv !== undefined && `tolerates ${culture.toleranceAbv} % vol`,
     culture?.nitrogenNeed && `${culture.nitrogenNeed} nitrogen need`,
     effect.on === 'nitrogen' && `${effect.mgPerG} mg of nitrogen in a gram`,
     effect.on === 'sugar' && `${Math.round(effect.sugarShare * 100)} % sugar`,
     card.bottle &&
-      (card.bottle.ratedBar > 0 ? `${card.bottle.ml} mL, up to ${card.bottle.ratedBar} bar` : `${card.bottle.ml} mL, for still wine`),
+      `${card.bottle.ml} mL, ${card.bottle.ratedBar > 0 ? `up to ${f.words(f.pressure(card.bottle.ratedBar))}` : 'for still wine'}`,
     card.closes && `closes like a ${CLOSURE[card.closes].toLowerCase()}`,
     dose?.source === 'packet' && `${dose.min}${dose.max > dose.min ? ` to ${dose.max}` : ''} ${card.unit}/L`,
     limit && `at most ${limit.perL} ${card.unit}/L`,
@@ -34,10 +32,6 @@ function says(card: MaterialCard): string {
 }
 const noted = ([entry]: Entry[]) => {
   if (entry?.type === 'card-made') logged(`${entry.name}: card saved`)
-}
-function corrected(fact: Fact) {
-  opened.value = undefined
-  logged(fact.type === 'card-made' ? `${fact.name}: card corrected` : 'Corrected')
 }
 useHead({ title: 'Cards · Presk' })
 </script>
@@ -60,36 +54,19 @@ useHead({ title: 'Cards · Presk' })
           class="mt-6"
         />
         <ul v-else class="mt-4">
-          <li v-for="fact in made" :key="fact.id">
-            <div class="head">
-              <span
-              ><b class="display">{{ fact.name }}</b
-              ><br /><span class="soft small"
-              >{{ MATERIAL_KIND[fact.kind] }}: {{ cardOf(fact) ? says(cardOf(fact)!) : ''
-              }}{{ fact.note ? `. ${fact.note}` : '' }}</span
-              ></span
-              >
-              <span class="flex">
-                <UButton
-                  variant="ghost"
-                  color="neutral"
-                  :aria-label="`Correct ${fact.name}`"
-                  @click="opened = opened === fact.id ? undefined : fact.id"
-                >Correct</UButton
-                >
-                <UButton
-                  variant="ghost"
-                  color="neutral"
-                  :aria-label="`Delete ${fact.name}`"
-                  @click="strike(fact.id, 'Card struck out', 'Struck out')"
-                >Delete</UButton
-                >
-              </span>
-            </div>
-            <div v-if="opened === fact.id" class="sheet p-4 my-2">
-              <EntryForm type="card-made" :fact="fact" send="Save changes" @done="corrected(fact)" @leave="opened = undefined" />
-            </div>
-          </li>
+          <OwnEntry
+            v-for="fact in made"
+            :key="fact.id"
+            :fact="fact"
+            :name="fact.name"
+            change="Correct"
+            gone="Card deleted"
+            @changed="logged(`${fact.name}: card corrected`)"
+          >
+            <span class="soft small block">
+              {{ MATERIAL_KIND[fact.kind] }}: {{ cardOf(fact) ? says(cardOf(fact)!) : '' }}{{ fact.note ? `. ${fact.note}` : '' }}
+            </span>
+          </OwnEntry>
         </ul>
       </section>
       <aside class="sheet p-5 grid gap-3.5">
@@ -103,18 +80,5 @@ useHead({ title: 'Cards · Presk' })
 <style scoped>
 .measure {
   max-width: var(--measure);
-}
-li {
-  border-top: 1.5px solid var(--line);
-  padding: 10px 0;
-}
-.head {
-  display: flex;
-  justify-content: space-between;
-  gap: 16px;
-  align-items: center;
-}
-.head b {
-  font-size: 1.15rem;
 }
 </style>

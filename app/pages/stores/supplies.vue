@@ -24,7 +24,6 @@ const stop = (x: SupplyFinding) => x.code === 'expired' || x.code === 'weak-sulp
 const listText = computed(() => toBuy.value.map((r) => `${materials.name(r.material)}\t${buyable(r)}`).join('\n'))
 const download = () => downloadText(`${listText.value}\n`, 'presk-shopping-list.txt', 'text/plain')
 const materials = useMaterials()
-const cap = (words: string) => words.charAt(0).toUpperCase() + words.slice(1)
 useHead({ title: 'Supplies · Presk' })
 </script>
 
@@ -60,7 +59,7 @@ useHead({ title: 'Supplies · Presk' })
               @click="open = open === r.material ? undefined : r.material"
             >
               <span class="name"
-              ><b class="display">{{ cap(materials.name(r.material)) }}</b
+              ><b class="display">{{ materials.title(r.material) }}</b
               ><span class="soft small">{{
                 r.needs.length ? `for ${counted(sources(r), 'lot')}` : 'not needed this season'
               }}</span></span
@@ -132,7 +131,7 @@ useHead({ title: 'Supplies · Presk' })
         <h2>Shopping list</h2>
         <ul v-if="toBuy.length">
           <li v-for="r in toBuy" :key="r.material">
-            <span>{{ cap(materials.name(r.material)) }}</span
+            <span>{{ materials.title(r.material) }}</span
             ><b class="figure">{{ buyable(r) }}</b>
           </li>
         </ul>

@@ -1,4 +1,4 @@
-import { type FermentSays, phaseOf } from '~~/core/stages'
+import { type FermentSays, isOnSkins, phaseOf } from '~~/core/stages'
 import { sayFollowed } from '../followed'
 import { listed } from '../listed'
 import { type WordsFor, capital, days, grams, hours } from './say'
@@ -30,13 +30,15 @@ export const FERMENT: WordsFor<FermentSays> = {
   'feed': ({ part, gifts, urgency, hoursLeft }, _lot, f) => ({
     title: urgency === 'wait'
       ? `Nutrient, part ${part}, due in ${Math.max(1, Math.round(hoursLeft))} h`
-      : `Add nutrient, part ${part} of 2`,
-    reason: `${capital(listed(gifts.map((g) => `${grams(g.grams)} of ${f.material(g.nutrient)}`)))}. ${
+      : `Add ${listed(gifts.map((g) => `${grams(g.grams)} of ${f.material(g.nutrient)}`))}`,
+    reason: `${urgency === 'wait' ? capital(listed(gifts.map((g) => `${grams(g.grams)} of ${f.material(g.nutrient)}`)))
+      : `Nutrient, part ${part} of 2`}. ${
       part === 1
         ? 'The first half goes in about a day after the yeast, while it is growing.'
         : 'The second half goes in when a third of the sugar has gone. After two thirds it feeds spoilage instead.'
     } Dissolve it in a little must first: powder makes a gassy must erupt.`,
-    action: 'Log it'
+    did: `${listed(gifts.map((g) => grams(g.grams)))} went in`,
+    action: 'Another amount'
   }),
   'work-cap': ({ urgency, hoursSince }) => ({
     title: urgency === 'wait' ? 'Cap punched down' : 'Punch down the cap',
@@ -45,6 +47,7 @@ export const FERMENT: WordsFor<FermentSays> = {
         ? 'Two or three times a day while the cap rises.'
         : `Last done ${hoursSince < 48 ? `${Math.round(hoursSince)} h` : days(hoursSince / 24)} ago. A dry cap turns to vinegar and traps `
           + 'heat. Beware of the carbon dioxide above the must.',
+    did: 'Punched down',
     action: 'Take readings'
   }),
   'press': ({ because }, lot) => ({
@@ -130,6 +133,7 @@ export const FERMENT: WordsFor<FermentSays> = {
     title: 'Stir the must',
     reason: `${hoursSince < 40 ? 'Once a day' : `Last stirred ${Math.round(hoursSince / 24)} days ago`}. Yeast that settles on the bottom `
       + 'goes hungry. Start slowly: it may foam.',
+    did: 'Stirred',
     action: 'Take readings'
   }),
   'sugar-step': ({ material, grams: g, part, of, atSg, ready }, _lot, f) => ({
@@ -195,7 +199,7 @@ export const FERMENT: WordsFor<FermentSays> = {
   }),
   'little-room': ({ vessel, neededL, over }, lot, f) => ({
     title: over ? `${vessel} may overflow` : `Little room in ${vessel}`,
-    reason: `${lot.style === 'red' ? 'The cap rises by a fifth' : 'The ferment foams'}, and more when you feed or stir it. You need `
+    reason: `${isOnSkins(lot) ? 'The cap rises by a fifth' : 'The ferment foams'}, and more when you feed or stir it. You need `
       + `${f.words(f.volume(neededL))}. Take some out while it ferments, and stand the vessel where a spill does no harm.`,
     action: 'Open the lot'
   }),

@@ -42,7 +42,8 @@ export const FINISHING: WordsFor<FinishingSays> = {
     title: 'Pasteurise the bottles today',
     reason: `${count(left)} with up to ${Math.round(sugarHigh)} g/L of sugar. Heat them in a water bath: the bench gives time and `
       + `temperature. Keep the closures loose until they are hot, and keep your face away from the bottles.`,
-    action: 'Log it'
+    did: 'Pasteurised',
+    action: 'Log with a note'
   }),
   'sweet-bottles': ({ left, sugarHigh }) => ({
     title: `${count(left)} with sugar and nothing to stop yeast`,

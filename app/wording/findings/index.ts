@@ -61,6 +61,12 @@ export function sayFinding(finding: StageFinding, lot: LotView, f: SayFormat): F
 export const REST: FindingWords = { title: 'Nothing to do', reason: 'Leave it alone and keep it topped up.' }
 export const OVER: FindingWords = { title: 'Empty', reason: 'Its history stays.' }
 
+/** What an address asks for; nothing where nothing is said. */
+function asked(parts: Record<string, string | number | undefined>): string {
+  const said = Object.entries(parts).flatMap(([key, value]) => (value === undefined ? [] : [`${key}=${value}`]))
+  return said.length > 0 ? `?${said.join('&')}` : ''
+}
+
 /** Where an action leads. */
 export function addressOf(action: Action): string {
   switch (action.to) {
@@ -77,11 +83,11 @@ export function addressOf(action: Action): string {
     case 'sweeten':
       return `/bench/sweet?lot=${action.lotId}`
     case 'crush':
-      return `/crush/${action.lotId}`
+      return `/crush/${action.lotId}${action.step ? `?step=${action.step}` : ''}`
     case 'yeast':
-      return `/crush/${action.lotId}/yeast`
+      return `/crush/${action.lotId}/yeast${action.again ? '?again=1' : ''}`
     case 'lot':
-      return `/lots/${action.lotId}${action.log ? `?log=${action.log}` : ''}`
+      return `/lots/${action.lotId}${asked({ log: action.log, what: action.what, amount: action.amount })}`
     case 'press':
     case 'restart':
     case 'feed':

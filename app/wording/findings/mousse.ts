@@ -19,14 +19,16 @@ export const MOUSSE: WordsFor<MousseSays> = {
     title: urgency === 'wait' ? 'Ageing on its lees in the bottle' : 'Riddle it when you like',
     reason: `${capital(months(n))} in the bottle. From about nine months, the lees add more than gas. Rack the bottles neck down and turn `
       + `them a little each day for about three weeks. You can also leave the lees in: say so in the plan. ${GLASS}`,
-    action: 'Log it'
+    did: 'Riddled',
+    action: 'Log with a note'
   }),
   'disgorge': ({ weeksRiddled, urgency }) => ({
     title: urgency === 'wait' ? 'Turn the bottles a little each day' : 'Disgorge it',
     reason: `${weeksRiddled < 1 ? 'Riddled since this week' : `Riddled for ${weeks(weeksRiddled)}`}. When the lees have settled on the `
       + `closure: chill the bottle to near freezing, freeze the neck if you can, open it away from people, top it up and wire it at `
       + `once. ${GLASS}`,
-    action: 'Log it'
+    did: 'Disgorged',
+    action: 'Log with a note'
   }),
   'pour-off-lees': ({ months: n }) => ({
     title: 'On its lees in the bottle, to stay there',

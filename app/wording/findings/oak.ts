@@ -14,6 +14,7 @@ export const OAK: WordsFor<OakSays> = {
     title: 'Take the oak out',
     reason: `${capital(days(daysIn))} with ${what(f, material)}, where ${days(most)} is usually enough. Fish it out, or rack the wine off `
       + 'it, and log “Oak out”.',
-    action: 'Log it'
+    did: 'The oak is out',
+    action: 'Log with a note'
   })
 }

@@ -6,6 +6,8 @@ export interface FindingWords {
   title: string
   reason: string
   action?: string
+  /** What the button says that logs it in one tap. */
+  did?: string
 }
 
 /** What findings need to show figures in the person's units. */
@@ -26,6 +28,7 @@ export const days = (n: number): string => (Math.floor(n) <= 1 ? 'a day' : `${Ma
 export const weeks = (n: number): string => (Math.floor(n) <= 1 ? 'a week' : `${Math.floor(n)} weeks`)
 export const months = (n: number): string => (n < 1.5 ? 'a month' : `${Math.round(n)} months`)
 export const hours = (n: number): string => (n < 1.5 ? 'an hour' : `${Math.round(n)} hours`)
-export const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1)
+/** With a capital letter first, but for pH, which is written so everywhere. */
+export const capital = (words: string): string => (words.startsWith('pH') ? words : words.charAt(0).toUpperCase() + words.slice(1))
 /** An amount as it is weighed: more digits of less. */
 export const grams = (g: number): string => `${g < 10 ? g.toFixed(1) : g.toFixed(0)} g`

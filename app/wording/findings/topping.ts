@@ -2,9 +2,9 @@ import type { ToppingSays } from '~~/core/stages'
 import { type WordsFor, days } from './say'
 
 export const TOPPING: WordsFor<ToppingSays> = {
-  'top-up': ({ vessel, airL, days: stands, risk }, _lot, f) => ({
+  'top-up': ({ vessel, airL, days: open, risk }, _lot, f) => ({
     title: `Top up ${vessel}: ${f.words(f.volume(airL))} of air`,
-    reason: `It has been like this for ${days(stands)}. ${
+    reason: `It has been like this for ${days(open)}. ${
       risk === 'high' ? 'It may have suffered by now: smell and taste it. ' : ''
     }Use a similar wine, glass marbles or a smaller vessel. Inert gas helps for some weeks.`,
     action: 'Top it up'

@@ -24,7 +24,7 @@ export function sayVessel(finding: Finding<VesselSays>): FindingWords {
   }
 }
 
-/** Wood that has stood dry is swelled before a wine goes into it. */
+/** Wood that has been dry is swelled before a wine goes into it. */
 export const saySwelling = (isNew: boolean): string =>
   isNew
     ? 'Swell it first: fill new wood with clean water until nothing drips any more, one to three days, and drain it.'

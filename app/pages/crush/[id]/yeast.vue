@@ -1,16 +1,22 @@
 <script setup lang="ts">
+import { isFermenting } from '~~/core/ledger'
 import { hoursWords, sayStep } from '~/wording/crush'
 import { sayWhen } from '~/wording/days'
 import { SOURCE, type YeastSource } from '~/wording/yeast-sources'
 
 const now = useNow()
+const f = useFormat()
 const bench = useYeastBench()
-const { lot, run, pitch, before } = bench
+const { lot, run, pitch, before, again } = bench
 const sources = Object.entries(SOURCE).map(([value, { label }]) => ({ value: value as YeastSource, label }))
-/** As its plan has it, until somebody says otherwise here. */
+/** As its plan has it, until somebody says otherwise here. What did not start gets fresh yeast from a packet. */
 const chosen = ref<YeastSource>()
 const source = computed<YeastSource>({
-  get: () => chosen.value ?? (lot.value?.plan.yeast === 'wild' || lot.value?.plan.yeast === 'lees' ? lot.value.plan.yeast : 'packet'),
+  get: () => {
+    if (again.value) return 'packet'
+    const planned = lot.value?.plan.yeast
+    return chosen.value ?? (planned === 'wild' || planned === 'lees' ? planned : 'packet')
+  },
   set: (to) => {
     chosen.value = to
   }
@@ -30,12 +36,18 @@ useHead({ title: () => `Yeast for ${lot.value?.name ?? 'a lot'} · Presk` })
       </p>
     </header>
     <YeastRunning v-if="run.begun.value && run.plan.value" :bench="bench" />
-    <template v-else-if="lot.inoculatedAt"
-    ><h1>The yeast is in</h1>
-      <p>Since {{ sayWhen(lot.inoculatedAt, now) }}.</p></template
-    >
+    <template v-else-if="lot.inoculatedAt && !again">
+      <h1>The yeast is in</h1>
+      <p>Since {{ sayWhen(lot.repitchedAt ?? lot.inoculatedAt, now) }}.</p>
+      <p v-if="isFermenting(lot)">
+        <NuxtLink :to="`/crush/${lot.id}/yeast?again=1`" class="textlink">It has not started: pitch again</NuxtLink>
+      </p>
+    </template>
     <template v-else>
-      <h1>Yeast for {{ lot.name }}</h1>
+      <h1>{{ again ? `Fresh yeast for ${lot.name}` : `Yeast for ${lot.name}` }}</h1>
+      <p v-if="again" class="soft">
+        {{ f.degrees('Check its temperature first. Below 15 °C few yeasts start, and fresh yeast would wait as well.') }}
+      </p>
       <FindingNote v-if="pitch?.status === 'waiting' && pitch.opensAt" tone="stop"
       >Sulphite went in less than 12 hours ago. Wait {{ hoursWords((Date.parse(pitch.opensAt) - Date.parse(now)) / 3_600_000) }} more,
         until {{ sayWhen(pitch.opensAt, now) }}.</FindingNote
@@ -43,7 +55,7 @@ useHead({ title: () => `Yeast for ${lot.value?.name ?? 'a lot'} · Presk` })
       <FindingNote v-if="before.length">Not done yet: {{ before.map((s) => sayStep(s).title.toLowerCase()).join(', ') }}.</FindingNote>
       <FindingNote v-if="pitch?.over" tone="stop">The sulphite went in more than a day ago. Pitch soon.</FindingNote>
       <SelectField
-        v-if="lot.stream !== 'kit'"
+        v-if="lot.stream !== 'kit' && !again"
         v-model="source"
         class="max-w-(--measure)"
         label="Where the yeast comes from"

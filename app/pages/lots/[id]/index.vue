@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { drawnHeightDm } from '~~/core/cellar'
+import { earlierLike } from '~~/core/compare'
 import { isFermenting, isHeld, isMust, isWine } from '~~/core/ledger'
 import { bottlesLeft, isKept, isOnSkins } from '~~/core/stages'
 import { STANDING, STREAM, STYLE } from '~/wording/terms'
@@ -18,6 +19,13 @@ const answered = computed(() => {
   const next = item.value?.next.finding ?? item.value?.tasks[0]?.finding
   return next?.waysOut?.length || next?.waysRound?.length ? next : undefined
 })
+const { did } = useEnding()
+/** Done just as it says, with one tap; what is not due yet is not logged in passing. */
+const oneTap = computed(() => {
+  const { finding, words, to } = item.value?.next ?? {}
+  if (!finding?.logs?.length || finding.urgency === 'wait' || !words?.did) return undefined
+  return { finding, words, ...(to !== undefined && { to }) }
+})
 const decides = computed(() => (answered.value?.waysOut?.length ?? 0) > 0)
 /** What else is to be done, after the next move. */
 const others = computed(() => item.value?.tasks.slice(1) ?? [])
@@ -33,6 +41,14 @@ const main = computed(() => {
     }
   )
 })
+/** What cannot wait, and what is good to know. */
+const isAlarm = (urgency: string) => urgency === 'stop' || urgency === 'now'
+const alarms = computed(() => item.value?.findings.filter((s) => isAlarm(s.finding.urgency)) ?? [])
+const notes = computed(() => item.value?.findings.filter((s) => !isAlarm(s.finding.urgency)) ?? [])
+/** The same wine of an earlier year, to lay beside it. */
+const earlier = computed(() => lot.value && earlierLike(lot.value, cellar.lots))
+/** So many tools are offered at once: those that fit come first. */
+const FIT = 4
 const benches = computed(() => {
   const l = lot.value
   if (!l) return []
@@ -91,6 +107,10 @@ useHead({ title: () => `${lot.value?.name ?? 'Lot'} · Presk` })
     <p><NuxtLink to="/lots" class="textlink">All lots</NuxtLink></p>
   </div>
   <div v-else class="lot">
+    <!-- What cannot wait comes before everything. -->
+    <div v-if="alarms.length" class="alarms" role="region" aria-label="Cannot wait">
+      <FindingLine v-for="s in alarms" :key="s.finding.key" :said="s" @entry="showEntry" />
+    </div>
     <section class="portrait">
       <VesselDrawing
         v-if="main"
@@ -136,11 +156,21 @@ useHead({ title: () => `${lot.value?.name ?? 'Lot'} · Presk` })
           <li v-for="o in others" :key="o.finding.key">Then: {{ o.words.title }}</li>
         </ul>
         <div class="benches">
-          <UButton v-if="!decides && item.next.to && item.next.words.action" :to="item.next.to" size="xl" class="basis-full">{{
-            item.next.words.action
-          }}</UButton>
+          <UButton v-if="!decides && oneTap" size="xl" class="basis-full" @click="did(oneTap)">{{ oneTap.words.did }}</UButton>
+          <UButton
+            v-if="!decides && item.next.to && item.next.words.action"
+            :to="item.next.to"
+            size="xl"
+            :variant="oneTap ? 'outline' : 'solid'"
+            class="basis-full"
+          >{{ item.next.words.action }}</UButton>
           <FoldOut v-if="answered && !decides" label="Other options" class="basis-full"><WaysOut :finding="answered" hints /></FoldOut>
-          <UButton v-for="b in benches" :key="b.to" :to="b.to" size="lg" variant="outline">{{ b.label }}</UButton>
+          <UButton v-for="b in benches.slice(0, FIT)" :key="b.to" :to="b.to" size="lg" variant="outline">{{ b.label }}</UButton>
+          <FoldOut v-if="benches.length > FIT" label="More tools" class="basis-full">
+            <div class="benches">
+              <UButton v-for="b in benches.slice(FIT)" :key="b.to" :to="b.to" size="lg" variant="outline">{{ b.label }}</UButton>
+            </div>
+          </FoldOut>
         </div>
       </section>
       <LotEnding v-if="isHeld(lot) && !lot.bacteriaAt && !lot.freeSo2?.value" :lot="lot" />
@@ -154,8 +184,8 @@ useHead({ title: () => `${lot.value?.name ?? 'Lot'} · Presk` })
       <LotFollowed v-if="isFermenting(lot)" :key="lot.id" :lot="lot" />
       <LotInFerment v-if="isFermenting(lot)" :lot="lot" />
     </div>
-    <div v-if="findingsSoon && item?.findings.length" class="findings" role="region" aria-label="Good to know">
-      <FindingLine v-for="s in item.findings" :key="s.finding.key" :said="s" @entry="showEntry" />
+    <div v-if="findingsSoon && notes.length" class="findings" role="region" aria-label="Good to know">
+      <FindingLine v-for="s in notes" :key="s.finding.key" :said="s" @entry="showEntry" />
     </div>
     <p v-if="lot.sources.length > 1" class="findings">
       Made of {{ lot.sources.map((s) => `${Math.round(s.share * 100)} % ${s.variety}${s.vintage ? ` ${s.vintage}` : ''}`).join(', ') }}.
@@ -163,7 +193,13 @@ useHead({ title: () => `${lot.value?.name ?? 'Lot'} · Presk` })
     <section class="ledger">
       <LotEntry v-if="entrySoon || route.query.log" :lot="lot" />
       <LotLedger v-if="ledgerSoon" ref="ledger" :lot="lot" />
-      <p class="mt-5"><UButton variant="link" class="px-0" @click="exportLot">Export this lot</UButton></p>
+      <p class="mt-5 flex flex-wrap gap-x-6 gap-y-2 items-center">
+        <NuxtLink :to="`/lots/${lot.id}/record`" class="textlink">Record for printing</NuxtLink>
+        <NuxtLink v-if="earlier" :to="`/lots/compare?lots=${lot.id},${earlier.id}`" class="textlink">
+          Compare with {{ earlier.name }}{{ earlier.vintage ? `, ${earlier.vintage}` : '' }}
+        </NuxtLink>
+        <UButton variant="link" class="px-0" @click="exportLot">Export this lot</UButton>
+      </p>
     </section>
   </div>
 </template>
@@ -180,7 +216,12 @@ useHead({ title: () => `${lot.value?.name ?? 'Lot'} · Presk` })
   justify-items: center;
   gap: 12px;
   text-align: center;
-  grid-row: 1 / 6;
+  grid-row: span 6;
+}
+.alarms {
+  grid-column: 1 / -1;
+  display: grid;
+  gap: 8px;
 }
 .now {
   display: grid;
