@@ -7,7 +7,7 @@ const outside = [
   { regex: '^(vue|vue-router|pinia|nuxt|dexie|apexcharts|vue3-apexcharts|h3|nitropack)($|/)', message: CORE_MESSAGE },
   { regex: '^(@nuxt|@vue|@vueuse|@pinia)/', message: CORE_MESSAGE },
   { regex: '^(#|~|@/|node:)', message: CORE_MESSAGE },
-  { regex: '(^|/)(app|server|tests|demo)/', message: CORE_MESSAGE }
+  { regex: '(^|/)(app|server|tests|demo|practice|simulator)/', message: CORE_MESSAGE }
 ]
 /**
  * The rooms of the core, lowest first. A room may know those before it and none after it; the linter holds the order, and that no
@@ -20,14 +20,14 @@ const ROOMS = [
   ['hydrometry', 'acids', 'sulphite', 'yeast', 'malolactic', 'cellar', 'racking'],
   ['must', 'harvest', 'fermentation', 'finishing'],
   ['ledger'],
+  ['drafts'],
   ['findings'],
   ['stages'],
-  ['supplies', 'labels', 'way', 'score'],
-  ['drafts'],
+  ['supplies', 'labels', 'way', 'score', 'compare'],
   ['quick']
 ]
-const ORDER = 'Imports in core/ run one way: units ← quantities ← materials ← chemistry ← ledger ← findings ← stages ← supplies, '
-  + 'labels and way; drafts stand on the ledger, the quick line on drafts.'
+const ORDER = 'Imports in core/ run one way: units ← quantities ← materials ← chemistry ← ledger ← drafts ← findings ← stages '
+  + '← supplies, labels and way ← the quick line.'
 const above = folders => ({ regex: `^(\\.\\./)+(${folders.join('|')})($|/)`, message: ORDER })
 const roomRules = ROOMS.map((rooms, i) => ({
   name: `presk/room-${rooms.join('-')}`,
@@ -51,7 +51,7 @@ const stageRules = STAGES.filter(s => s !== ON_STAGES).map(stage => ({
     'no-restricted-imports': ['error', {
       patterns: [
         ...outside,
-        above(['supplies', 'labels', 'drafts']),
+        above(['supplies', 'labels', 'way']),
         { regex: `^\\.\\./(${STAGES.filter(s => s !== stage).join('|')})($|/)`, message: 'No stage knows another.' }
       ]
     }]
@@ -95,6 +95,14 @@ export default withNuxt(
     rules: { 'no-restricted-imports': ['error', { patterns: [
       { regex: '^(\\.\\./)+(?!core/units$)', message: 'simulator/ knows nothing of Presk but its units and random numbers.' },
       { regex: '^[^.]', message: 'simulator/ needs no package.' }
+    ] }] }
+  },
+  {
+    name: 'presk/practice',
+    files: ['practice/**/*.ts'],
+    ignores: ['**/*.test.ts'],
+    rules: { 'no-restricted-imports': ['error', { patterns: [
+      { regex: '^(#|~|@/|node:)|(^|/)(app|server|tests|demo)/', message: 'practice/ is pure: it knows core/ and simulator/ only.' }
     ] }] }
   },
   ...roomRules,

@@ -19,6 +19,7 @@ export default defineNuxtConfig({
       ],
       link: [
         { rel: 'icon', type: 'image/svg+xml', href: '/icon.svg' },
+        { rel: 'apple-touch-icon', href: '/apple-touch-icon.png' },
         { rel: 'manifest', href: '/manifest.webmanifest' }
       ]
     }
@@ -71,6 +72,9 @@ export default defineNuxtConfig({
   pwa: {
     registerType: 'prompt',
     manifest: {
+      id: '/',
+      lang: 'en-GB',
+      categories: ['food', 'productivity'],
       name: 'Presk',
       short_name: 'Presk',
       description: 'The memory and the arithmetic of a home winery',
@@ -78,7 +82,20 @@ export default defineNuxtConfig({
       background_color: '#f3eee4',
       display: 'standalone',
       start_url: '/',
-      icons: [{ src: '/icon.svg', sizes: 'any', type: 'image/svg+xml', purpose: 'any' }]
+      icons: [
+        { src: '/icon.svg', sizes: 'any', type: 'image/svg+xml', purpose: 'any' },
+        { src: '/icon-192.png', sizes: '192x192', type: 'image/png', purpose: 'any' },
+        { src: '/icon-512.png', sizes: '512x512', type: 'image/png', purpose: 'any' },
+        { src: '/icon-maskable-512.png', sizes: '512x512', type: 'image/png', purpose: 'maskable' }
+      ],
+      shortcuts: [
+        { name: 'Take readings', short_name: 'Round', url: '/round' },
+        { name: 'Search, or type a reading', short_name: 'Type', url: '/?quick=1' },
+        { name: 'Start a lot', short_name: 'New lot', url: '/lots/new' }
+      ],
+      // An exported cellar that is opened from the system is reviewed, and taken in when the person says so.
+      file_handlers: [{ action: '/stores', accept: { 'application/json': ['.json'] } }],
+      launch_handler: { client_mode: 'navigate-existing' }
     },
     workbox: {
       globPatterns: ['**/*.{js,css,html,svg,png,ico,woff2,ttf,wasm}'],

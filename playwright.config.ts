@@ -24,6 +24,8 @@ export default defineConfig({
     baseURL,
     actionTimeout: PATIENCE_MS,
     navigationTimeout: PATIENCE_MS,
+    // As it is written; one test reads as an American does.
+    locale: 'en-GB',
     viewport: { width: 1280, height: 800 },
     // Allowed only where they are the subject: each test would else fill a cache of its own.
     serviceWorkers: 'block',

@@ -8,7 +8,10 @@ export default defineConfig({
   test: {
     // What only computes keeps nothing between files, and is loaded once for all; what has stores and stand-ins, for each file anew.
     projects: [
-      { extends: true, test: { name: 'core', include: ['{core,simulator,tests/loop}/**/*.test.ts'], isolate: false, pool: 'threads' } },
+      {
+        extends: true,
+        test: { name: 'core', include: ['{core,simulator,practice,tests/loop}/**/*.test.ts'], isolate: false, pool: 'threads' }
+      },
       { extends: true, test: { name: 'app', include: ['{app,server,demo,tests/fuzz,tests/docs,tests/house}/**/*.test.ts'] } }
     ],
     environment: 'node',

@@ -1,3 +1,4 @@
+import { CELLAR_FORMAT, CELLAR_VERSION } from '../../core/ledger'
 import { choose, expect, openDemo, ownCellar, test, withoutWorkers } from './fixtures'
 
 test('every field of a reading complains at its place, keeps what was typed and changes nothing by itself', async ({ page }) => {
@@ -87,7 +88,7 @@ test('a damaged, a foreign and a newer file change nothing and say why', async (
   for (const [body, words] of [
     ['{"format":"presk-cel', 'not a whole cellar file'],
     ['{"a":1}', 'not written by Presk'],
-    ['{"format":"presk-cellar","version":9}', 'from a newer Presk'],
+    [JSON.stringify({ format: CELLAR_FORMAT, version: CELLAR_VERSION + 1 }), 'from a newer Presk'],
     ['{"format":"presk-cellar","version":1,"exportedAt":"x","name":"","entries":[]}', 'damaged: exportedAt']
   ] as const) {
     await give(body)

@@ -16,6 +16,9 @@ const PAGES = [
   '/lots/lot-bobal/malolactic',
   '/lots/lot-godello',
   '/cellar/racking?lots=lot-bobal,lot-grenache',
+  '/help',
+  '/practice',
+  '/practice/hydrometer?seed=3',
   '/bench',
   '/bench/measure?lot=lot-tempranillo',
   '/bench/sulphite?lot=lot-tempranillo',
@@ -118,7 +121,7 @@ test('in gallons and °F nothing is told in litres or °C, and no page is wider 
     await goWithin(page, path)
     await page.evaluate(() => new Promise((stands) => requestIdleCallback(stands, { timeout: 300 })))
     const lines = (await page.getByRole('main').innerText()).split('\n')
-    const metric = lines.filter((line) => /\d\s?(°C|L|kg|litres?)(?![\w/])/.test(line) && !BOTH.test(line))
+    const metric = lines.filter((line) => /\d\s?(°C|L|kg|bar|litres?)(?![\w/])/.test(line) && !BOTH.test(line))
     expect(metric, path).toEqual([])
     expect(await page.evaluate(() => document.documentElement.scrollWidth), path).toBeLessThanOrEqual(NARROWEST.width)
   }

@@ -127,3 +127,19 @@ export async function typeWhen(page: Page, when: Date): Promise<void> {
 export async function withoutWorkers(page: Page): Promise<void> {
   await page.addInitScript(() => Object.defineProperty(window, 'Worker', { value: undefined }))
 }
+
+/** What the browser keeps of a cellar, by its entries. */
+export const entriesOf = (page: Page, name: string): Promise<number> =>
+  page.evaluate((db) => new Promise<number>((done) => {
+    const asked = indexedDB.open(`presk-${db}`)
+    asked.onupgradeneeded = () => asked.transaction?.abort()
+    asked.onerror = () => done(0)
+    asked.onsuccess = () => {
+      if (!asked.result.objectStoreNames.contains('entries')) return done(0)
+      const count = asked.result.transaction('entries').objectStore('entries').count()
+      count.onsuccess = () => {
+        asked.result.close()
+        done(count.result)
+      }
+    }
+  }), name)

@@ -110,7 +110,8 @@ test('readings come in from a table, row by row, and go out as one', async ({ pa
   await expect(page.getByText('Gravity 1.013.')).toBeVisible()
   await page.goto('/stores')
   const waiting = page.waitForEvent('download')
-  await page.getByRole('button', { name: 'Readings as CSV' }).click()
+  await page.getByRole('button', { name: 'Tables' }).click()
+  await page.getByRole('menuitem', { name: 'Readings as CSV' }).click()
   expect(readFileSync(await (await waiting).path(), 'utf8')).toContain('"1,013"')
 })
 

@@ -61,6 +61,11 @@ test('everything is found in the same field: a question, a slip of a letter, and
   await expect(found.first()).toContainText('complex nutrient')
   await line.fill('where is the zzyzx qwxyz')
   await expect(page.getByText('Nothing found.', { exact: false })).toBeVisible()
+  // An entry with a slip in its lot is not logged in silence: the name that was meant is a tap away.
+  await line.fill('granache 1.5 g sulphite')
+  await expect(page.getByText('No lot or vessel has that name', { exact: false })).toBeVisible()
+  await page.getByRole('button', { name: 'I meant Grenache' }).click()
+  await expect(page.getByRole('button', { name: 'Log for Grenache' })).toBeEnabled()
   await line.fill('when did I rack the grenache')
   await expect(found.first()).toContainText('moved to')
   await page.keyboard.press('Enter')

@@ -63,6 +63,8 @@ test('a red goes from its yeast to a pressed and dry wine, each day by what Pres
   await box(page, 'Free run').fill('30')
   await box(page, 'Press wine').fill('8')
   await button(page, 'Log pressing').click()
+  // It is written once the page has gone on to the lot: what stood in the fields says nothing of it.
+  await expect(page).toHaveURL((url) => url.pathname === `/lots/${id}`)
   await expect(page.getByText('30 L', { exact: false }).first()).toBeVisible()
 
   // Three days on it reads the same: dry, and proven.
