@@ -24,7 +24,7 @@ const CELLAR = [
   ...dryWine('lot-tempranillo', 14.5, 'vessel-b15'),
   ...dryWine('lot-albarino', 11, 'vessel-c12', { style: 'white' })
 ]
-async function day(lots: string, query: Record<string, string> = {}) {
+async function day(lots: string, query: Record<string, string | undefined> = {}) {
   const cellar = await house(CELLAR, { lots, since: '2026-11-25T00:00:00.000Z', ...query })
   const racking = onPage(() => useRackingDay())
   await racking.work()
@@ -55,6 +55,17 @@ describe('racking day', () => {
     expect(after.volume.value).toBeCloseTo(line!.litres, 6)
     expect(cellar.state.vessels.get('vessel-a25')!.lotId).toBeUndefined()
     expect([racking.lines.value, racking.stale.value]).toEqual([[], false])
+  })
+  it('come to by a task’s link, without its hour: the day begins then, and keeps its moves over a reload', async () => {
+    const { cellar, racking } = await day('lot-grenache', { since: undefined })
+    const { since } = useRoute().query
+    expect(since).toEqual(expect.any(String))
+    await racking.done(racking.lines.value[0]!, racking.lines.value[0]!.litres)
+    const moved = cellar.facts.findLast(({ fact }) => fact.type === 'transfer')!
+    expect(moved.fact.at >= since!, `${moved.fact.at} after ${since}`).toBe(true)
+    const again = onPage(() => useRackingDay())
+    await again.work()
+    expect([again.begun.value, again.lines.value]).toEqual([true, []])
   })
   it('more or less than planned makes another plan of the rest', async () => {
     const { cellar, racking } = await day('lot-grenache,lot-tempranillo')

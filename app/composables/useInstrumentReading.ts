@@ -87,7 +87,7 @@ export function useInstrumentReading(lot: () => LotView | undefined, sample: () 
     const of = lot()
     if (!of) return
     const ferments = of.standing === 'must' || of.standing === 'fermenting'
-    const what: HandReads[] = ferments ? ['sg', 'temperature', 'ph', 'ta'] : ['sg', 'temperature', 'ph', 'freeSo2', 'malic']
+    const what: HandReads[] = ferments ? ['sg', 'temperature', 'ph', 'ta'] : ['sg', 'temperature', 'ph', 'freeSo2', 'malic', 'sugar']
     const read = await practice.handReads(of.id, what)
     await write(read.map(({ quantity, value }) =>
       reading({ lotId: of.id, quantity, typed: String(value), value, ...(quantity === 'freeSo2' && { by: 'iodine' as const }) })),

@@ -34,7 +34,12 @@ export function useRackingDay() {
   const chosen = computed(() => wines.value.filter((l) => list('lots').includes(l.id)))
   const choose = (ids: readonly string[]) =>
     change({ lots: ids.join(',') || undefined, since: (route.query.since as string | undefined) ?? clockNow() })
-  const since = computed(() => (typeof route.query.since === 'string' ? route.query.since : now.value))
+  /** Whoever comes by a task's link has chosen no hour: the day begins when the page does. A clock that goes on would forget each move. */
+  const opened = clockNow()
+  const since = computed(() => (typeof route.query.since === 'string' ? route.query.since : opened))
+  onMounted(() => {
+    if (chosen.value.length > 0 && route.query.since === undefined) void change({ since: opened })
+  })
 
   /** Vessels that this day may use: the chosen wines' own, and the free ones. */
   const vessels = computed(() =>

@@ -36,7 +36,10 @@ const allPressing = ref(false)
 const pressingShown = computed(() => (allPressing.value ? pressing.value : pressing.value.slice(0, FEW)))
 const drawn = useGradually(() => numbered.value.length + waiting.value.length, 5)
 const waitingDrawn = computed(() => waiting.value.slice(0, Math.max(0, drawn.value - numbered.value.length)))
-const heading = computed(() => (numbered.value.length === 0 ? 'Nothing to do today' : `${counted(numbered.value.length, 'task')} today`))
+/** What is wrong is something to do, also where no task is due. */
+const heading = computed(() =>
+  numbered.value.length > 0 ? `${counted(numbered.value.length, 'task')} today`
+    : pressing.value.length > 0 ? `${counted(pressing.value.length, 'warning')} today` : 'Nothing to do today')
 /** One sitting of the day, in the address: its tasks of every lot, not only the first of each. */
 const route = useRoute()
 const router = useRouter()

@@ -33,6 +33,10 @@ export const PRESS_SCHOOL: Words<'press'> = { 'at-dryness': 'when dry', early: '
 
 export const LEES_SCHOOL: Words<'lees'> = { rack: 'racked off its lees', fine: 'kept on the fine lees and stirred' }
 
+const HOLD: Words<'hold'> = { sorbate: 'sweetness held by sorbate', heat: 'sweetness held by heat', none: 'sweetness not held' }
+const CLARITY_PLAN: Words<'clarity'> = { fine: 'haze fined', wait: 'haze left to settle', accept: 'haze accepted' }
+const PROOF: Words<'proof'> = { test: 'malolactic proven by a test', wait: 'malolactic given its weeks' }
+
 /** How loose oak is made ready, and what each gives up: common practice, no source. */
 export const OAK_READY: Words<'oakReady'> = {
   straight: 'straight from the bag',
@@ -59,6 +63,9 @@ export function planParts(plan: Planned): string[] {
     plan.malolactic && `malolactic ${MALOLACTIC[plan.malolactic]}`,
     plan.cold !== undefined && (plan.cold ? 'cold winter' : 'kept from the cold'),
     plan.finish && `to be ${FINISH[plan.finish]}`,
+    plan.hold && HOLD[plan.hold],
+    plan.clarity && CLARITY_PLAN[plan.clarity],
+    plan.proof && PROOF[plan.proof],
     plan.sparkling !== undefined && (plan.sparkling ? 'sparkling' : 'still'),
     plan.oak !== undefined && (plan.oak ? 'with oak' : 'without oak'),
     plan.oakReady && `oak ${OAK_READY[plan.oakReady]}`,

@@ -1,3 +1,4 @@
+import type { StabilityTest } from '~~/core/finishing'
 import type { Fault, Mishap, ScenarioCode, Taste } from '~~/practice/season'
 import type { Style } from '~~/core/ledger'
 import { sayDayOf } from './days'
@@ -121,4 +122,10 @@ export const READ_NEXT: Partial<Record<Fault['code'], { to: string, label: strin
   'sharp': { to: '/bench/correct', label: 'Correct the must' },
   'thin': { to: '/bench/sweeten', label: 'Sugar and water' },
   'burst': { to: '/bench/alcohol', label: 'Alcohol' }
+}
+
+/** The glass of a test, where nobody can hold it against a torch. */
+export const GLASS_SHOWS: Record<StabilityTest, Record<'clear' | 'fallen', string>> = {
+  'heat-test': { clear: 'The glass: as clear as the one beside it.', fallen: 'The glass: a haze that you see at once.' },
+  'cold-test': { clear: 'The glass: no crystals.', fallen: 'The glass: a layer of crystals at the bottom.' }
 }

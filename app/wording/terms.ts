@@ -77,8 +77,8 @@ export const OPERATION: Record<EntryOf<'operation'>['what'], string> = {
   disgorge: 'Disgorged',
   'heat-test': 'Heat test begun',
   'cold-test': 'Cold test begun',
-  'warm': 'Moved somewhere warm',
-  'cool': 'Moved somewhere cool',
+  'warm': 'Warmed',
+  'cool': 'Cooled',
   'marbles': 'Marbles added',
   'gas-cover': 'Inert gas added'
 }

@@ -28,6 +28,7 @@ export type Action =
         | 'move'
         | 'sweeten'
         | 'stability'
+        | 'trial'
         | 'cold'
         | 'bottle'
     lotId: string
@@ -43,6 +44,8 @@ export type Action =
     step?: 'packets'
     /** How it is moved. */
     as?: 'rack' | 'top-up'
+    /** Of a stability test: the cold one. */
+    cold?: true
     /** Of bottling: with a second ferment in the bottle. */
     sparkling?: true
   }

@@ -34,6 +34,7 @@ const BY_PLACE: Record<Action['to'], SittingCode> = {
   malolactic: 'malolactic',
   lot: 'looks',
   stability: 'tests',
+  trial: 'tests',
   cold: 'tests',
   sweeten: 'bottling',
   bottle: 'bottling',

@@ -53,6 +53,8 @@ export interface Senses {
   clarity: ReturnType<(typeof SEE)['clarity']>
   gas: ReturnType<(typeof SEE)['gas']>
   tastes: readonly Taste[]
+  /** Whether a glass of it stays as it is through a heat test and through a cold one. */
+  staysClear: { 'heat-test': boolean, 'cold-test': boolean }
 }
 export const TASTES = ['sweet', 'sharp', 'flat', 'vinegar', 'tired', 'stinging', 'balanced'] as const
 export type Taste = (typeof TASTES)[number]
@@ -97,7 +99,8 @@ export function senses(world: World, lotId: string): Senses | undefined {
   const wine: Wine | undefined = world.kept.get(lotId)?.wine
   if (!wine) return undefined
   const i = things(world, lotId, 77)
-  return { smells: SEE.smells(wine, i), clarity: SEE.clarity(wine, i), gas: SEE.gas(wine, i), tastes: tastesOf(wine) }
+  return { smells: SEE.smells(wine, i), clarity: SEE.clarity(wine, i), gas: SEE.gas(wine, i), tastes: tastesOf(wine),
+    staysClear: { 'heat-test': SEE.staysClearInHeat(wine, i), 'cold-test': SEE.staysClearInCold(wine) } }
 }
 /** How far the household's hydrometer and meter are off: the drawings show it, as the things themselves would. */
 export const offsetsOf = (seed: number): { sg: number, ph: number, titration: number } => {

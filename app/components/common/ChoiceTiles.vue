@@ -8,21 +8,25 @@ const props = defineProps<{
 }>()
 const value = defineModel<Value>({ required: true })
 
+/**
+ * The hint belongs to the name of the choice: it is read out with it. The library looks for that name in the document and, on a page that
+ * is not in it yet, takes the item's value for its name: so the words are the value as well.
+ */
+const wordsOf = ({ label, hint }: (typeof props.items)[number]) => [label, hint].filter(Boolean).join(' ').replace(/["\\]/g, '')
+const list = computed(() => props.items.map((item) => ({ value: wordsOf(item), label: item.label, hint: item.hint })))
 const chosen = computed({
-  get: () => String(value.value),
-  set: (key: string) => {
-    const found = props.items.find((item) => String(item.value) === key)
+  get: () => props.items.filter((item) => item.value === value.value).map(wordsOf)[0],
+  set: (words) => {
+    const found = props.items.find((item) => wordsOf(item) === words)
     if (found) value.value = found.value
   }
 })
-/** The hint belongs to the name of the choice: it is read out with it. */
-const list = computed(() => props.items.map(({ value: v, label, hint }) => ({ value: String(v), label, hint })))
 </script>
 
 <template>
   <!-- Its names are read once when it is drawn: other words want another drawing. -->
   <URadioGroup
-    :key="list.map((item) => `${item.value}${item.label}${item.hint ?? ''}`).join('|')"
+    :key="list.map((item) => item.value).join('|')"
     v-model="chosen"
     :legend="legend"
     :items="list"

@@ -10,7 +10,7 @@ const props = defineProps<{
   more?: { count: number, to: string } | undefined
 }>()
 const emit = defineEmits<{ entry: [id: string] }>()
-const { end } = useEnding()
+const { end, did } = useEnding()
 const route = useRoute()
 /** On the lot's own page the link to it leads nowhere; the entry it is based on is there. */
 const here = computed(() => props.said.to === route.path)
@@ -27,7 +27,8 @@ const colour = computed(() => COLOUR[props.said.finding.urgency])
         {{ ' ' }}<TermText :text="said.words.reason" />
       </p>
       <WaysOut v-if="said.finding.waysOut?.length" class="my-2" :finding="said.finding" :of="lot" />
-      <p class="flex flex-wrap gap-x-4">
+      <p class="flex flex-wrap items-center gap-x-4">
+        <UButton v-if="said.finding.logs?.length && said.words.did" size="sm" class="my-1" @click="did(said)">{{ said.words.did }}</UButton>
         <UButton v-if="restsOn" variant="link" class="px-0" @click="emit('entry', restsOn)">See the entry</UButton>
         <UButton v-else-if="said.to && said.words.action && !here" :to="said.to" variant="link" class="px-0">
           {{ said.words.action }}

@@ -71,6 +71,13 @@ const minutes = computed(() => (task.value && !decides.value ? task.value.findin
     </span>
     <p v-if="alert" class="alert">
       <UIcon name="i-lucide-circle-alert" /> <b :title="alert.said.words.reason">{{ alert.said.words.title }}</b>
+      <button
+        v-if="alert.said.finding.logs?.length && alert.said.words.did"
+        type="button"
+        class="textlink"
+        :aria-label="`${alert.said.words.did}: ${lot.name}`"
+        @click="did(alert.said)"
+      >{{ alert.said.words.did }}</button>
       <NuxtLink v-if="alert.said.to && alert.said.words.action" :to="alert.said.to" class="textlink">{{
         alert.said.words.action
       }}</NuxtLink>

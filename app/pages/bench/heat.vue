@@ -1,4 +1,8 @@
 <script setup lang="ts">
+import { isFermenting } from '~~/core/ledger'
+import { fact } from '~~/core/drafts'
+import { OPERATION } from '~/wording/terms'
+
 /** Ice to hold a ferment down, or watts to hold it up. */
 const { lot } = useLotFromAddress()
 const bench = useHeatBench(lot)
@@ -18,6 +22,17 @@ const headline = computed(() => {
   }
   return { number: 'Do nothing', text: 'It makes as much heat as its walls lose.' }
 })
+/** Said once, and Presk asks for the next temperature instead of for more ice. */
+const cellar = useCellarStore()
+const logged = useLogged()
+const doing = computed(() => {
+  const [b, l] = [bench.balance.value, lot.value]
+  if (!b || !l || !isFermenting(l)) return undefined
+  return b.iceLPerDay > 0.3 || b.iceLToBring > 0.2 ? 'cool' : b.heaterW > 3 ? 'warm' : undefined
+})
+async function does(what: 'cool' | 'warm') {
+  if (await cellar.log([fact('operation', { lotId: lot.value!.id, what })])) logged(`${lot.value!.name}: ${OPERATION[what].toLowerCase()}`)
+}
 const round = (x: number, d = 0) => x.toFixed(d)
 const working = computed(() => {
   const b = bench.balance.value!
@@ -44,7 +59,10 @@ useHead({ title: 'Cooling and heating · Presk' })
           To cool it down once: {{ f.words(f.volume(bench.balance.value.iceLToBring)) }} of ice.
         </p>
       </div>
-      <p v-else class="soft">Enter how warm it is, how warm it should be, and how fast it ferments.</p>
+      <UButton v-if="doing" class="mt-3" @click="does(doing)">
+        {{ doing === 'cool' ? 'I am cooling it' : 'I am warming it' }}
+      </UButton>
+      <p v-if="!headline" class="soft">Enter how warm it is, how warm it should be, and how fast it ferments.</p>
     </template>
     <template #inputs>
       <QuantityField label="Must" :field="bench.volume" />

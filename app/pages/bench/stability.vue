@@ -9,6 +9,7 @@ const route = useRoute()
 const router = useRouter()
 const f = useFormat()
 const now = useNow()
+const cellar = useCellarStore()
 const logged = useLogged()
 const test = computed<StabilityTest>({
   get: () => (route.query.test === 'cold' ? 'cold-test' : 'heat-test'),
@@ -69,6 +70,7 @@ useHead({ title: 'Heat and cold tests · Presk' })
         </template>
         <template v-else>
           <FindingNote v-if="!toRead" tone="ask">The test is still running. What you see now may change.</FindingNote>
+          <LazyPracticeGlass v-if="toRead && cellar.isPractice" :key="`${lot.id} ${test}`" :lot-id="lot.id" :test="test" />
           <ChoiceTiles v-model="fallen" :legend="legend" :items="looks" />
           <FoldOut v-if="test === 'heat-test'" label="With a turbidity meter">
             <div class="tries">

@@ -31,7 +31,7 @@ const settleTitle = ({ code, state }: Condition): string => {
 
 export const BOTTLING: WordsFor<BottlingSays> = {
   'settle': ({ condition, left }) => ({
-    title: settleTitle(condition),
+    title: settleTitle(condition) + (condition.notBefore ? ` from ${sayDayOf(condition.notBefore)}` : ''),
     reason: `${sayCondition(condition)} ${
       left > 1 ? `${counted(left - 1, 'more thing')} to settle before bottling.` : 'Then it can be bottled.'
     }`,

@@ -102,18 +102,27 @@ export const FERMENT: WordsFor<FermentSays> = {
     reason: `${f.words(f.temperature(celsius))}. The upper limit is ${f.words(f.temperature(max))}. ${
       deadly ? 'Yeast dies within hours at this temperature and the ferment sticks.' : 'It loses aroma, and if it gets hotter, yeast.'
     } Put in frozen bottles and swap them as they melt. Open the cap to let heat out.`,
+    did: 'I am cooling it',
     action: 'Plan the cooling'
   }),
   'too-cold': ({ celsius, min }, _lot, f) => ({
     title: 'Too cold',
     reason: `${f.words(f.temperature(celsius))}. Below ${f.words(f.temperature(min))} this yeast works slowly and may stop. Warm it by `
       + `a few degrees a day, and stir up the yeast.`,
+    did: 'I am warming it',
     action: 'Plan the warming'
+  }),
+  'temperature-awaited': ({ what, celsius, urgency }, _lot, f) => ({
+    title: what === 'cool' ? 'Being cooled' : 'Being warmed',
+    reason: `${f.words(f.temperature(celsius))} before that. ${urgency === 'note' ? 'Read its temperature again in a few hours.'
+      : 'Read its temperature again: only that shows whether it was enough.'}`,
+    action: 'Take readings'
   }),
   'temperature-rises': ({ from, to, roomC }, _lot, f) => ({
     title: 'Warming up: is the cooling off?',
     reason: `From ${f.words(f.temperature(from))} to ${f.words(f.temperature(to))} within about a day, and the room is at `
       + `${f.words(f.temperature(roomC!))}. Use frozen bottles, a wet cloth or a cooler corner.`,
+    did: 'I am cooling it',
     action: 'Plan the cooling'
   }),
   'temperature-falls': ({ from, to, roomC }, _lot, f) => ({
@@ -121,6 +130,7 @@ export const FERMENT: WordsFor<FermentSays> = {
     reason: `From ${f.words(f.temperature(from))} to ${f.words(f.temperature(to))} within about a day${
       roomC === undefined ? '' : `, and the room is at ${f.words(f.temperature(roomC))}`
     }. Check the plug and the door first. Warm yeast that suddenly gets cold stops working.`,
+    did: 'I am warming it',
     action: 'Plan the warming'
   }),
   'float-odd': ({ wrong }) => ({

@@ -75,9 +75,11 @@ export function addressOf(action: Action): string {
     case 'measure':
     case 'heat':
     case 'correct':
-    case 'stability':
     case 'cold':
+    case 'trial':
       return `/bench/${action.to}?lot=${action.lotId}`
+    case 'stability':
+      return `/bench/stability?lot=${action.lotId}${action.cold ? '&test=cold' : ''}`
     case 'bottle':
       return `/bench/${action.sparkling ? 'sparkling' : 'bottles'}?lot=${action.lotId}`
     case 'sweeten':

@@ -179,6 +179,7 @@ describe('nutrient follows the ferment', () => {
 
 describe('what has gone wrong', () => {
   const warm = (celsius: number, hoursAgo = 4) => read(hoursAgo, 'temperature', celsius)
+  const cooled = (hoursAgo: number) => entry(hoursAgo, { type: 'operation', lotId, what: 'cool' })
   it.each<[string, readonly Entry[], string, boolean]>([
     ['nothing', middle, 'stuck', false],
     [
@@ -188,6 +189,14 @@ describe('what has gone wrong', () => {
       true
     ],
     ['hot', [...middle, warm(32)], 'too-hot', true],
+    ['hot, and cooled since', [...middle, warm(32), cooled(0.5)], 'too-hot', false],
+    ['cooled, and to be read again', [...middle, warm(32), cooled(0.5)], 'temperature-awaited', true],
+    [
+      'cooled, and still hot at the next reading',
+      [...middle, warm(32), cooled(2), warm(32, 0.2)],
+      'too-hot',
+      true
+    ],
     ['as it should be', [...middle, warm(26)], 'too-hot', false],
     ['cold', [...middle, warm(15)], 'too-cold', true],
     ['cold at once', [...middle, warm(25, 28), warm(19)], 'temperature-falls', true],

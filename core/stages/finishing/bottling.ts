@@ -92,8 +92,8 @@ export const bottlingStage: Stage<BottlingSays> = {
         condition,
         left: open.length,
         key: `settle:${condition.code}`,
-        urgency: now >= window.from ? 'soon' : 'wait',
-        window: { from: later(window.from, -LEAD_H), due: window.due },
+        urgency: now >= window.from && condition.notBefore === undefined ? 'soon' : 'wait',
+        window: settledIn(condition, window),
         minutes: 15,
         evidence: condition.evidence,
         ...(condition.settle && { action: condition.settle }),
@@ -117,6 +117,12 @@ export const bottlingStage: Stage<BottlingSays> = {
     ]
   },
   findings: () => []
+}
+
+/** From when it may be settled: in the last weeks before the bottle, and not before a look at it tells something new. */
+function settledIn({ notBefore }: Condition, { from, due }: { from: string, due: string }): { from: string, due: string } {
+  const soonest = [later(from, -LEAD_H), notBefore].filter((at) => at !== undefined).sort().at(-1)!
+  return { from: soonest, due: [soonest, due].sort()[1]! }
 }
 
 /** Free SO₂ was titrated of late, with what went in before it bound: the last dose goes by that. */

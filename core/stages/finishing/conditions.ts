@@ -16,7 +16,7 @@ import { TOLD_WITHIN } from '../../sulphite'
 import type { Action, WayOut } from '../../findings'
 import { isOffLees } from '../off-lees'
 import { SMELT_STANDS_H, faultOf, isHelped } from '../smelt'
-import { hoursSince } from '../stage'
+import { hoursSince, later } from '../stage'
 import { doseFor } from '../sulphite-dose'
 
 export const CONDITIONS = [
@@ -54,6 +54,8 @@ export interface Condition {
   evidence: readonly string[]
   /** The bench or the form that settles it, and gives what it wants. */
   settle?: Action
+  /** Looked at before, it could tell nothing new. */
+  notBefore?: string
   /** Other ways past it. */
   waysOut?: readonly WayOut[]
 }
@@ -62,6 +64,8 @@ export interface Condition {
 const MOST_SUGAR = 4
 /** What moved up to its last reading may stand by now, h: a ferment's end, and no reading since. Ours. */
 const NEWS_H = 14 * 24
+/** Somebody reads in the morning what was read in the evening, h. Ours. */
+const SAME_DAY_H = 8
 /** Gas has gone by itself after so long, h: common practice, no source. */
 const GAS_GONE_H = 26 * 168
 /** Yeast in a bottle begins below these: common practice, no source. */
@@ -75,6 +79,7 @@ const SORBIC_HOLDS = 0.8 * SORBIC_LEAST
 
 type Judge = (lot: LotView, now: string) => Omit<Condition, 'code'>
 const look = (lot: LotView): Action => ({ to: 'lot', lotId: lot.id, log: 'note' })
+const coldTest = (lot: LotView): Action => ({ to: 'stability', lotId: lot.id, cold: true })
 const measure = (lot: LotView): Action => ({ to: 'measure', lotId: lot.id })
 const met = (evidence: readonly string[] = [], more: Partial<Condition> = {}) => ({ state: 'met' as const, evidence, ...more })
 
@@ -94,10 +99,12 @@ export const JUDGES: Record<ConditionCode, Judge> = {
       const from = dry.agreeing.map((p) => p.entryId)
       return met(from, { because: 'dry', at: dry.since })
     }
-    if (!standing) return { state: 'unknown', evidence: last ? [last.entryId] : [], settle: measure(lot) }
+    // Of two readings that agree the second is as late as a proof wants it: one of the same day tells nothing.
+    const notBefore = last && hoursSince(last.at, now) < DRY_PROOF_H - SAME_DAY_H ? { notBefore: later(last.at, DRY_PROOF_H) } : {}
+    if (!standing) return { state: 'unknown', evidence: last ? [last.entryId] : [], settle: measure(lot), ...notBefore }
     const evidence = standing.agreeing.slice(-2).map((p) => p.entryId)
     if (standing.proven) return met(evidence, { because: 'sweet', value: standing.sg, at: standing.until })
-    const about = { at: standing.until, evidence, settle: measure(lot) }
+    const about = { at: standing.until, evidence, settle: measure(lot), ...notBefore }
     const earlier = lot.series.sg!.some((p) => hoursSince(p.at, standing.until) >= DRY_PROOF_H)
     return earlier && hoursSince(standing.until, now) <= NEWS_H
       ? { state: 'not-met', because: 'moves', ...about }
@@ -158,7 +165,10 @@ export const JUDGES: Record<ConditionCode, Judge> = {
     // What was fined since may stand the test now.
     const fined = (lot.putIn.get('bentonite') ?? '') > test.at
     if (fined && !test.stable) return { state: 'unknown', at: test.at, evidence: [test.entryId], settle, waysOut }
-    return test.stable ? met([test.entryId], { at: test.at }) : { state: 'not-met', at: test.at, evidence: [test.entryId], settle, waysOut }
+    // What is known to turn hazy is fined by a trial, not tested again.
+    const trial = { to: 'trial', lotId: lot.id } as const
+    return test.stable ? met([test.entryId], { at: test.at })
+      : { state: 'not-met', at: test.at, evidence: [test.entryId], settle: trial, waysOut }
   },
   'cold': (lot, now) => {
     const test = lot.coldTest
@@ -175,7 +185,7 @@ export const JUDGES: Record<ConditionCode, Judge> = {
     const chilled = lot.worked.get('chill')?.at
     return chilled && hoursSince(chilled, now) >= COLD_DAYS * 24
       ? met([], { because: 'chilled', at: chilled })
-      : { state: 'unknown', evidence: [], settle: { to: 'stability', lotId: lot.id }, waysOut: pastCold(lot) }
+      : { state: 'unknown', evidence: [], settle: coldTest(lot), waysOut: pastCold(lot) }
   },
   'sulphite': (lot) => level(lot, 'level'),
   'sulphite-for-bottle': (lot) => level(lot, 'bottle'),
@@ -251,7 +261,7 @@ const pastSugar = (lot: LotView): WayOut[] => [
 ]
 const pastCold = (lot: LotView): WayOut[] => [
   { code: 'chill', drafts: [{ type: 'operation', lotId: lot.id, what: 'chill' }] },
-  { code: 'stability-test', action: { to: 'stability', lotId: lot.id } },
+  { code: 'stability-test', action: coldTest(lot) },
   { code: 'accept-crystals', drafts: [{ type: 'lot-planned', lotId: lot.id, cold: false }] }
 ]
 /** In the cold for long enough since it was tested. */

@@ -18,8 +18,11 @@ export type KeepingSays =
   | { code: 'free-above-total', freeMgPerL: number, totalMgPerL: number }
 type Says = Finding<KeepingSays>
 
-/** Free SO₂ is looked at every 4 to 6 weeks, craft 3.10 (common practice, no source), h. */
-const LOOK_H = { soonest: 7 * 24, from: 4 * 7 * 24, due: 5 * 7 * 24, late: 6 * 7 * 24 } as const
+/**
+ * Free SO₂ is looked at every 4 to 6 weeks, craft 3.10 (common practice, no source), h. Sooner where it may be low before: a week after a
+ * dose, and two after a reading that was high enough, as what a wine loses in a week is less than a titration at home can tell. Ours.
+ */
+const LOOK_H = { afterDose: 7 * 24, afterReading: 14 * 24, from: 4 * 7 * 24, due: 5 * 7 * 24, late: 6 * 7 * 24 } as const
 /** mg/L below target that is worth an addition; a titration cannot tell less. */
 const SLACK = 5
 /** Read of one sample, h. */
@@ -91,14 +94,16 @@ function isUnread(lot: LotView, now: string): boolean {
   return lastSulphiteAt !== undefined && hoursSince(lastSulphiteAt, now) <= READ_WITHIN_H && !(read !== undefined && read > lastSulphiteAt)
 }
 
-/** The month's look at free SO₂: sooner than the round where it may be low before, but not within the week of a look. */
+/** The month's look at free SO₂: sooner than the round where it may be low before, but not at once after a look. */
 function look(lot: LotView, now: string): Says {
   const { upkeep } = lot
   // The last look at it, or the last dose: by whichever its level is known.
-  const known = [lot.series.freeSo2?.at(-1)?.at, lot.lastSulphiteAt].filter((x) => x !== undefined)
+  const read = lot.series.freeSo2?.at(-1)?.at
+  const known = [read, lot.lastSulphiteAt].filter((x) => x !== undefined)
   const at = known.sort().at(-1) ?? lot.freeSo2?.at ?? lot.startedAt
+  const soonest = at === read ? LOOK_H.afterReading : LOOK_H.afterDose
   const low = upkeep?.belowAt?.low ?? later(at, LOOK_H.due)
-  const due = [later(at, LOOK_H.soonest), [low, later(at, LOOK_H.due)].sort()[0]!].sort()[1]!
+  const due = [later(at, soonest), [low, later(at, LOOK_H.due)].sort()[0]!].sort()[1]!
   return {
     code: 'check-sulphite',
     key: 'check-sulphite',

@@ -1,5 +1,5 @@
 import { PROTOCOL, type Protocol, type ProtocolStep, type StabilityTest, protocolHours, stepAt } from '../../finishing'
-import type { Finding } from '../../findings'
+import type { Action, Finding } from '../../findings'
 import { type LotView, isHeld } from '../../ledger'
 import { type Stage, hoursSince, later } from '../stage'
 
@@ -49,7 +49,8 @@ export const stabilityStage: Stage<StabilitySays> = {
       const running = testUnderWay(lot, test, now)
       if (!running) return []
       const { protocol, step, index, inH, leftH, readAt } = running
-      const about = { task: true, lotId: lot.id, evidence: [], minutes: 5, action: { to: 'stability', lotId: lot.id } } as const
+      const action: Action = { to: 'stability', lotId: lot.id, ...(test === 'cold-test' && { cold: true }) }
+      const about = { task: true, lotId: lot.id, evidence: [], minutes: 5, action }
       const key = `test:${test}`
       if (!step) return [{ code: 'read-test', key, protocol, urgency: 'now', window: { due: readAt }, ...about }]
       const moved = index > 0 && inH < MOVING_H

@@ -16,6 +16,7 @@ const LEADS: Partial<Record<WrongSays['code'], 'restart' | 'heat' | 'press' | 'r
   'too-cold': 'heat',
   'temperature-falls': 'heat',
   'temperature-rises': 'heat',
+  'temperature-awaited': 'round',
   'skins-long': 'press'
 }
 

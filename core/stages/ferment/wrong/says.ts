@@ -11,6 +11,8 @@ export type WrongSays =
   | { code: 'too-hot', celsius: number, max: number, deadly: boolean }
   | { code: 'too-cold', celsius: number, min: number }
   | { code: 'temperature-falls' | 'temperature-rises', from: number, to: number, roomC?: number }
+  /** Cooled or warmed since it was read. */
+  | { code: 'temperature-awaited', what: 'cool' | 'warm', celsius: number }
   | { code: 'over-tolerance', potentialAbv: number, toleranceAbv: number }
   | { code: 'under-fed', shortMgPerL: number }
   | { code: 'smells', smell: Exclude<Smell, 'clean' | 'bread' | 'fruit' | 'other'>, phase: Phase }
@@ -26,4 +28,4 @@ export type WrongSays =
 
 export type Wrong = Finding<WrongSays>
 /** As it is found; whose it is and where it leads is put on at the end. */
-export type Found = WrongSays & { key: string, urgency: Urgency, evidence?: readonly string[] }
+export type Found = WrongSays & Pick<Finding, 'logs'> & { key: string, urgency: Urgency, evidence?: readonly string[] }

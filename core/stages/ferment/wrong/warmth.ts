@@ -16,8 +16,26 @@ const MOVES = { byC: 4, withinH: 36 } as const
 /** A degree below its band slows a ferment and stops none, and a thermometer is off by half of that. Ours, °C. */
 const COLD_EDGE_C = 1.5
 
-/** Too hot, too cold, or moving faster than a cellar does, with what the room beside it has. */
+/** What was cooled or warmed is read again after so long, h: half a bin's way to its ice. What would kill it, sooner. Ours. */
+const READ_AGAIN_H = { usual: 4, deadly: 1 } as const
+
+/** Too hot, too cold, or moving faster than a cellar does; what is being done about it is asked to be read again, not to be done again. */
 export function warmth(lot: LotView, cellar: CellarView, now: string): Found[] {
+  return offBand(lot, cellar, now).map((found): Found => {
+    const what = COUNTER[found.code as keyof typeof COUNTER]
+    if (!what) return found
+    const read = believedTemperatures(lot).at(-1)!
+    const since = lot.worked.get(what)?.at
+    if (since === undefined || since < read.at) return { ...found, logs: [{ type: 'operation', lotId: lot.id, what }] }
+    const again = found.urgency === 'stop' ? READ_AGAIN_H.deadly : READ_AGAIN_H.usual
+    const urgency = hoursSince(since, now) < again ? 'note' : 'now'
+    return { code: 'temperature-awaited', key: `awaited:${what}:${since}`, what, celsius: read.value, urgency, evidence: [read.entryId] }
+  })
+}
+const COUNTER = { 'too-hot': 'cool', 'temperature-rises': 'cool', 'too-cold': 'warm', 'temperature-falls': 'warm' } as const
+
+/** Outside its band or on the way there, with what the room beside it has. */
+function offBand(lot: LotView, cellar: CellarView, now: string): Found[] {
   const series = believedTemperatures(lot)
   const last = series.at(-1)
   if (!last || hoursSince(last.at, now) > TELLS_H) return []
