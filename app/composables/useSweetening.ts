@@ -87,13 +87,22 @@ export function useSweetening(lot: Ref<LotView | undefined>) {
     }
     return sugar
   }
+  /** As it was worked out, to what a kitchen scale shows. */
+  function takePlan() {
+    const [sugarG, sorbateG] = [sweetened.value?.grams, way.value === 'sorbate' && sorbate.value?.allowed ? sorbate.value.grams : undefined]
+    if (sugarG) sugarIn.fill(f.typed(Number(sugarG.toPrecision(3)), 'plain', ''))
+    if (sorbateG) sorbateIn.fill(f.typed(Number(sorbateG.toPrecision(2)), 'plain', ''))
+  }
+  /** Nothing was typed that could be logged. */
+  const empty = ref(false)
   async function log(): Promise<boolean> {
     const all = [sugarIn, sorbateIn, heldFor]
     all.forEach((field) => field.touch())
     if (!lot.value || !mayGoOn.value || all.some((field) => !field.ok)) return false
     const made = drafts(lot.value)
+    empty.value = made.length === 0
     return made.length > 0 && (await cellar.log([...against(), ...made])) !== undefined
   }
   const held = { way, fields, through, ferments, glasses, sweetener, sweetened, sorbate, minutes }
-  return { ...held, sugarIn, sorbateIn, heldFor, ready, knows, mayGoOn, log }
+  return { ...held, sugarIn, sorbateIn, heldFor, ready, knows, mayGoOn, log, takePlan, empty }
 }

@@ -105,6 +105,7 @@ const MOVES: [RegExp, Move][] = [
   [/^Sweeten it/, async (page) => {
     await follow(page)
     await page.getByRole('textbox', { name: 'Sweetness chosen' }).fill('12')
+    await press(page, 'Exactly as planned')
     await logged(page)
   }],
   [/^Chill it/, (page) => otherwise(page, 'Chill it now')],
@@ -125,10 +126,9 @@ const MOVES: [RegExp, Move][] = [
 /**
  * A season of Practice by nothing but what stands first on Today.
  * @param bottles as many as are filled at the end
- * @param prepare what the person decides before anything else
  * @returns what was asked, in its order
  */
-export async function playBlindly(page: Page, lot: string, bottles: number, turns = Number(process.env.TURNS ?? 200)): Promise<string[]> {
+export async function playBlindly(page: Page, lot: string, bottles: number, turns = 200): Promise<string[]> {
   const asked: string[] = []
   // Far more than it takes: it ends with the bottle, or fails with what was asked.
   for (let turn = 0; turn < turns && !asked.includes('Bottle it'); turn++) {
@@ -154,11 +154,6 @@ export async function playBlindly(page: Page, lot: string, bottles: number, turn
     await answer(page, title, lot, bottles, asked)
     await expect.poll(() => entriesOf(page, 'practice'), `${title} after ${asked.slice(-5).join('; ')}`).toBeGreaterThan(before)
     asked.push(title)
-    if (process.env.BLINDLY) {
-      await goWithin(page, '/')
-      const last = (await page.getByLabel('Recent entries').getByRole('listitem').allTextContents()).slice(0, 3).map((x) => x.replace(/.*·/, ''))
-      console.log((await bar(page).textContent())!.match(/\d+ \w+ 20\d\d, \d+:\d+/)![0], '|', title, '=>', last.join(' / '))
-    }
   }
   expect(asked, asked.join('; ')).toContain('Bottle it')
   return asked

@@ -10,7 +10,7 @@ const logged = useLogged()
 const materials = useMaterials()
 const bench = useSweetening(lot)
 const { way, fields, through, ferments, glasses, sweetener, sweetened, sorbate, minutes, sugarIn, sorbateIn, heldFor } = bench
-const { ready, knows, mayGoOn, log } = bench
+const { ready, knows, mayGoOn, log, takePlan, empty } = bench
 const dry = computed(() => lot.value && drynessOf(lot.value)?.proven)
 async function submit() {
   const l = lot.value
@@ -120,7 +120,11 @@ useHead({ title: 'Sweeten a wine · Presk' })
             hint="leave empty for none"
           />
           <QuantityField v-if="way === 'heat'" label="Held for" :field="heldFor" unit-label="min" hint="leave empty if not heated yet" />
-          <div class="go"><span /><UButton type="submit" size="xl">Log it</UButton></div>
+          <p v-if="empty" role="alert" class="text-(--alarm)">Enter how much went in.</p>
+          <div class="go">
+            <UButton v-if="sweetened || sorbate?.allowed" variant="link" @click="takePlan">Exactly as planned</UButton><span v-else />
+            <UButton type="submit" size="xl">Log it</UButton>
+          </div>
         </div>
       </template>
     </template>
