@@ -23,12 +23,9 @@ useHead({ title: 'Plans · Presk' })
     <PageHead title="Kept plans" lead="What a wine is to become, and by which methods. Choose one when you start a lot." />
     <div class="beside">
       <section aria-label="Kept plans">
-        <UEmpty
-          v-if="plans.length === 0"
-          icon="i-lucide-scroll-text"
-          title="No plans yet"
-          description="Enter one here, or keep the plan of a lot that went well: open “Plan” on its page."
-        />
+        <p v-if="plans.length === 0" class="soft">
+          No plans yet. Enter one here, or keep the plan of a lot that went well: open “Plan” on its page.
+        </p>
         <ul v-else>
           <OwnEntry
             v-for="p in plans"

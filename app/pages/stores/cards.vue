@@ -46,13 +46,9 @@ useHead({ title: 'Cards · Presk' })
           Yeasts, nutrients, cultures, fining agents, oak, sugars, bottles and closures as your packets describe them. Presk offers them
           wherever you choose one, and uses their figures. Leave open what the packet does not say.
         </p>
-        <UEmpty
-          v-if="made.length === 0"
-          icon="i-lucide-scroll-text"
-          title="No cards yet"
-          description="Take a packet and copy what it says."
-          class="mt-6"
-        />
+        <p v-if="made.length === 0" class="soft mt-6">
+          No cards yet. Take a packet and copy what it says.
+        </p>
         <ul v-else class="mt-4">
           <OwnEntry
             v-for="fact in made"
