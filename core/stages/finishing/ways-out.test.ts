@@ -120,6 +120,11 @@ function followed({ code, settle }: Condition, lot: LotView): Step[] {
         : [seen(0.1, code === 'clear' ? { what: 'clarity', clarity: 'bright' } : { what: 'smell', smells: ['clean'] })]
     case 'stability':
       return [seen(0.1, { what: code === 'protein' ? 'heat-test' : 'cold-test', stable: true })]
+    case 'trial':
+      return [
+        [0.1, { type: 'addition', material: 'bentonite', unit: 'g', actual: lot.volume.value * 0.6 }],
+        seen(8, { what: 'heat-test', stable: true })
+      ]
     case 'cold':
       return [[0.1, { type: 'operation', what: 'chill' }]]
     case 'sweeten':
