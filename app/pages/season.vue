@@ -13,6 +13,9 @@ const span = computed<SpanKey>({
   set: (key) => void router.replace({ query: { ...route.query, span: key } })
 })
 const { rows, range, placeOf, months, moveStep } = useSeason(() => span.value)
+/** The first screen at once, the other lots bit by bit; what is below them comes after. */
+const drawn = useGradually(() => rows.value.length, 10)
+const [weeksSoon, restSoon] = [useSoon(2), useSoon(3)]
 /** Where a dragged step was refused, by lot. */
 const refused = ref<{ lotId: string, says: string }>()
 async function drag(row: SeasonRow, code: WayStepCode, day: string) {
@@ -21,7 +24,7 @@ async function drag(row: SeasonRow, code: WayStepCode, day: string) {
   refused.value = says === undefined ? undefined : { lotId: row.lot.id, says }
 }
 const items = Object.entries(SPANS).map(([value, { label }]) => ({ value: value as SpanKey, label }))
-/** A name that would lie under "today" is left out. */
+/** A name that would be drawn under "today" is left out. */
 const { width } = useWindowSize()
 const shownMonths = computed(() => {
   const room = width.value < 760 ? 14 : 6
@@ -51,8 +54,8 @@ useHead({ title: 'Season · Presk' })
           <b :style="{ left: `${placeOf(now)}%` }">today</b>
         </div>
       </div>
-      <ul>
-        <li v-for="row in rows" :key="row.lot.id">
+      <ul :aria-busy="drawn < rows.length || undefined">
+        <li v-for="row in rows.slice(0, drawn)" :key="row.lot.id">
           <div class="row">
             <NuxtLink :to="`/lots/${row.lot.id}`" class="display name">
               <i class="pip" :style="{ background: wineColour(row.lot) }" aria-hidden="true" /><span>{{ row.lot.name }}</span>
@@ -81,9 +84,11 @@ useHead({ title: 'Season · Presk' })
         <i class="dot" /> done <i class="bar soon" /> next <i class="bar" /> later <i class="bar bottle" /> bottling
         <template v-if="rows.some((r) => r.before)"><i class="dot then" /> same wine, earlier year</template>
       </p>
-      <SeasonWeeks :rows="rows" />
-      <SeasonCalendar :rows="rows" />
-      <GoingAway />
+      <SeasonWeeks v-if="weeksSoon" :rows="rows" />
+      <template v-if="restSoon">
+        <SeasonCalendar :rows="rows" />
+        <GoingAway />
+      </template>
     </template>
   </div>
 </template>
