@@ -156,13 +156,29 @@ describe('a sweet wine that stays so', () => {
     const bacteria: Draft<Fact> = { type: 'inoculation', at: daysAgo(20), lotId: 'lot-albarino', organism: 'bacteria', culture: 'B' }
     const cellar = await house([...CELLAR, bacteria])
     const bench = onPage(() => useSweetening(lotOf(cellar)))
-    expect(bench.through.value).toBe(true)
+    expect(bench.hadBacteria.value).toBe(true)
     bench.fields.chosen.text = '20'
     expect(bench.sorbate.value!.allowed).toBe(false)
     bench.sorbateIn.text = '6'
     bench.knows.value = true
     expect(await bench.log()).toBe(false)
     expect(cellar.lotOf('lot-albarino')!.added.has('potassium-sorbate')).toBe(false)
+  })
+  it('exactly as planned: sugar with its sorbate, or nothing; and nothing typed is said', async () => {
+    const cellar = await house(CELLAR)
+    const bench = onPage(() => useSweetening(lotOf(cellar)))
+    bench.knows.value = true
+    expect([await bench.log(), bench.empty.value]).toEqual([false, true])
+    bench.fields.chosen.text = '20'
+    bench.ferments.value = true
+    bench.takePlan()
+    expect([bench.planHolds.value, bench.sugarIn.text, bench.sorbateIn.text]).toEqual([false, '', ''])
+    bench.ferments.value = false
+    bench.takePlan()
+    expect(bench.sugarIn.value).toBeCloseTo(bench.sweetened.value!.grams, -1)
+    expect(bench.sorbateIn.value! / bench.sorbate.value!.grams!).toBeCloseTo(1, 1)
+    expect(await bench.log()).toBe(true)
+    expect([...cellar.lotOf('lot-albarino')!.added.keys()].sort()).toEqual(['potassium-sorbate', 'sugar'])
   })
   it('another wine is asked about anew', async () => {
     const cellar = await house(CELLAR)

@@ -24,7 +24,7 @@ export function useSweetening(lot: Ref<LotView | undefined>) {
   }
   const [sugarIn, sorbateIn, heldFor] = [useWentInField(), useWentInField(), useWentInField('Between 0 and 600 minutes.', 600)]
   /** What forbids sorbate, by the ledger; a person who knows better says so. */
-  const through = ref(false)
+  const hadBacteria = ref(false)
   const ferments = ref(false)
   watch(
     () => lot.value?.id,
@@ -37,7 +37,7 @@ export function useSweetening(lot: Ref<LotView | undefined>) {
       fields.ph.fill(l.ph?.value.toFixed(2) ?? '')
       fields.abv.fill(l.abv?.value.toFixed(1) ?? '')
       fields.free.fill(l.freeSo2?.value.toFixed(0) ?? '')
-      through.value = l.malolactic === 'done' || l.bacteriaAt !== undefined
+      hadBacteria.value = l.malolactic === 'done' || l.bacteriaAt !== undefined
       const stable = readinessOf(l, 'sweetening', now.value).conditions.find((c) => c.code === 'stable-gravity')
       ferments.value = isFermenting(l) || stable?.state !== 'met'
     },
@@ -56,7 +56,7 @@ export function useSweetening(lot: Ref<LotView | undefined>) {
     const [volumeL, ph, abv, freeSo2MgPerL] = [fields.volume.value, fields.ph.value, fields.abv.value, fields.free.value]
     if (volumeL === undefined || ph === undefined || abv === undefined || freeSo2MgPerL === undefined) return undefined
     return withinLimits(() =>
-      sorbateDose({ volumeL, abv, ph, freeSo2MgPerL, malolacticDone: through.value, fermenting: ferments.value })
+      sorbateDose({ volumeL, abv, ph, freeSo2MgPerL, malolacticDone: hadBacteria.value, fermenting: ferments.value })
     )
   })
   const minutes = computed(() => {
@@ -87,11 +87,13 @@ export function useSweetening(lot: Ref<LotView | undefined>) {
     }
     return sugar
   }
+  /** Sugar goes in by one tap only where what holds it goes in with it, or the bottles are heated. */
+  const planHolds = computed(() => sweetened.value !== undefined && (way.value === 'heat' || sorbate.value?.allowed === true))
   /** As it was worked out, to what a kitchen scale shows. */
-  function takePlan() {
-    const [sugarG, sorbateG] = [sweetened.value?.grams, way.value === 'sorbate' && sorbate.value?.allowed ? sorbate.value.grams : undefined]
-    if (sugarG) sugarIn.fill(f.typed(Number(sugarG.toPrecision(3)), 'plain', ''))
-    if (sorbateG) sorbateIn.fill(f.typed(Number(sorbateG.toPrecision(2)), 'plain', ''))
+  function takePlan(): void {
+    if (!planHolds.value) return
+    sugarIn.fill(f.typed(Number(sweetened.value!.grams.toPrecision(3)), 'plain', ''))
+    if (way.value === 'sorbate') sorbateIn.fill(f.typed(Number(sorbate.value!.grams!.toPrecision(2)), 'plain', ''))
   }
   /** Nothing was typed that could be logged. */
   const empty = ref(false)
@@ -103,6 +105,6 @@ export function useSweetening(lot: Ref<LotView | undefined>) {
     empty.value = made.length === 0
     return made.length > 0 && (await cellar.log([...against(), ...made])) !== undefined
   }
-  const held = { way, fields, through, ferments, glasses, sweetener, sweetened, sorbate, minutes }
-  return { ...held, sugarIn, sorbateIn, heldFor, ready, knows, mayGoOn, log, takePlan, empty }
+  const held = { way, fields, hadBacteria, ferments, glasses, sweetener, sweetened, sorbate, minutes }
+  return { ...held, sugarIn, sorbateIn, heldFor, ready, knows, mayGoOn, log, planHolds, takePlan, empty }
 }

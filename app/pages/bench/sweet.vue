@@ -9,8 +9,8 @@ const f = useFormat()
 const logged = useLogged()
 const materials = useMaterials()
 const bench = useSweetening(lot)
-const { way, fields, through, ferments, glasses, sweetener, sweetened, sorbate, minutes, sugarIn, sorbateIn, heldFor } = bench
-const { ready, knows, mayGoOn, log, takePlan, empty } = bench
+const { way, fields, hadBacteria, ferments, glasses, sweetener, sweetened, sorbate, minutes, sugarIn, sorbateIn, heldFor } = bench
+const { ready, knows, mayGoOn, log, planHolds, takePlan, empty } = bench
 const dry = computed(() => lot.value && drynessOf(lot.value)?.proven)
 async function submit() {
   const l = lot.value
@@ -66,7 +66,7 @@ useHead({ title: 'Sweeten a wine · Presk' })
       <template v-if="way === 'sorbate'">
         <QuantityField label="pH" :field="fields.ph" />
         <QuantityField label="Free SO₂" :field="fields.free" unit-label="mg/L" />
-        <UCheckbox v-model="through" class="wide" label="It has had malolactic bacteria" />
+        <UCheckbox v-model="hadBacteria" class="wide" label="It has had malolactic bacteria" />
         <UCheckbox v-model="ferments" class="wide" label="It is fermenting, or no two gravities agree yet" />
       </template>
       <QuantityField v-if="way === 'heat'" label="Temperature" :field="fields.heat" />
@@ -122,7 +122,7 @@ useHead({ title: 'Sweeten a wine · Presk' })
           <QuantityField v-if="way === 'heat'" label="Held for" :field="heldFor" unit-label="min" hint="leave empty if not heated yet" />
           <p v-if="empty" role="alert" class="text-(--alarm)">Enter how much went in.</p>
           <div class="go">
-            <UButton v-if="sweetened || sorbate?.allowed" variant="link" @click="takePlan">Exactly as planned</UButton><span v-else />
+            <UButton v-if="planHolds" variant="link" @click="takePlan">Exactly as planned</UButton><span v-else />
             <UButton type="submit" size="xl">Log it</UButton>
           </div>
         </div>

@@ -16,13 +16,21 @@ const MOVES = { byC: 4, withinH: 36 } as const
 /** A degree below its band slows a ferment and stops none, and a thermometer is off by half of that. Ours, °C. */
 const COLD_EDGE_C = 1.5
 
-/** What was cooled or warmed is read again after so long, h: half a bin's way to its ice. What would kill it, sooner. Ours. */
+/** What was cooled or warmed is read again after so long, h: when a frozen bottle has melted, sooner where yeast would die. Ours. */
 const READ_AGAIN_H = { usual: 4, deadly: 1 } as const
 
-/** Too hot, too cold, or moving faster than a cellar does; what is being done about it is asked to be read again, not to be done again. */
+/** What is done about each. */
+const ANSWERED_BY: Partial<Record<Found['code'], 'cool' | 'warm'>> = {
+  'too-hot': 'cool',
+  'temperature-rises': 'cool',
+  'too-cold': 'warm',
+  'temperature-falls': 'warm'
+}
+
+/** Too hot, too cold, or moving faster than a cellar does. What was answered is to be read again, not done again. */
 export function warmth(lot: LotView, cellar: CellarView, now: string): Found[] {
   return offBand(lot, cellar, now).map((found): Found => {
-    const what = COUNTER[found.code as keyof typeof COUNTER]
+    const what = ANSWERED_BY[found.code]
     if (!what) return found
     const read = believedTemperatures(lot).at(-1)!
     const since = lot.worked.get(what)?.at
@@ -32,8 +40,6 @@ export function warmth(lot: LotView, cellar: CellarView, now: string): Found[] {
     return { code: 'temperature-awaited', key: `awaited:${what}:${since}`, what, celsius: read.value, urgency, evidence: [read.entryId] }
   })
 }
-const COUNTER = { 'too-hot': 'cool', 'temperature-rises': 'cool', 'too-cold': 'warm', 'temperature-falls': 'warm' } as const
-
 /** Outside its band or on the way there, with what the room beside it has. */
 function offBand(lot: LotView, cellar: CellarView, now: string): Found[] {
   const series = believedTemperatures(lot)
