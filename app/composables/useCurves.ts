@@ -9,7 +9,7 @@ export interface CurveMark { x: number, text: string, entryId: string }
 
 const HOUR = 3_600_000
 const DAY = 24 * HOUR
-/** More marks than these lie on top of each other. */
+/** More marks than these cover each other. */
 const MOST_MARKS = 120
 const MARKED = new Set(['addition', 'inoculation', 'operation', 'transfer'])
 

@@ -4,7 +4,7 @@ import type { LotPlan, LotView } from '~~/core/ledger'
 import { conditionsOf, malolacticCourseOf, malolacticEndedAt } from '~~/core/stages'
 import { MALOLACTIC_VERDICT, sayPaper } from '~/wording/looks'
 
-/** A school without a test waits so long after the last sign, days (craft 3.9). */
+/** A method without a test waits so long after the last sign, days (craft 3.9). */
 const WAITS_DAYS = 30
 
 /** A lot's malolactic: wanted or not, what bacteria find, the bacteria in, the looks at it, and its end. */
@@ -87,11 +87,11 @@ export function useMalolactic(lot: () => LotView) {
       )],
       'Logged'
     )
-  /** By the school that waits: a month after the last sign of it, and no sooner. */
+  /** By the method that waits: a month after the last sign of it, and no sooner. */
   const waited = computed(() => {
     const { bacteriaAt, bubbled } = lot()
     const sign = [bacteriaAt, bubbled?.at].filter((at) => at !== undefined).sort().at(-1)
-    // The clock of the page goes by the minute: what has just been logged may lie ahead of it.
+    // The clock of the page goes by the minute: what has just been logged may be ahead of it.
     const days = sign === undefined ? undefined : Math.max(0, (Date.parse(now.value) - Date.parse(sign)) / 86_400_000)
     return days === undefined ? undefined : { days, enough: days >= WAITS_DAYS, wants: WAITS_DAYS }
   })

@@ -1,6 +1,6 @@
 import { fact, transfer } from '~~/core/drafts'
 import { vesselFit } from '~~/core/cellar'
-import { type PressSchool, pressDay } from '~~/core/fermentation'
+import { type PressMethod, pressDay } from '~~/core/fermentation'
 import type { Draft, Fact, LotView } from '~~/core/ledger'
 import { pressAsk } from '~~/core/stages'
 import { newId } from '~/data/ids'
@@ -9,10 +9,10 @@ import { newId } from '~/data/ids'
 export function usePressDay(lot: LotView) {
   const cellar = useCellarStore()
   const now = useNow()
-  const school = ref<PressSchool>(lot.plan.press)
+  const method = ref<PressMethod>(lot.plan.press)
   const tannin = ref<'soft' | 'ripe' | 'harsh'>('soft')
   const day = computed(() =>
-    withinLimits(() => pressDay({ ...pressAsk(lot, now.value, tannin.value), school: school.value }))
+    withinLimits(() => pressDay({ ...pressAsk(lot, now.value, tannin.value), method: method.value }))
   )
   const apart = ref<boolean>()
   const keepsApart = computed(() => apart.value ?? day.value?.findings.some((f) => f.code === 'apart') ?? false)
@@ -88,7 +88,7 @@ export function usePressDay(lot: LotView) {
     else entries.push(move({ lotId: lot.id, vesselId: freeVessel.value }, total))
     return (await cellar.log(entries)) !== undefined
   }
-  return { school, tannin, day, apart, keepsApart, free, pressed, freeVessel, pressVessel, freePlaces, pressPlaces, log }
+  return { method, tannin, day, apart, keepsApart, free, pressed, freeVessel, pressVessel, freePlaces, pressPlaces, log }
 }
 
 /** The best fit comes first: nearly full, but with room. */

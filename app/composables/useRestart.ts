@@ -47,7 +47,9 @@ export function useRestart(lot: () => LotView) {
         { lotId: lot().id, what: 'restart', note: undefined, plan: { yeastG: plan.value!.yeastG, mustC: plan.value!.holdC } }
       )
     ])
-  const allIn = () =>
-    cellar.log([inoculation({ lotId: lot().id, organism: 'yeast', culture: 'Restart with a schooled starter', grams: plan.value!.yeastG })])
+  const allIn = () => {
+    const culture = 'Restart with an acclimatised starter'
+    return cellar.log([inoculation({ lotId: lot().id, organism: 'yeast', culture, grams: plan.value!.yeastG })])
+  }
   return { plan, begun, steps, run, on, begin, allIn }
 }

@@ -4,13 +4,13 @@ import { SULPHITE_AIM, sayAim } from '~/wording/sulphite'
 import {
   type FruitHealth,
   type SulphiteSalt,
-  type SulphiteSchool,
+  type SulphiteMethod,
   MOLECULAR_TARGET,
   SO2_SHARE,
   TOTAL_LIMIT,
   TYPICAL_BOUND_SHARE,
   freeSo2For,
-  schoolAdvice,
+  methodAdvice,
   stockSolutionMl,
   sulphiteDose,
   sulphurousPka,
@@ -25,7 +25,7 @@ import { inSpoons } from '~~/core/units'
 /** Strength of the stock solution that is proposed: 10 g made up to 100 mL. */
 const STOCK_G_PER_L = MATERIALS['potassium-metabisulphite'].stockGPerL!
 const OF_MUST: ReadonlySet<string> = new Set(['below-scale', 'near-total-limit', 'over-total-limit', 'ph-too-high'])
-const SCHOOLS: readonly SulphiteSchool[] = ['by-ph', 'tablets', 'double', 'minimal', 'none']
+const METHODS: readonly SulphiteMethod[] = ['by-ph', 'tablets', 'double', 'minimal', 'none']
 
 /**
  * The sulphite bench: fields filled from the lot, the dose that follows, and its working. Of a wine it is the dose that the round, a
@@ -223,10 +223,10 @@ export function useSulphiteBench(lot: Ref<LotView | undefined>, asked: () => unk
       limitMgPerL: TOTAL_LIMIT[lot.value.style]
     }
   )
-  const schools = computed(() =>
+  const methods = computed(() =>
     fields.ph.value === undefined
       ? []
-      : SCHOOLS.map((s) => schoolAdvice(s, fields.ph.value!, targetMolecular.value, undefined, standsNow.value))
+      : METHODS.map((s) => methodAdvice(s, fields.ph.value!, targetMolecular.value, undefined, standsNow.value))
   )
   const boundHint = computed(() =>
     lot.value?.doses.length
@@ -258,7 +258,7 @@ export function useSulphiteBench(lot: Ref<LotView | undefined>, asked: () => unk
     stockMl,
     spoons,
     tablets,
-    schools,
+    methods,
     boundHint,
     planned,
     working,

@@ -7,7 +7,7 @@ export interface WinterLine extends WinterRow {
   next?: { title: string, due?: string, to?: string }
 }
 
-/** All wines that lie, the one most at risk first, each with what it asks for next. */
+/** All wines in store, the one most at risk first, each with what it asks for next. */
 export function useWinter() {
   const cellar = useCellarStore()
   const floor = useFloor()

@@ -11,7 +11,7 @@ export const ENDING: Record<Ending['verdict'], { title: string, text: string }> 
   'sweet': { title: 'It ended sweet', text: 'There is sugar left, and any yeast in it can ferment again, even in the bottle. Restart it, '
     + 'or stabilise it as a sweet wine.' }
 }
-export const SCHOOL: Record<'factor131' | 'factor129' | 'oechsle75', string> = {
+export const METHOD: Record<'factor131' | 'factor129' | 'oechsle75', string> = {
   factor131: '(OG − FG) × 131.25',
   factor129: '(OG − FG) × 129',
   oechsle75: 'Oechsle lost ÷ 7.5'

@@ -4,7 +4,7 @@ import { STEP } from './way'
 
 type Words<K extends keyof LotPlan> = Record<Extract<LotPlan[K], string>, string>
 
-/** What a lot is to become: each choice in the words of the trade, with what the school gives up where it gives something up. */
+/** What a lot is to become: each choice in the words of the trade, with what the method gives up where it gives something up. */
 export const MALOLACTIC: Words<'malolactic'> = {
   'after-pressing': 'after pressing',
   'on-skins': 'on the skins, a week before pressing',
@@ -13,25 +13,25 @@ export const MALOLACTIC: Words<'malolactic'> = {
   blocked: 'none, and blocked on purpose'
 }
 export const FINISH: Words<'finish'> = { dry: 'dry', sweet: 'sweet' }
-export const SULPHITE_SCHOOL: Words<'sulphite'> = {
+export const SULPHITE_METHOD: Words<'sulphite'> = {
   'by-ph': 'by pH',
   tablets: 'flat tablets',
   double: 'a double dose after the ferment',
   minimal: 'as little as possible',
   none: 'none; pasteurised'
 }
-export const YEAST_SCHOOL: Words<'yeast'> = {
+export const YEAST_METHOD: Words<'yeast'> = {
   rehydrate: 'rehydrated',
   sprinkle: 'sprinkled dry',
   starter: 'a starter',
   wild: 'wild',
   lees: 'lees of another lot'
 }
-export const NUTRIENT_SCHOOL: Words<'nutrient'> = { 'by-nitrogen': 'by nitrogen, in parts', 'at-pitch': 'all with the yeast', none: 'none' }
-export const PRESS_SCHOOL: Words<'press'> = { 'at-dryness': 'when dry', early: 'early, still sweet', extended: 'some weeks after it is '
+export const NUTRIENT_METHOD: Words<'nutrient'> = { 'by-nitrogen': 'by nitrogen, in parts', 'at-pitch': 'all with the yeast', none: 'none' }
+export const PRESS_METHOD: Words<'press'> = { 'at-dryness': 'when dry', early: 'early, still sweet', extended: 'some weeks after it is '
   + 'dry' }
 
-export const LEES_SCHOOL: Words<'lees'> = { rack: 'racked off its lees', fine: 'kept on the fine lees and stirred' }
+export const LEES_METHOD: Words<'lees'> = { rack: 'racked off its lees', fine: 'kept on the fine lees and stirred' }
 
 const HOLD: Words<'hold'> = { sorbate: 'sweetness held by sorbate', heat: 'sweetness held by heat', none: 'sweetness not held' }
 const CLARITY_PLAN: Words<'clarity'> = { fine: 'haze fined', wait: 'haze left to settle', accept: 'haze accepted' }
@@ -70,12 +70,12 @@ export function planParts(plan: Planned): string[] {
     plan.oak !== undefined && (plan.oak ? 'with oak' : 'without oak'),
     plan.oakReady && `oak ${OAK_READY[plan.oakReady]}`,
     plan.heated !== undefined && (plan.heated ? 'fruit heated for colour' : 'fruit not heated'),
-    plan.sulphite && `sulphite ${SULPHITE_SCHOOL[plan.sulphite]}`,
-    plan.yeast && `yeast ${YEAST_SCHOOL[plan.yeast]}`,
-    plan.nutrient && `nutrient ${NUTRIENT_SCHOOL[plan.nutrient]}`,
-    plan.lees && LEES_SCHOOL[plan.lees],
+    plan.sulphite && `sulphite ${SULPHITE_METHOD[plan.sulphite]}`,
+    plan.yeast && `yeast ${YEAST_METHOD[plan.yeast]}`,
+    plan.nutrient && `nutrient ${NUTRIENT_METHOD[plan.nutrient]}`,
+    plan.lees && LEES_METHOD[plan.lees],
     plan.sugarSteps && `${Math.round(plan.sugarSteps.totalG)} g of sugar or honey in ${plan.sugarSteps.parts} steps`,
     plan.step && `“${STEP[plan.step.code].label}” ${plan.step.day ? `on ${sayDay(plan.step.day)}` : 'as forecast'}`,
-    plan.press && `pressed ${PRESS_SCHOOL[plan.press]}`
+    plan.press && `pressed ${PRESS_METHOD[plan.press]}`
   ].flatMap((part) => part || [])
 }

@@ -1,6 +1,6 @@
-import type { PressFinding, PressSchool } from '~~/core/fermentation'
+import type { PressFinding, PressMethod } from '~~/core/fermentation'
 
-export const PRESS_SCHOOL: Record<PressSchool, { label: string, hint: string }> = {
+export const PRESS_METHOD: Record<PressMethod, { label: string, hint: string }> = {
   early: { label: 'Early', hint: 'with sugar left, at about 1.020 to 1.000: softer and fruitier' },
   'at-dryness': { label: 'At dryness', hint: 'when the sugar is gone: the usual' },
   extended: { label: 'Extended', hint: 'three to four weeks, until the cap sinks: more body, more risk' }

@@ -1,5 +1,5 @@
 import type { SulphiteAim } from '~~/core/findings'
-import type { SchoolAdvice, SulphiteFinding, SulphiteSchool } from '~~/core/sulphite'
+import type { MethodAdvice, SulphiteFinding, SulphiteMethod } from '~~/core/sulphite'
 import { BOTTLING_RESERVE, NEXT_ROUND_DAYS } from '~~/core/stages'
 
 /** What a dose has to last for. */
@@ -24,14 +24,14 @@ export function sayAim(aim: SulphiteAim, levelMgPerL: number, aimMgPerL: number)
   }
 }
 
-export const SCHOOL: Record<SulphiteSchool, string> = {
+export const METHOD: Record<SulphiteMethod, string> = {
   'by-ph': 'By pH',
   tablets: 'A tablet per US gallon',
   double: 'Double, to stop malolactic',
   minimal: 'As little as possible',
   none: 'None'
 }
-const GIVES_UP: Record<SchoolAdvice['givesUp'], string> = {
+const GIVES_UP: Record<MethodAdvice['givesUp'], string> = {
   nothing: 'nothing',
   'ignores-ph': 'ignores the pH',
   'more-sulphite-than-needed': 'more than is needed',
@@ -39,8 +39,8 @@ const GIVES_UP: Record<SchoolAdvice['givesUp'], string> = {
   'needs-pasteurising': 'pasteurise, and drink within two years'
 }
 
-/** What a school gives up, and where it passes the limit. */
-export const saySchool = (advice: SchoolAdvice): string =>
+/** What a method gives up, and where it passes the limit. */
+export const sayMethod = (advice: MethodAdvice): string =>
   `${GIVES_UP[advice.givesUp]}${advice.overLimit ? `; its total of ${advice.totalMgPerL!.toFixed(0)} mg/L passes the limit` : ''}`
 
 /** Findings on a sulphite dose, in words. */

@@ -20,5 +20,5 @@ export const MALOLACTIC_SHORT = {
   'to-come': 'not started',
   'under-way': 'under way',
   'nearly': 'nearly finished',
-  'done': 'through'
+  'done': 'finished'
 } as const

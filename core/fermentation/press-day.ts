@@ -1,16 +1,16 @@
 import { within } from '../units'
 
-/** When reds are pressed, by school (craft 3.8). */
-export const PRESS_SCHOOLS = ['early', 'at-dryness', 'extended'] as const
-export type PressSchool = (typeof PRESS_SCHOOLS)[number]
+/** When reds are pressed, by method (craft 3.8). */
+export const PRESS_METHODS = ['early', 'at-dryness', 'extended'] as const
+export type PressMethod = (typeof PRESS_METHODS)[number]
 
-/** Gravity and days on skins at which each school presses; common practice, no source (5 to 0 °Brix; dry; three to four weeks). */
+/** Gravity and days on skins at which each method presses; common practice, no source (5 to 0 °Brix; dry; three to four weeks). */
 const WHEN = {
   'early': { fromSg: 1.02, toSg: 1.0, days: { from: 4, to: 12 } },
   'at-dryness': { fromSg: 0.998, toSg: 0.985, days: { from: 6, to: 18 } },
   'extended': { fromSg: 0.998, toSg: 0.985, days: { from: 21, to: 28 } }
 } as const
-/** No school leaves skins in longer, days: common practice, no source (three to four weeks of extended maceration). */
+/** No method leaves skins in longer, days: common practice, no source (three to four weeks of extended maceration). */
 const LONGEST_DAYS = { 'early': 21, 'at-dryness': 28, 'extended': 42 } as const
 /** Part of the wine that runs by itself, of what the must gives altogether: common practice, no source. */
 const FREE_RUN = { low: 0.7, mid: 0.77, high: 0.85 } as const
@@ -26,7 +26,7 @@ export interface PressAsked {
   /** Liquid and skins together where it is known as such; else the wine expected. */
   mustL?: number
   wineL?: number
-  school: PressSchool
+  method: PressMethod
   sg: number
   daysOnSkins: number
   /** Its gravity has stood for two days or more: it falls no further on the skins. */
@@ -60,10 +60,10 @@ export interface PressDay {
  * Whether to press, and what comes of it.
  * @param given must on skins or wine expected, 1 to 100 000 L; SG 0.97 to 1.2; 0 to 120 days
  * @throws LimitError
- * @example pressDay({ mustL: 100, school: 'at-dryness', sg: 0.995, daysOnSkins: 9 }).freeRunL.mid // 53.9
+ * @example pressDay({ mustL: 100, method: 'at-dryness', sg: 0.995, daysOnSkins: 9 }).freeRunL.mid // 53.9
  */
 export function pressDay(given: PressAsked): PressDay {
-  const { school, sg, daysOnSkins, stands: stillOnSkins } = given
+  const { method, sg, daysOnSkins, stands: stillOnSkins } = given
   within('sg', sg, 0.97, 1.2)
   within('daysOnSkins', daysOnSkins, 0, 120)
   const spread = (of: Litres80, litres: number): Litres80 => ({ low: of.low * litres, mid: of.mid * litres, high: of.high * litres })
@@ -73,17 +73,17 @@ export function pressDay(given: PressAsked): PressDay {
       : spread(WINE, within('mustL', given.mustL ?? NaN, 1, 100_000))
   const freeRunL = spread(FREE_RUN, wineL.mid)
   const pressL = { low: wineL.mid - freeRunL.high, mid: wineL.mid - freeRunL.mid, high: wineL.mid - freeRunL.low }
-  const { fromSg, days } = WHEN[school]
+  const { fromSg, days } = WHEN[method]
   const findings: PressFinding[] = []
   const byTaste = given.tannin === 'harsh'
   const bySg = sg <= fromSg
   const byDays = daysOnSkins >= days.from
-  const asked = byTaste || (school === 'early' ? bySg : bySg && byDays)
-  // A gravity that is never reached is waited for no longer than any school leaves skins in the must.
-  const stands = stillOnSkins === true && school !== 'extended'
-  const tooLong = daysOnSkins > LONGEST_DAYS[school]
+  const asked = byTaste || (method === 'early' ? bySg : bySg && byDays)
+  // A gravity that is never reached is waited for no longer than any method leaves skins in the must.
+  const stands = stillOnSkins === true && method !== 'extended'
+  const tooLong = daysOnSkins > LONGEST_DAYS[method]
   const ready = asked || stands || tooLong
-  const because = byTaste ? 'taste' : asked ? (school === 'extended' ? 'days' : 'gravity') : stands ? 'stands' : 'too-long'
+  const because = byTaste ? 'taste' : asked ? (method === 'extended' ? 'days' : 'gravity') : stands ? 'stands' : 'too-long'
   if (ready) findings.push({ code: 'press-now', because })
   else if (!bySg) findings.push({ code: 'wait-for-gravity', toSg: fromSg })
   else findings.push({ code: 'wait-for-days', days: days.from - daysOnSkins })

@@ -69,18 +69,18 @@ describe('press day', () => {
     ['extended', 0.994, 25, undefined, true, 'press-now'],
     ['at-dryness', 1.012, 8, 'harsh', true, 'press-now'],
     ['extended', 0.994, 40, undefined, true, 'skins-long']
-  ] as const)('%s at %d after %d days, %s: %s, %s', (school, sg, daysOnSkins, tannin, ready, code) => {
-    const day = pressDay({ mustL: 100, school, sg, daysOnSkins, ...(tannin && { tannin }) })
+  ] as const)('%s at %d after %d days, %s: %s, %s', (method, sg, daysOnSkins, tannin, ready, code) => {
+    const day = pressDay({ mustL: 100, method, sg, daysOnSkins, ...(tannin && { tannin }) })
     expect(day.ready).toBe(ready)
     expect(day.findings.map((f) => f.code)).toContain(code)
   })
   it('free run and press wine are the wine, whatever the must; little of it stays together', () => {
-    const day = pressDay({ mustL: 100, school: 'at-dryness', sg: 0.995, daysOnSkins: 9 })
+    const day = pressDay({ mustL: 100, method: 'at-dryness', sg: 0.995, daysOnSkins: 9 })
     expect(day.freeRunL.mid + day.pressL.mid).toBeCloseTo(day.wineL.mid, 9)
     // Two thirds to three quarters of the must (craft 3.3).
     expect(day.wineL.mid).toBeGreaterThan(65)
     expect(day.findings).toContainEqual({ code: 'apart' })
-    expect(pressDay({ wineL: 12, school: 'at-dryness', sg: 0.995, daysOnSkins: 9 }).findings).toContainEqual({ code: 'together' })
+    expect(pressDay({ wineL: 12, method: 'at-dryness', sg: 0.995, daysOnSkins: 9 }).findings).toContainEqual({ code: 'together' })
   })
 })
 

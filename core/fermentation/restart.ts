@@ -55,7 +55,7 @@ export interface Restart {
   findings: RestartFinding[]
 }
 
-/** Schooling a starter to the wine's alcohol: common practice, no source (yeast makers' protocols agree in the outline). */
+/** Acclimatising a starter to the wine's alcohol: common practice, no source (yeast makers' protocols agree in the outline). */
 const RULES = {
   /** Twice the usual pitch, g/L. */
   yeastGPerL: 0.5,
@@ -85,8 +85,8 @@ export function stopCauses(asked: RestartAsked): StopCause[] {
 }
 
 /**
- * A restart by a starter that is schooled to the wine: rehydrated, begun in half wine and half water with a little sugar, doubled with wine
- * whenever half of its sugar has gone, and at two fifths of the whole put to the rest.
+ * A restart by a starter that is acclimatised to the wine: rehydrated, begun in half wine and half water with a little sugar, doubled with
+ * wine whenever half of its sugar has gone, and at two fifths of the whole put to the rest.
  * @param asked 1 to 100 000 L, SG 0.98 to 1.15, 0 to 20 % vol
  * @throws LimitError
  * @example stuckRestart({ volumeL: 40, sg: 1.018, abv: 11.4 }).yeastG // 20

@@ -4,7 +4,7 @@ import { FERMENT_EXTRACT_PER_ETHANOL, SUGAR_FREE_EXTRACT_G_PER_L, SUGAR_FREE_RAN
 
 const WATER_20 = waterDensity(20)
 
-/** g of sugar for 1 % vol: the convention of the EU and the OIV, and the schools around it. */
+/** g of sugar for 1 % vol: the convention of the EU and the OIV, and the methods around it. */
 export const SUGAR_PER_PERCENT = { convention: 16.83, low: 17, high: 18 } as const
 
 export interface Band {
@@ -26,7 +26,7 @@ export interface PotentialAlcohol {
 /**
  * Alcohol a must can give when all its sugar ferments.
  * @param brix 0 to 45
- * @returns % vol by the schools
+ * @returns % vol by the methods
  * @throws LimitError
  * @example potentialAlcohol(24.6).abv // 14.9
  */
@@ -98,7 +98,7 @@ export interface ActualAlcohol {
  * them is what the ferment leaves behind as extract (glycerol, succinic acid): so both say the same of one must.
  * @param originalSg SG 20/20 before fermentation
  * @param currentSg SG 20/20 now, not above the original
- * @returns % vol by each school
+ * @returns % vol by each method
  * @throws LimitError
  * @example actualAlcohol(1.09, 0.996).balling // 12.6
  */

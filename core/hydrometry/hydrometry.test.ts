@@ -127,7 +127,7 @@ describe('a refractometer with alcohol in the sample', () => {
 })
 
 describe('alcohol', () => {
-  it('Balling lies between the schools that people use, and near his own short cut', () => {
+  it('Balling lies between the methods that people use, and near his own short cut', () => {
     fc.assert(
       fc.property(fc.double({ min: 1.06, max: 1.12, noNaN: true }), fc.double({ min: 0.992, max: 1.02, noNaN: true }), (og, fg) => {
         const a = actualAlcohol(og, fg)

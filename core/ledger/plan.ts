@@ -3,7 +3,7 @@ import type { EntryOf, Stream, Style } from './entry'
 import { isWine } from './facets'
 import type { LotState } from './state'
 
-/** What a lot is to become, and by which schools (craft 5). */
+/** What a lot is to become, and by which methods (craft 5). */
 type Said = EntryOf<'plan-kept'>['plan']
 export type LotPlan = { [K in keyof Said]-?: Exclude<Said[K], undefined> }
 
@@ -57,7 +57,7 @@ function isGivenUp(lot: LotState): boolean {
 /** Where a wine's malolactic stands, by what was read and what is planned. */
 export function malolacticOf(lot: LotState): Malolactic {
   const malic = lot.others.malic
-  // By the school that waits: somebody said so, and no reading since says otherwise.
+  // By the method that waits: somebody said so, and no reading since says otherwise.
   const said = lot.worked.get('malolactic-over')
   if (said && !(malic && malic.at > said.at && malic.value > MALIC_END.nearly)) return 'done'
   const fermented = isWine(lot) || lot.bacteriaAt !== undefined

@@ -77,7 +77,7 @@ describe('the register of materials', () => {
 })
 
 describe('an amount with a slipped digit is told from a large one', () => {
-  // Usual: 30 to 60 mg/L of SO₂ at first (craft 3.3), 1 to 3 g/L of acid; the tenfold of either is no school.
+  // Usual: 30 to 60 mg/L of SO₂ at first (craft 3.3), 1 to 3 g/L of acid; the tenfold of either is no method.
   it.each<[MaterialKey, number, number, boolean]>([
     ['potassium-metabisulphite', 4, 77, false],
     ['potassium-metabisulphite', 12, 77, false],

@@ -1,6 +1,6 @@
 import type { MaterialCard } from './card'
 
-/** SO₂ in one addition beyond which a slipped digit is likelier than a school, mg/L (craft 3.3 gives 30 to 60; common practice). */
+/** SO₂ in one addition beyond which a slipped digit is likelier than a method, mg/L (craft 3.3 gives 30 to 60; common practice). */
 const MOST_SO2_MG_PER_L = 150
 /** So much beyond the most of a card is asked about. */
 const SLACK = 1.5

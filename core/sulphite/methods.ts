@@ -2,11 +2,11 @@ import { assertNever, within } from '../units'
 import { type Tablet, tabletsFor } from './tablets'
 import { freeSo2For } from './molecular'
 
-/** The schools of craft section 5. */
-export type SulphiteSchool = 'by-ph' | 'tablets' | 'double' | 'minimal' | 'none'
+/** The methods of craft section 5. */
+export type SulphiteMethod = 'by-ph' | 'tablets' | 'double' | 'minimal' | 'none'
 
-export interface SchoolAdvice {
-  school: SulphiteSchool
+export interface MethodAdvice {
+  method: SulphiteMethod
   /** Free level it aims at, mg/L; for tablets what they bring in total. */
   aimMgPerL: number
   /** What is given up against dosing by pH. */
@@ -27,38 +27,38 @@ export interface SulphiteNow {
   limitMgPerL: number
 }
 
-/** Level a minimal school keeps, mg/L: common practice, no source. */
+/** Level a minimal method keeps, mg/L: common practice, no source. */
 const MINIMAL_FREE = 10
 const US_GALLON_L = 3.785411784
 
 /**
- * What a school of sulphiting aims at for a wine, and what it gives up.
- * @param school which
+ * What a method of sulphiting aims at for a wine, and what it gives up.
+ * @param method which
  * @param ph 2.5 to 4.5
  * @param molecularMgPerL target that by-pH would use
- * @param tablet for the school of flat tablets, one to the US gallon
- * @param now where the wine stands, for the total that the school would lead to
+ * @param tablet for the method of flat tablets, one to the US gallon
+ * @param now where the wine stands, for the total that the method would lead to
  * @throws LimitError
- * @example schoolAdvice('minimal', 3.6, 0.5).givesUp // 'thin-protection'
+ * @example methodAdvice('minimal', 3.6, 0.5).givesUp // 'thin-protection'
  */
-export function schoolAdvice(
-  school: SulphiteSchool,
+export function methodAdvice(
+  method: SulphiteMethod,
   ph: number,
   molecularMgPerL: number,
   tablet: Tablet = { weightG: 0.44, salt: 'potassium-metabisulphite' },
   now?: SulphiteNow
-): SchoolAdvice {
+): MethodAdvice {
   const byPhMgPerL = freeSo2For(molecularMgPerL, within('ph', ph, 2.5, 4.5))
-  const advice = (aimMgPerL: number, givesUp: SchoolAdvice['givesUp']): SchoolAdvice => {
-    const plain = { school, aimMgPerL, givesUp, byPhMgPerL }
+  const advice = (aimMgPerL: number, givesUp: MethodAdvice['givesUp']): MethodAdvice => {
+    const plain = { method, aimMgPerL, givesUp, byPhMgPerL }
     if (!now) return plain
     // A tablet brings what it brings; the others bring free SO₂ to a level.
     const adds =
-      school === 'tablets' ? aimMgPerL : Math.max(0, aimMgPerL - now.freeMgPerL) / (1 - within('boundShare', now.boundShare, 0, 0.8))
+      method === 'tablets' ? aimMgPerL : Math.max(0, aimMgPerL - now.freeMgPerL) / (1 - within('boundShare', now.boundShare, 0, 0.8))
     const totalMgPerL = now.totalMgPerL + adds
     return { ...plain, totalMgPerL, overLimit: totalMgPerL > now.limitMgPerL }
   }
-  switch (school) {
+  switch (method) {
     case 'by-ph':
       return advice(byPhMgPerL, 'nothing')
     case 'tablets': {
@@ -72,6 +72,6 @@ export function schoolAdvice(
     case 'none':
       return advice(0, 'needs-pasteurising')
     default:
-      return assertNever(school)
+      return assertNever(method)
   }
 }

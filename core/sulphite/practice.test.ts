@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { LimitError } from '../units'
-import { freeSo2For, freeSo2FromTitration, learnSulphite, schoolAdvice, sulphitePotency, tabletsFor } from '.'
+import { freeSo2For, freeSo2FromTitration, learnSulphite, methodAdvice, sulphitePotency, tabletsFor } from '.'
 
 describe('tablets', () => {
   it('one 0.44 g potassium tablet brings 67 mg/L to a US gallon; a sodium one of 0.55 g 98', () => {
@@ -68,15 +68,15 @@ describe('a lot’s own habit', () => {
     expect(() => learnSulphite([{ addedMgPerL: 0, freeBeforeMgPerL: 5, freeAfterMgPerL: 5 }], [])).toThrow(LimitError))
 })
 
-describe('schools', () => {
+describe('methods', () => {
   it('each says what it aims at and gives up', () => {
     const by = freeSo2For(0.5, 3.6)
-    expect(schoolAdvice('by-ph', 3.6, 0.5)).toMatchObject({ aimMgPerL: by, givesUp: 'nothing' })
-    expect(schoolAdvice('double', 3.6, 0.5).aimMgPerL).toBeCloseTo(2 * by, 9)
-    expect(schoolAdvice('tablets', 3.6, 0.5).aimMgPerL).toBeCloseTo(67, 0)
-    expect(schoolAdvice('minimal', 3.6, 0.5)).toMatchObject({ aimMgPerL: 10, givesUp: 'thin-protection' })
-    expect(schoolAdvice('none', 3.6, 0.5)).toMatchObject({ aimMgPerL: 0, givesUp: 'needs-pasteurising' })
-    expect(schoolAdvice('by-ph', 3.6, 0.5)).not.toHaveProperty('overLimit')
+    expect(methodAdvice('by-ph', 3.6, 0.5)).toMatchObject({ aimMgPerL: by, givesUp: 'nothing' })
+    expect(methodAdvice('double', 3.6, 0.5).aimMgPerL).toBeCloseTo(2 * by, 9)
+    expect(methodAdvice('tablets', 3.6, 0.5).aimMgPerL).toBeCloseTo(67, 0)
+    expect(methodAdvice('minimal', 3.6, 0.5)).toMatchObject({ aimMgPerL: 10, givesUp: 'thin-protection' })
+    expect(methodAdvice('none', 3.6, 0.5)).toMatchObject({ aimMgPerL: 0, givesUp: 'needs-pasteurising' })
+    expect(methodAdvice('by-ph', 3.6, 0.5)).not.toHaveProperty('overLimit')
   })
   it.each([
     // By hand: free wanted at pH 3.9 for 0.5 is 0.5 × (1 + 10^2.09) = 62; twice that from 10 free, a third bound, is 171 more.
@@ -85,9 +85,9 @@ describe('schools', () => {
     ['minimal', 3.9, 40, false],
     ['tablets', 3.9, 40 + 67, false],
     ['none', 3.9, 40, false]
-  ] as const)('the school %s at pH %s would come to a total of %d; over 150: %s', (school, ph, total, over) => {
+  ] as const)('the method %s at pH %s would come to a total of %d; over 150: %s', (method, ph, total, over) => {
     const now = { freeMgPerL: 10, totalMgPerL: 40, boundShare: 1 / 3, limitMgPerL: 150 }
-    const advice = schoolAdvice(school, ph, 0.5, undefined, now)
+    const advice = methodAdvice(method, ph, 0.5, undefined, now)
     expect(advice.totalMgPerL).toBeCloseTo(total, 0)
     expect(advice.overLimit).toBe(over)
   })

@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { malolacticConditions } from '../../core/malolactic'
-import { MOLECULAR_TARGET, type SulphiteSalt, schoolAdvice, sulphiteDose, sulphiteUpkeep, tabletsFor } from '../../core/sulphite'
+import { MOLECULAR_TARGET, type SulphiteSalt, methodAdvice, sulphiteDose, sulphiteUpkeep, tabletsFor } from '../../core/sulphite'
 import { chooseYeast, nutrientPlan, pitchPlan, starterPlan } from '../../core/yeast'
 import { calculation, defined } from './calculation'
 import { n } from './numbers'
@@ -51,7 +51,11 @@ export const CELLAR = [
       ph: n('ph'),
       molecularMgPerL: n('molecularMgPerL').default(0.8)
     }),
-    (b) => schoolAdvice(b.school, b.ph, b.molecularMgPerL)
+    (b) => {
+      const { method, ...advice } = methodAdvice(b.school, b.ph, b.molecularMgPerL)
+      // The name under which it is asked for and answered stays as it was.
+      return { school: method, ...advice }
+    }
   ),
   calculation(
     'sulphite-upkeep',

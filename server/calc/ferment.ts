@@ -66,7 +66,8 @@ export const FERMENT = [
         tannin: z.enum(['soft', 'ripe', 'harsh']).optional()
       })
       .refine((b) => (b.mustL === undefined) !== (b.wineL === undefined), { message: 'say either mustL or wineL', path: ['mustL'] }),
-    (b) => pressDay(defined(b))
+    // The name under which it is asked for stays as it was.
+    ({ school: method, ...b }) => pressDay(defined({ ...b, method }))
   ),
   calculation(
     'stuck-restart',

@@ -86,7 +86,7 @@ test('a stuck ferment is restarted: its run outlives a reload, and ends in the l
   await expect(page.locator('[aria-current=step]')).toContainText('Rehydrate 17 g')
   await page.getByRole('button', { name: 'The starter is in the wine' }).click()
   await expect(page.getByRole('heading', { name: 'Mencía' })).toBeVisible()
-  await expect(page.getByText(/Yeast pitched: restart with a schooled starter/i)).toBeVisible()
+  await expect(page.getByText(/Yeast pitched: restart with an acclimatised starter/i)).toBeVisible()
 })
 
 test('press day: free run and press wine become two lots, each with what it came from', async ({ page }) => {

@@ -11,7 +11,7 @@ const BANNED: readonly (readonly [string, RegExp])[] = [
   ['stands at, in, by', /\b(?:it|that|which|wine|everything|must) stands\b|\bstands (?:at|in|by|on|here|there|still)\b/i],
   ['strike', /\bstr(?:ike|uck)\b(?! match)/i],
   ['leave it, alone', /^(?:seen, )?leave it\.?$/i],
-  ['school', /\bschools?\b/i],
+  ['school', /\bschool(s|ed|ing)?\b/i],
   ['ledger', /\bledger\b/i],
   ['foretold', /\bfore(?:told|tell)\b/i],
   ['bear, for tolerate', /\bbears?\b|\bborne\b/i],

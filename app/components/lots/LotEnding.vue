@@ -2,9 +2,9 @@
 import type { LotView } from '~~/core/ledger'
 import { endingOf } from '~~/core/stages'
 import { sayWhen } from '~/wording/days'
-import { ENDING, SCHOOL } from '~/wording/ending'
+import { ENDING, METHOD } from '~/wording/ending'
 
-/** Dry or not: the verdict, the readings it rests on, the sugar left and the alcohol by every school. */
+/** Dry or not: the verdict, the readings it rests on, the sugar left and the alcohol by every method. */
 const props = defineProps<{ lot: LotView }>()
 const now = useNow()
 const f = useFormat()
@@ -44,10 +44,10 @@ const left = computed(() => {
         </dd>
       </div>
     </dl>
-    <FoldOut v-if="end.schools" label="Alcohol by other methods">
+    <FoldOut v-if="end.methods" label="Alcohol by other methods">
       <dl class="pairs">
-        <div v-for="s in end.schools" :key="s.code">
-          <dt>{{ SCHOOL[s.code] }}</dt>
+        <div v-for="s in end.methods" :key="s.code">
+          <dt>{{ METHOD[s.code] }}</dt>
           <dd class="figure">{{ f.words(f.percentAlcohol(s.abv)) }}</dd>
         </div>
       </dl>

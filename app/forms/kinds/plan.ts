@@ -1,7 +1,7 @@
 import { fact } from '~~/core/drafts'
 import { type LotPlan, type Stream, type Style, isMust, planOf, unusualIn, usualPlan } from '~~/core/ledger'
 import { newId } from '~/data/ids'
-import { FINISH, LEES_SCHOOL, MALOLACTIC, NUTRIENT_SCHOOL, OAK_READY, PRESS_SCHOOL, SULPHITE_SCHOOL, YEAST_SCHOOL } from '~/wording/plan'
+import { FINISH, LEES_METHOD, MALOLACTIC, NUTRIENT_METHOD, OAK_READY, PRESS_METHOD, SULPHITE_METHOD, YEAST_METHOD } from '~/wording/plan'
 import { STREAM, STREAM_HINT, STYLE } from '~/wording/terms'
 import { type EntryForm, type FieldSpec, type Values, choices, lotOf, text, wanting } from '../spec'
 
@@ -14,11 +14,11 @@ const SWITCHES = {
 const METHODS = {
   malolactic: { label: 'Malolactic', words: MALOLACTIC },
   finish: { label: 'Sweetness', words: FINISH },
-  sulphite: { label: 'Sulphite', words: SULPHITE_SCHOOL },
-  yeast: { label: 'Yeast', words: YEAST_SCHOOL },
-  nutrient: { label: 'Nutrient', words: NUTRIENT_SCHOOL },
-  press: { label: 'Pressed', words: PRESS_SCHOOL },
-  lees: { label: 'When dry', words: LEES_SCHOOL },
+  sulphite: { label: 'Sulphite', words: SULPHITE_METHOD },
+  yeast: { label: 'Yeast', words: YEAST_METHOD },
+  nutrient: { label: 'Nutrient', words: NUTRIENT_METHOD },
+  press: { label: 'Pressed', words: PRESS_METHOD },
+  lees: { label: 'When dry', words: LEES_METHOD },
   oakReady: { label: 'Loose oak goes in', words: OAK_READY }
 } as const
 const BLOCKED_HINT = 'With sulphite, cold and clean racking. Some risk remains in the bottle.'

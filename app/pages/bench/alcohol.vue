@@ -57,10 +57,10 @@ const rose = computed(() => !byRefractometer.value && og.value !== undefined && 
 const potential = computed(() =>
   og.value === undefined ? undefined : withinLimits(() => potentialAlcohol(sugarScales(og.value!, 'sg').brix))
 )
-const schools = computed(() => {
+const methods = computed(() => {
   const m = made.value
   if (!m) return []
-  const row = (school: string, abv: number) => ({ school, abv: abv.toFixed(1) })
+  const row = (method: string, abv: number) => ({ method, abv: abv.toFixed(1) })
   return [
     row('Extract balance (Balling), used here', m.balling),
     row('Extract balance, short form', m.ballingShort),
@@ -157,10 +157,10 @@ useHead({ title: 'Alcohol · Presk' })
         v-if="made"
         caption="Alcohol by method"
         :columns="[
-          { key: 'school', label: 'Method' },
+          { key: 'method', label: 'Method' },
           { key: 'abv', label: '% vol', right: true },
         ]"
-        :rows="schools"
+        :rows="methods"
       />
       <div v-if="left !== undefined || potential" class="row">
         <FigureNumber

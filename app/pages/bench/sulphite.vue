@@ -3,7 +3,7 @@ import { isFermenting, isMust } from '~~/core/ledger'
 import { sulphiteToCome } from '~~/core/stages'
 import { BASE_WINE_MOLECULAR, PKA_CONVENTION, SO2_SHARE, type SulphiteSalt } from '~~/core/sulphite'
 import { addition } from '~~/core/drafts'
-import { SCHOOL, SULPHITE_AIM, saySchool, saySulphiteFinding } from '~/wording/sulphite'
+import { METHOD, SULPHITE_AIM, sayMethod, saySulphiteFinding } from '~/wording/sulphite'
 import { HEALTH_CHOICES } from '~/wording/crush'
 import { FIRST_SULPHITE_SOURCE, SALT_SOURCE } from '~/wording/workings'
 import { materialName, materialTitle } from '~/wording/materials'
@@ -172,15 +172,15 @@ useHead({ title: 'Sulphite · Presk' })
             {{ bench.tablets.value.addsMgPerL.toFixed(0) }} mg/L; the exact number is {{ bench.tablets.value.exact.toFixed(1) }}.
           </p>
           <FigureTable
-            v-if="bench.schools.value.length"
+            v-if="bench.methods.value.length"
             caption="What other methods would add"
             :columns="[
-              { key: 'school', label: 'Method' },
+              { key: 'method', label: 'Method' },
               { key: 'givesUp', label: 'What it gives up' },
               { key: 'aim', label: 'aims at, mg/L', right: true },
             ]"
             :rows="
-              bench.schools.value.map((s) => ({ school: SCHOOL[s.school], givesUp: saySchool(s), aim: s.aimMgPerL.toFixed(0) }))
+              bench.methods.value.map((s) => ({ method: METHOD[s.method], givesUp: sayMethod(s), aim: s.aimMgPerL.toFixed(0) }))
             "
           />
         </div>

@@ -59,7 +59,7 @@ useHead({ title: 'Bottles · Presk' })
         <RatingCourse v-if="r.window && r.lot.tastings.length > 1" :lot="r.lot" :window="r.window" class="course" />
         <div class="lying">
           <p v-if="r.left === 0" class="soft">None left of {{ r.lot.bottles }}.</p>
-          <div v-for="(b, i) in r.lot.bottled.filter((x) => x.left > 0)" :key="i" class="lie">
+          <div v-for="(b, i) in r.lot.bottled.filter((x) => x.left > 0)" :key="i" class="batch">
             <b class="figure">{{ b.left }}</b>
             <span>
               of {{ b.sizeMl }} mL
@@ -111,13 +111,13 @@ li {
   font-weight: 600;
   overflow-wrap: anywhere;
 }
-.lie {
+.batch {
   display: grid;
   grid-template-columns: 4rem minmax(0, 1fr) auto;
   gap: 12px;
   align-items: center;
 }
-.lie .figure {
+.batch .figure {
   font-size: 2.2rem;
   line-height: 1.1;
 }

@@ -3,7 +3,7 @@ import { CLARITY_SHORT } from '~/wording/looks'
 import { MALOLACTIC_SHORT, sayRisk } from '~/wording/winter'
 import { sayFarDayOf } from '~/wording/days'
 
-/** All wines that lie over the winter: one line each, the one most at risk first. */
+/** All wines in store over the winter: one line each, the one most at risk first. */
 const { lines } = useWinter()
 const now = useNow()
 const f = useFormat()

@@ -7,9 +7,9 @@ export interface Ending {
   dryness?: Dryness
   /** By a test where there is one, else by gravity and alcohol: then good to about ±5 g/L. */
   sugarLeft?: { gPerL: number, measured: boolean }
-  /** By the ledger's mass balance; and the schools, which hold only where nothing was added on the way. */
+  /** By the ledger's mass balance; and the methods, which hold only where nothing was added on the way. */
   abv?: { value: number, band: { low: number, high: number } }
-  schools?: { code: 'factor131' | 'factor129' | 'oechsle75', abv: number }[]
+  methods?: { code: 'factor131' | 'factor129' | 'oechsle75', abv: number }[]
 }
 
 /** From here on the end is worth a look, SG. */
@@ -35,15 +35,15 @@ export function endingOf(lot: LotView): Ending | undefined {
     : falling ? 'falls-still' : dryness ? 'one-look' : over && sg > DRY_SG ? 'sweet' : 'near'
   const original = lot.originalSg?.value
   const untouched = original !== undefined && original > Math.max(sg, 1) && original <= HIGHEST_SG && !lot.changedSugarAt
-  const schools = untouched ? actualAlcohol(original, Math.max(LOWEST_SG, sg)) : undefined
+  const methods = untouched ? actualAlcohol(original, Math.max(LOWEST_SG, sg)) : undefined
   const left = sugarLeft(lot, sg)
-  const abv = lot.abv && { value: lot.abv.value, band: schools?.band ?? around(lot.abv.value, lot.abv.uncertainty) }
+  const abv = lot.abv && { value: lot.abv.value, band: methods?.band ?? around(lot.abv.value, lot.abv.uncertainty) }
   return {
     verdict,
     ...(dryness && { dryness }),
     ...(left && { sugarLeft: left }),
     ...(abv && { abv }),
-    ...(schools && { schools: (['factor131', 'factor129', 'oechsle75'] as const).map((code) => ({ code, abv: schools[code] })) })
+    ...(methods && { methods: (['factor131', 'factor129', 'oechsle75'] as const).map((code) => ({ code, abv: methods[code] })) })
   }
 }
 

@@ -35,7 +35,7 @@ export function wantingNitrogen(lot: LotView, cards: OwnCards): number {
 
 /**
  * The next part of the nutrient of a lot that is fed by its nitrogen: it follows the ferment, and what was given counts.
- * @returns undefined where nothing is wanting, the school is another, or it is too late
+ * @returns undefined where nothing is wanting, the method is another, or it is too late
  */
 export function nextFeed(lot: LotView, cards: OwnCards, now: string, known?: LotForecast): Feed | undefined {
   const startAt = fermentStart(lot)

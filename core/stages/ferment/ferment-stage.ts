@@ -55,7 +55,7 @@ function proofOf(lot: LotView, now: string): Proof[] {
   ]
 }
 
-/** When a red is to be pressed, by its school; and in any case once nothing more is to be waited for. */
+/** When a red is to be pressed, by its method; and in any case once nothing more is to be waited for. */
 function pressing(lot: LotView, now: string): Task[] {
   if (!isOnSkins(lot) || !lot.sg || lot.volume.value < 1) return []
   const day = pressDay(pressAsk(lot, now))

@@ -351,9 +351,9 @@ describe('dry or not', () => {
   it('the short formulas stand beside only while nothing was added', () => {
     const dry = [start('red', 300), read(298, 'sg', 1.095), yeast(290), read(200, 'sg', 1.04), read(74, 'sg', 0.995), read(2, 'sg', 0.995)]
     // (1.095 − 0.995) × 131.25 and × 129.
-    expect(endingOf(seen(dry).lot)!.schools!.map((s) => Number(s.abv.toFixed(1)))).toEqual([13.1, 12.9, 13.3])
+    expect(endingOf(seen(dry).lot)!.methods!.map((s) => Number(s.abv.toFixed(1)))).toEqual([13.1, 12.9, 13.3])
     const sugared = [...dry, entry(150, { type: 'addition', lotId, material: 'sugar', unit: 'g', actual: 1000 })]
-    expect(endingOf(seen(sugared).lot)!.schools).toBeUndefined()
+    expect(endingOf(seen(sugared).lot)!.methods).toBeUndefined()
   })
 })
 

@@ -37,7 +37,7 @@ const [HELPED_DAYS, WAIT_DAYS] = [28, 28] as const
 const STANDS = 'malolactic-stands'
 /** A look speaks for where malolactic is for so long, h; and so much between two tests is more than their error, g/L. Ours. */
 const [FRESH_H, FALLS] = [21 * 24, 0.3] as const
-/** The school that waits: so long after the last sign it is taken for over, h (craft 3.9: a month). */
+/** The method that waits: so long after the last sign it is taken for over, h (craft 3.9: a month). */
 const QUIET_H = 30 * 24
 
 /** Nothing is sulphited before or during a malolactic that is wanted: it is asked for, followed, ended, and then sulphited. */
@@ -273,7 +273,7 @@ function follow(lot: LotView, cellar: CellarView, now: string, bacteriaAt: strin
   const every = noTest ? QUIET_H : nearly || (course && course.malicNow.mid < 0.5) ? LOOK_H.near : LOOK_H.far
   const hours = hoursSince(looked, now)
   const left = (days: number) => Math.max(0, days - (course?.days ?? 0))
-  // By the school that waits it is over a month after the last sign, and not before it can have been.
+  // By the method that waits it is over a month after the last sign, and not before it can have been.
   const quiet = noTest && hoursSince([lot.bubbled?.at ?? bacteriaAt, bacteriaAt].sort().at(-1)!, now) > QUIET_H
     && course !== undefined && course.days > course.endDays.mid
   return {

@@ -84,7 +84,7 @@ function courseOf(lot: LotView, cards: OwnCards): LotCourse | undefined {
   return { ...course, days, readings }
 }
 
-/** When it was found to be over, by what was found first: a test, the paper, or by the school that waits. */
+/** When it was found to be over, by what was found first: a test, the paper, or by the method that waits. */
 export function malolacticEndedAt(lot: LotView): string | undefined {
   if (lot.malolactic !== 'done') return undefined
   const since = lot.bacteriaAt ?? drynessOf(lot)?.first ?? ''

@@ -87,7 +87,7 @@ export const mousseStage: Stage<MousseSays> = {
     const months = hoursSince(since, now) / MONTH_H
     const due = later(since, LEES_MONTHS * MONTH_H)
     const urgency = now >= due ? 'soon' : 'wait'
-    // The school that leaves the lees in says so in its plan.
+    // The method that leaves the lees in says so in its plan.
     if (lot.plan.lees === 'fine')
       return [{ code: 'pour-off-lees', key: 'pour-off-lees', months, urgency: 'wait', window: { due }, minutes: 5, ...about }]
     return [{ code: 'riddle', key: 'riddle', months, urgency, window: { due }, minutes: 30, ...work('riddle'), ...about }]

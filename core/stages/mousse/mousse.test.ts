@@ -35,6 +35,6 @@ describe('a second ferment in the bottle', () => {
     ['riddled a week', [plan(), bottled(305), tasted(60), work(7, 'riddle')], ['wait disgorge']],
     ['riddled a month', [plan(), bottled(305), tasted(60), work(30, 'riddle')], ['soon disgorge']],
     ['disgorged', [plan(), bottled(305), tasted(60), work(30, 'riddle'), work(2, 'disgorge')], []],
-    ['the school that leaves the lees', [plan({ lees: 'fine' }), bottled(305), tasted(60)], ['wait pour-off-lees']]
+    ['the method that leaves the lees', [plan({ lees: 'fine' }), bottled(305), tasted(60)], ['wait pour-off-lees']]
   ])('%s', (_name, more, wanted) => expect(asked(...more)).toEqual(wanted))
 })

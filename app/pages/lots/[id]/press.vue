@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { PRESS_SCHOOLS } from '~~/core/fermentation'
-import { HARD_PRESS, PRESS_SCHOOL, sayPress } from '~/wording/press'
+import { PRESS_METHODS } from '~~/core/fermentation'
+import { HARD_PRESS, PRESS_METHOD, sayPress } from '~/wording/press'
 
 /** Press day: whether, what comes of it, what fits where. */
 const cellar = useCellarStore()
@@ -9,7 +9,7 @@ const lot = computed(() => cellar.lotOf(String(route.params.id)))
 const f = useFormat()
 const logged = useLogged()
 const bench = lot.value && usePressDay(lot.value)
-const schools = PRESS_SCHOOLS.map((value) => ({ value, ...PRESS_SCHOOL[value] }))
+const methods = PRESS_METHODS.map((value) => ({ value, ...PRESS_METHOD[value] }))
 const TASTE = [
   { value: 'soft' as const, label: 'Soft', hint: 'skins still give' },
   { value: 'ripe' as const, label: 'Ripe', hint: 'seeds brown, skins spent' },
@@ -52,7 +52,7 @@ useHead({ title: () => `Press day, ${lot.value?.name ?? ''} · Presk` })
         <h1>{{ bench.day.value?.ready ? 'Time to press' : 'Not ready to press' }}</h1>
         <p v-for="x in bench.day.value?.findings ?? []" :key="x.code" class="soft">{{ sayPress(x) }}</p>
       </div>
-      <ChoiceTiles v-model="bench.school.value" legend="Method" :items="schools" :least="170" />
+      <ChoiceTiles v-model="bench.method.value" legend="Method" :items="methods" :least="170" />
       <ChoiceTiles v-model="bench.tannin.value" legend="Taste of skins and seeds" :items="TASTE" :least="130" />
       <CautionNote code="press" />
       <CautionNote code="carbonDioxide" />

@@ -2,7 +2,7 @@
 import { sayWhen } from '~/wording/days'
 import { sayCause, sayRestartFinding, sayRestartStep } from '~/wording/restart'
 
-/** A stuck ferment, restarted: what stopped it, conditions set right, and a starter that is schooled to the wine. */
+/** A stuck ferment, restarted: what stopped it, conditions set right, and a starter that is acclimatised to the wine. */
 const cellar = useCellarStore()
 const route = useRoute()
 const now = useNow()

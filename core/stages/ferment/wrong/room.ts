@@ -34,7 +34,7 @@ export function room(lot: LotView, cellar: CellarView, known?: LotForecast): Fou
   return found
 }
 
-/** Longer on its skins than any school leaves it. */
+/** Longer on its skins than any method leaves it. */
 export function skins(lot: LotView, now: string): Found[] {
   if (!isOnSkins(lot) || !lot.sg || lot.alcoholic === 'none') return []
   const days = hoursSince(lot.startedAt, now) / 24
