@@ -19,7 +19,7 @@ describe('done in one tap', () => {
     const stir = task({ type: 'operation', lotId, what: 'stir' })
     await Promise.all([did(stir), did(stir), did(stir)])
     expect(cellar.facts.filter(({ fact }) => fact.type === 'operation')).toHaveLength(1)
-    expect([said, went]).toEqual([['Stir the must: logged'], []])
+    expect([said, went]).toEqual([['Stirred: logged'], []])
   })
   it('where it is refused nothing is logged, and its form is opened', async () => {
     const { cellar, did } = await ending()

@@ -34,7 +34,7 @@ export function useEnding() {
     saving.value = true
     const written = await cellar.log([...(finding.logs ?? [])])
     saving.value = false
-    if (written) logged(`${words.title}: logged`)
+    if (written) logged(`${words.did ?? words.title}: logged`)
     else if (to) await navigateTo(to)
   }
   /** The menu behind a task's dots: ways round it, and when to ask again. */

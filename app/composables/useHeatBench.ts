@@ -16,18 +16,18 @@ export function useHeatBench(lot: Ref<LotView | undefined>) {
   const forecasts = useForecastsStore()
   forecasts.hurry()
   const now = useNow()
-  const degrees = () =>
+  const f = useFormat()
+  const degrees = (min: number, max: number) =>
     useQuantityField({
       kind: 'temperature',
       unit: settings.values.temperature,
       units: ['°C', '°F'],
-      quantity: () => 'temperature',
-      required: true
+      required: true,
+      limits: { min, max, words: f.degrees(`Between ${min} and ${max} °C.`) }
     })
-  const f = useFormat()
   const typed = (celsius: number) => f.typed(Math.round(celsius * 2) / 2, 'temperature', settings.values.temperature)
   const volume = useVolumeField()
-  const [must, target, room] = [degrees(), degrees(), degrees()]
+  const [must, target, room] = [degrees(-2, 50), degrees(0, 40), degrees(-20, 50)]
   const limits = { min: 0, max: 150, words: 'Between 0 and 150 g of sugar in a litre a day.' }
   const pace = useQuantityField({ kind: 'plain', unit: '', required: true, limits })
   room.text = typed(USUAL_ROOM_C)

@@ -30,6 +30,7 @@ export { isCarried, walkingOrder } from './walk'
 export type { CellarView, LotForecast, Stage } from './stage'
 export {
   airBeside,
+  answeredSince,
   askForecast,
   fermentAsked,
   bandOfLot,

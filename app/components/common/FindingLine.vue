@@ -28,7 +28,7 @@ const colour = computed(() => COLOUR[props.said.finding.urgency])
       </p>
       <WaysOut v-if="said.finding.waysOut?.length" class="my-2" :finding="said.finding" :of="lot" />
       <p class="flex flex-wrap items-center gap-x-4">
-        <UButton v-if="said.finding.logs?.length && said.words.did" size="sm" class="my-1" @click="did(said)">{{ said.words.did }}</UButton>
+        <UButton v-if="said.finding.logs?.length && said.words.did" class="my-1" @click="did(said)">{{ said.words.did }}</UButton>
         <UButton v-if="restsOn" variant="link" class="px-0" @click="emit('entry', restsOn)">See the entry</UButton>
         <UButton v-else-if="said.to && said.words.action && !here" :to="said.to" variant="link" class="px-0">
           {{ said.words.action }}

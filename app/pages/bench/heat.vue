@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { isFermenting } from '~~/core/ledger'
 import { fact } from '~~/core/drafts'
+import { answeredSince } from '~~/core/stages'
+import { sayWhen } from '~/wording/days'
 import { OPERATION } from '~/wording/terms'
 
 /** Ice to hold a ferment down, or watts to hold it up. */
@@ -12,22 +14,30 @@ const bottles = computed(() => (bench.balance.value ? bench.balance.value.iceLPe
 const rhythm = computed(() =>
   bottles.value < 1 ? 'one a day' : `${Math.ceil(bottles.value)} a day, one every ${Math.max(1, Math.round(24 / bottles.value))} h`
 )
+/** To a tenth of a litre: neither the walls nor the pace are known better. */
+const ice = (litres: number) => f.words(f.volume(Math.max(0.1, Math.round(litres * 10) / 10)))
 const headline = computed(() => {
   const b = bench.balance.value
   if (!b) return undefined
-  if (b.iceLPerDay > 0.3) return { number: f.words(f.volume(b.iceLPerDay)), text: 'of frozen water a day hold it there.' }
+  if (b.iceLPerDay > 0.3) return { number: ice(b.iceLPerDay), text: 'of ice a day holds it there.' }
   if (b.heaterW > 3) return {
     number: `${b.heaterW < 10 ? b.heaterW.toFixed(0) : Math.round(b.heaterW / 5) * 5} W`,
-    text: 'of heating hold it there.'
+    text: 'of heating holds it there.'
   }
   return { number: 'Do nothing', text: 'It makes as much heat as its walls lose.' }
 })
 /** Said once, and Presk asks for the next temperature instead of for more ice. */
 const cellar = useCellarStore()
 const logged = useLogged()
+const now = useNow()
+const since = computed(() => {
+  const l = lot.value
+  const [cool, warm] = [l && answeredSince(l, 'cool', now.value), l && answeredSince(l, 'warm', now.value)]
+  return cool ? { word: 'cooled', at: cool } : warm ? { word: 'warmed', at: warm } : undefined
+})
 const doing = computed(() => {
   const [b, l] = [bench.balance.value, lot.value]
-  if (!b || !l || !isFermenting(l)) return undefined
+  if (!b || !l || !isFermenting(l) || since.value) return undefined
   return b.iceLPerDay > 0.3 || b.iceLToBring > 0.2 ? 'cool' : b.heaterW > 3 ? 'warm' : undefined
 })
 async function does(what: 'cool' | 'warm') {
@@ -56,12 +66,13 @@ useHead({ title: 'Cooling and heating · Presk' })
           As 1.5 L bottles: {{ rhythm }}.
         </p>
         <p v-if="bench.balance.value.iceLToBring > 0.2" class="soft">
-          To cool it down once: {{ f.words(f.volume(bench.balance.value.iceLToBring)) }} of ice.
+          To cool it down once: {{ ice(bench.balance.value.iceLToBring) }} of ice.
         </p>
       </div>
       <UButton v-if="doing" class="mt-3" @click="does(doing)">
         {{ doing === 'cool' ? 'I am cooling it' : 'I am warming it' }}
       </UButton>
+      <p v-if="since" class="mt-3">Being {{ since.word }} since {{ sayWhen(since.at, now) }}. Read its temperature again in a few hours.</p>
       <p v-if="!headline" class="soft">Enter how warm it is, how warm it should be, and how fast it ferments.</p>
     </template>
     <template #inputs>

@@ -9,6 +9,7 @@ import type { Wrong, WrongSays } from './says'
 import { warmth } from './warmth'
 
 export type { WrongSays } from './says'
+export { answeredSince } from './warmth'
 
 /** Where there is more than the lot's own page to act on it. */
 const LEADS: Partial<Record<WrongSays['code'], 'restart' | 'heat' | 'press' | 'round'>> = {

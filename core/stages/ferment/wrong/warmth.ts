@@ -32,14 +32,22 @@ export function warmth(lot: LotView, cellar: CellarView, now: string): Found[] {
   return offBand(lot, cellar, now).map((found): Found => {
     const what = ANSWERED_BY[found.code]
     if (!what) return found
-    const read = believedTemperatures(lot).at(-1)!
-    const since = lot.worked.get(what)?.at
-    if (since === undefined || since < read.at) return { ...found, logs: [{ type: 'operation', lotId: lot.id, what }] }
+    const since = answeredSince(lot, what, now)
+    if (since === undefined) return { ...found, logs: [{ type: 'operation', lotId: lot.id, what }] }
     const again = found.urgency === 'stop' ? READ_AGAIN_H.deadly : READ_AGAIN_H.usual
     const urgency = hoursSince(since, now) < again ? 'note' : 'now'
+    const read = believedTemperatures(lot).at(-1)!
     return { code: 'temperature-awaited', key: `awaited:${what}:${since}`, what, celsius: read.value, urgency, evidence: [read.entryId] }
   })
 }
+
+/** When it was cooled or warmed of late; undefined once its temperature was read after that. */
+export function answeredSince(lot: LotView, what: 'cool' | 'warm', now: string): string | undefined {
+  const at = lot.worked.get(what)?.at
+  const read = believedTemperatures(lot).at(-1)?.at
+  return at !== undefined && hoursSince(at, now) <= TELLS_H && (read === undefined || at >= read) ? at : undefined
+}
+
 /** Outside its band or on the way there, with what the room beside it has. */
 function offBand(lot: LotView, cellar: CellarView, now: string): Found[] {
   const series = believedTemperatures(lot)
