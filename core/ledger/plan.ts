@@ -54,6 +54,12 @@ function isGivenUp(lot: LotState): boolean {
   return without && given !== undefined && lot.malolacticSaidAt !== undefined && lot.malolacticSaidAt > given
 }
 
+/** A test once read it as gone: one a little higher after that is the test's own error, and bacteria do not make malic acid. */
+function wasGone(lot: LotState): boolean {
+  const since = lot.bacteriaAt ?? lot.wineSince
+  return since !== undefined && (lot.series.malic ?? []).some((p) => p.at > since && p.value <= MALIC_END.complete)
+}
+
 /** Where a wine's malolactic stands, by what was read and what is planned. */
 export function malolacticOf(lot: LotState): Malolactic {
   const malic = lot.others.malic
@@ -61,7 +67,7 @@ export function malolacticOf(lot: LotState): Malolactic {
   const said = lot.worked.get('malolactic-over')
   if (said && !(malic && malic.at > said.at && malic.value > MALIC_END.nearly)) return 'done'
   const fermented = isWine(lot) || lot.bacteriaAt !== undefined
-  if (malic && fermented && malic.value <= MALIC_END.complete) return 'done'
+  if (malic && fermented && (malic.value <= MALIC_END.complete || (malic.value <= MALIC_END.nearly && wasGone(lot)))) return 'done'
   // Paper speaks for a wine until a test that is later says otherwise; it tells nothing of what never fermented.
   const paper = lot.paper && fermented && !(malic && malic.at > lot.paper.at) ? readPaper(lot.paper.malic, lot.paper.lactic) : undefined
   if (paper === 'complete') return 'done'

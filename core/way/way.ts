@@ -1,5 +1,14 @@
 import { type LotView, WAY_STEPS, type WayStepCode, drynessOf, isWine } from '../ledger'
-import { BOTTLE_L, type Condition, type LotForecast, bottlingWindow, isOnSkins, monthsOfRest, readinessOf } from '../stages'
+import {
+  BOTTLE_L,
+  type Condition,
+  type LotForecast,
+  bottlingWindow,
+  isOnSkins,
+  malolacticEndedAt,
+  monthsOfRest,
+  readinessOf
+} from '../stages'
 import { SPANS, type Span, wayKindOf } from './durations'
 
 /** A step between here and the glass: when it was done, or when it may come. Instants, ISO UTC. */
@@ -32,7 +41,8 @@ const noonOf = (day: string): number => Date.parse(`${day}T12:00:00.000Z`)
 function doneAt(lot: LotView): Partial<Record<WayStepCode, string>> {
   const dry = drynessOf(lot)
   const racked = dry && lot.rackings.find((when) => when > (lot.pressedAt ?? dry.first))
-  const settledAt = lot.malolactic === 'done' ? (lot.others.malic?.at ?? dry?.first) : dry?.first
+  const ended = malolacticEndedAt(lot)
+  const settledAt = ended ?? dry?.first
   const sulphited = settledAt && lot.sulphited.find((dose) => dose.at >= settledAt)?.at
   const clear = lot.clarity?.clearSince
   const tests = [lot.style === 'red' ? undefined : lot.heatTest?.at, lot.coldTest?.at ?? lot.worked.get('chill')?.at]
@@ -44,8 +54,7 @@ function doneAt(lot: LotView): Partial<Record<WayStepCode, string>> {
     ...(dry?.proven && { dry: dry.since }),
     ...(lot.pressedAt && { pressed: lot.pressedAt }),
     ...(racked && { 'off-lees': racked }),
-    ...(lot.malolactic === 'done'
-      && { malolactic: lot.others.malic?.at ?? lot.paper?.at ?? lot.worked.get('malolactic-over')?.at ?? lot.asOf }),
+    ...(lot.malolactic === 'done' && { malolactic: ended ?? lot.asOf }),
     ...(sulphited && { sulphited }),
     ...(clear && { clear }),
     ...(tests.every((t) => t !== undefined || lot.style === 'red') && tests[1]

@@ -98,6 +98,14 @@ describe('malolactic, followed', () => {
 })
 
 describe('malolactic, over', () => {
+  it.each([
+    ['a little higher than the test that found it gone', 0.2, 'done'],
+    ['more than a test is off by', 0.6, 'under-way']
+  ] as const)('a later test that reads %s', (_what, then, malolactic) => {
+    const { lot } = seen([...red, bacteria(60), read(9, 'malic', 0.4), read(6, 'malic', 0.05), read(2, 'malic', then)])
+    expect(lot.malolactic).toBe(malolactic)
+    if (malolactic === 'done') expect(malolacticEndedAt(lot)).toBe(at(6))
+  })
   const over = [...red, bacteria(50), read(6, 'malic', 0.05)]
   it('its new pH is measured, then it is sulphited, within days; then it is kept', () => {
     expect(malolacticEndedAt(seen(over).lot)).toBe(at(6))
