@@ -25,5 +25,13 @@ export function isOffLees(lot: LotView): boolean {
   const since = leesSince(lot) ?? wineFrom(lot)
   // A wine that came from elsewhere came without its gross lees.
   if (lot.inoculatedAt === undefined && lot.originalSg === undefined) return true
-  return lot.rackedAt !== undefined && (since === undefined || lot.rackedAt > since)
+  return lot.rackedAt !== undefined && (since === undefined || lot.rackedAt > since || wasPressedDry(lot, lot.rackedAt))
 }
+
+/** Racked after its press when next to nothing was left to ferment: the little that it fell since makes no gross lees. */
+function wasPressedDry({ pressedAt, series }: LotView, rackedAt: string): boolean {
+  const read = series.sg?.findLast((p) => p.at <= rackedAt)
+  return pressedAt !== undefined && rackedAt > pressedAt && read !== undefined && read.value <= NEXT_TO_NOTHING
+}
+/** SG. About 10 g/L of sugar, a twentieth of what there was: our own, as the lees are. */
+const NEXT_TO_NOTHING = 1
