@@ -88,8 +88,7 @@ export const STEP: Record<CrushStepCode, { name: string, title: string, why: str
 export const CORRECT: Record<CorrectPhase, { title: string, why: string, action: string }> = {
   plan: {
     title: 'Correct the must',
-    why: 'Its sugar, pH or acid is outside the usual range. First see what an addition would do. Then add three quarters of it'
-      + '.',
+    why: 'Its sugar, pH or acid is outside the usual range.',
     action: 'See what helps'
   },
   'measure-again': {
@@ -97,8 +96,11 @@ export const CORRECT: Record<CorrectPhase, { title: string, why: string, action:
     why: 'The first stage is in. Mix well, give it an hour, and read before the rest.',
     action: 'Measure again'
   },
-  finish: { title: 'Finish the correction', why: 'You have measured again. Now add the rest, based on the new readings.', action: 'See '
-    + 'the rest' }
+  finish: {
+    title: 'Finish the correction',
+    why: 'You have measured again. Now add the rest, based on the new readings.',
+    action: 'See the rest'
+  }
 }
 
 export const HEALTH: Record<FruitHealth, { name: string, hint: string }> = {

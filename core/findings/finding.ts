@@ -42,6 +42,8 @@ export type Action =
     again?: true
     /** Which step of crush day. */
     step?: 'packets'
+    /** Of a must before its yeast: the bench leads back to crush day. */
+    crush?: true
     /** How it is moved. */
     as?: 'rack' | 'top-up'
     /** Of a stability test: the cold one. */

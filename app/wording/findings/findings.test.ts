@@ -84,6 +84,8 @@ describe('findings in words', () => {
     [{ to: 'measure', lotId: 'a' }, '/bench/measure?lot=a'],
     [{ to: 'sulphite', lotId: 'a', aim: 'bottle' }, '/bench/sulphite?lot=a&aim=bottle'],
     [{ to: 'crush', lotId: 'a' }, '/crush/a'],
+    [{ to: 'correct', lotId: 'a' }, '/bench/correct?lot=a'],
+    [{ to: 'correct', lotId: 'a', crush: true }, '/bench/correct?lot=a&back=crush&find=1'],
     [{ to: 'yeast', lotId: 'a' }, '/crush/a/yeast'],
     [{ to: 'yeast', lotId: 'a', again: true }, '/crush/a/yeast?again=1'],
     [{ to: 'lot', lotId: 'a', log: 'yeast' }, '/lots/a?log=yeast'],

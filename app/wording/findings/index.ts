@@ -73,8 +73,11 @@ export function addressOf(action: Action): string {
     case 'sulphite':
       return `/bench/sulphite?lot=${action.lotId}${action.aim ? `&aim=${action.aim}` : ''}`
     case 'measure':
-    case 'heat':
+      return `/bench/measure?lot=${action.lotId}${action.crush ? '&back=crush' : ''}`
     case 'correct':
+      // The proposal is there when the page opens.
+      return `/bench/correct?lot=${action.lotId}${action.crush ? '&back=crush&find=1' : ''}`
+    case 'heat':
     case 'cold':
     case 'trial':
       return `/bench/${action.to}?lot=${action.lotId}`

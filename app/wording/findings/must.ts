@@ -17,7 +17,19 @@ export const MUST: WordsFor<MustSays> = {
     reason: 'There is none in it yet. Add it at once, by the expected volume of juice. Yeast can follow after 12 to 24 hours.',
     action: 'Work out the dose'
   }),
-  'correct-must': ({ phase }) => ({ title: CORRECT[phase].title, reason: CORRECT[phase].why, action: CORRECT[phase].action }),
+  'correct-must': ({ phase, amounts }, _lot, f) => {
+    const { title, why, action } = CORRECT[phase]
+    const goes = listed((amounts ?? []).map(({ material, amount, unit }) =>
+      `${f.words(unit === 'L' ? f.volume(amount) : f.powder(amount))} of ${f.material(material)}`))
+    if (!goes || phase === 'measure-again') return { title, reason: why, action }
+    return {
+      title,
+      reason: phase === 'plan'
+        ? `${why} First add ${goes}, three quarters of it all. Mix, wait an hour and measure again.`
+        : `You have measured again. Now add the rest: ${goes}.`,
+      action
+    }
+  },
   'crush-step': ({ step }, lot) => {
     // No more water goes into what is thinner than its gravity already.
     const thin = step === 'water-kit' && lot.kit && lot.sg && lot.added.has('water') && lot.sg.value < lot.kit.targetSg - 0.002

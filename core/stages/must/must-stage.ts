@@ -1,7 +1,9 @@
-import { CLOCKS, clockAt } from '../../must'
-import type { Action, Finding, Urgency, WayOut } from '../../findings'
+import type { Action, Amount, Finding, Urgency, WayOut } from '../../findings'
 import { type LotView, isHeld, isMust } from '../../ledger'
+import { materialKey } from '../../materials'
+import { CLOCKS, FIRST_STAGE, clockAt } from '../../must'
 import { HOUR, type Stage, hoursSince } from '../stage'
+import { correctionOf } from './correction-of-lot'
 import { type CorrectPhase, type CrushStep, type CrushStepCode, crushSteps } from './crush-steps'
 import { type Judgement, judgeLot } from './judge'
 
@@ -158,7 +160,13 @@ function taskOf(step: CrushStep, lot: LotView, now: string): MustFinding {
     case 'first-sulphite':
       return { code: 'sulphite-must', key: 'sulphite-must', ...at(crush), window: { due: lot.startedAt } }
     case 'correct':
-      return { code: 'correct-must', key: 'correct-must', phase: step.phase ?? 'plan', ...at(crush) }
+      return {
+        code: 'correct-must',
+        key: 'correct-must',
+        phase: step.phase ?? 'plan',
+        ...at({ to: step.phase === 'measure-again' ? 'measure' : 'correct', lotId: lot.id, crush: true }),
+        ...(step.phase !== 'measure-again' && { amounts: nextAmounts(lot) })
+      }
     case 'pitch':
       return {
         code: 'pitch',
@@ -181,6 +189,13 @@ function taskOf(step: CrushStep, lot: LotView, now: string): MustFinding {
       return { code: 'crush-step', key: `crush-step:${step.code}`, step: step.code, ...at(crush) }
   }
 }
+
+/** What of the proposal goes in next: three quarters of it, or all that a second reading still asks for. */
+const nextAmounts = (lot: LotView): Amount[] =>
+  (correctionOf(lot)?.additions ?? []).map(({ material, total, unit }) => {
+    const key = materialKey(material)
+    return { material: key, amount: lot.staged.has(key) ? total : total * FIRST_STAGE, unit }
+  })
 
 /** Who has nothing to measure it by says so once, and is not held up by it again. */
 const without = (missing: readonly ('sugar' | 'ph' | 'ta')[]): WayOut[] => [
