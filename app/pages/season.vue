@@ -70,7 +70,7 @@ useHead({ title: 'Season · Presk' })
               :aria-label="`All steps of ${row.lot.name}`"
               @click="toggle(row.lot.id)"
             >
-              <span v-if="row.next"><b>{{ STEP[row.next.code].label }}</b> <span class="soft">{{ sayWindow(row.next) }}</span></span>
+              <span v-if="row.next"><b>{{ STEP[row.next.code].label }}</b> <span class="soft">{{ sayWindow(row.next, now) }}</span></span>
               <span v-else class="soft">All done</span>
             </UButton>
           </div>

@@ -9,6 +9,7 @@ const format = (options: Intl.DateTimeFormatOptions) => new Intl.DateTimeFormat(
 
 // Making a formatter is slow; a ledger has hundreds of lines.
 const CALENDAR_DAY = format({ ...DAY, timeZone: 'UTC' })
+const CALENDAR_DATE = format({ day: 'numeric', month: 'short', year: 'numeric', timeZone: 'UTC' })
 const DAY_HERE = format(DAY)
 const DAY_AND_YEAR = format({ day: 'numeric', month: 'short', year: 'numeric' })
 const LONG_DAY = format(LONG)
@@ -33,8 +34,12 @@ export const dayHereAfter = (at: At, days: number): string => calendarDay(at).ad
 
 /** A calendar day, "2026-10-03", as "Sat 3 Oct". */
 export const sayDay = (day: string): string => CALENDAR_DAY.format(new Date(`${day}T12:00:00Z`))
+/** The same in a list that reaches over years: "3 Oct 2026". */
+export const sayDate = (day: string): string => CALENDAR_DATE.format(new Date(`${day}T12:00:00Z`))
 /** The day of an instant, where the person is: "Sat 3 Oct". */
 export const sayDayOf = (at: At): string => DAY_HERE.format(dateOf(at))
+/** "3 Oct 2026": in lists that reach over years. */
+export const sayDayAndYear = (at: At): string => DAY_AND_YEAR.format(dateOf(at))
 /** "3 October 2026" */
 export const sayLongDay = (at: At): string => LONG_DAY.format(dateOf(at))
 /** "Saturday 3 October 2026" */

@@ -1,5 +1,5 @@
 import type { NeedReason, SupplyFinding } from '~~/core/supplies'
-import { sayDay } from './days'
+import { sayDate } from './days'
 
 export const NEED: Record<NeedReason, string> = {
   'first-sulphite': 'first sulphite',
@@ -17,9 +17,9 @@ export const NEED: Record<NeedReason, string> = {
 export function saySupplyFinding(finding: SupplyFinding, amount: (value: number) => string): string {
   switch (finding.code) {
     case 'expired':
-      return `${amount(finding.left)} are past their use-by date (${sayDay(finding.expires)}) and not counted.`
+      return `${amount(finding.left)} are past their use-by date (${sayDate(finding.expires)}) and not counted.`
     case 'opened-long-ago':
-      return `A package has been open since ${sayDay(finding.opened)}: look at it and smell it before you use it.`
+      return `A package has been open since ${sayDate(finding.opened)}: look at it and smell it before you use it.`
     case 'weak-sulphite':
       return `An old package has only ${Math.round(finding.potency * 100)} % of its strength left, by the usual loss. It is not counted: `
         + 'buy fresh.'

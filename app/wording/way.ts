@@ -1,6 +1,6 @@
 import type { WayStepCode } from '~~/core/ledger'
 import type { SittingCode, WayStep } from '~~/core/way'
-import { sayDay, sayDayOf } from './days'
+import { sayDayOf, sayFarDay, sayFarDayOf } from './days'
 
 /** A step of the way: to come, and done. */
 export const STEP: Record<WayStepCode, { label: string, done: string }> = {
@@ -32,9 +32,9 @@ export const SITTING: Record<SittingCode, string> = {
 }
 
 /** When a step comes: its window, or the day that it was put on. */
-export function sayWindow({ earliest, latest, moved }: Pick<WayStep, 'earliest' | 'latest' | 'moved'>): string {
-  if (moved) return `planned for ${sayDay(moved.day)}`
-  const [from, to] = [sayDayOf(earliest), sayDayOf(latest)]
+export function sayWindow({ earliest, latest, moved }: Pick<WayStep, 'earliest' | 'latest' | 'moved'>, now: string): string {
+  if (moved) return `planned for ${sayFarDay(moved.day, now)}`
+  const [from, to] = [sayFarDayOf(earliest, now), sayFarDayOf(latest, now)]
   return from === to ? from : `${from} to ${to}`
 }
 

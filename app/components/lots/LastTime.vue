@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { LotView, Stream, Style } from '~~/core/ledger'
-import { sayDayOf } from '~/wording/days'
+import { sayDayAndYear } from '~/wording/days'
 
 /** What was noted for next time on lots of this kind, beside their figures: of the same name first, else of the same stream and style. */
 const props = defineProps<{ name: string, stream: Stream, style: Style }>()
@@ -45,7 +45,7 @@ const figures = (l: LotView) =>
         <span class="soft small"> {{ [x.lot.vintage, figures(x.lot)].filter(Boolean).join(': ') }}</span>
       </p>
       <ul class="list-disc ps-5">
-        <li v-for="n in x.notes" :key="n.id">{{ n.text }} <span class="soft small">{{ sayDayOf(n.at) }}</span></li>
+        <li v-for="n in x.notes" :key="n.id">{{ n.text }} <span class="soft small">{{ sayDayAndYear(n.at) }}</span></li>
       </ul>
     </div>
   </section>

@@ -3,7 +3,7 @@ import { WAY_STEPS } from '~~/core/ledger'
 import { type CalendarDay, type SentDays, changesOf, toDayCalendar } from '~/data/calendar'
 import { downloadText } from '~/data/download'
 import type { SeasonRow } from '~/composables/useSeason'
-import { dayHere, sayDay } from '~/wording/days'
+import { dayHere, sayDayAndYear } from '~/wording/days'
 import { STEP } from '~/wording/way'
 
 /** The steps to come, as a file for the person's own calendar: taken in again later it updates, and doubles nothing. */
@@ -27,7 +27,7 @@ const days = computed(() => props.rows.filter((r) => chosen.value.includes(r.lot
     id: idOf(lot.id, s.code),
     day: s.moved?.day ?? dayHere(s.likely),
     title: `${lot.name}: ${STEP[s.code].label}`,
-    text: s.moved ? 'You planned this day.' : `Expected between ${sayDay(dayHere(s.earliest))} and ${sayDay(dayHere(s.latest))}.`
+    text: s.moved ? 'You planned this day.' : `Expected between ${sayDayAndYear(s.earliest)} and ${sayDayAndYear(s.latest)}.`
   }))))
 async function save() {
   // A lot that was left out is not spoken of; one that is gone is.

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { LotView } from '~~/core/ledger'
 import { type WayStep, endangers } from '~~/core/way'
-import { dayHere, sayDayOf } from '~/wording/days'
+import { dayHere, sayFarDayOf } from '~/wording/days'
 import { STEP, sayTooLate, sayWindow } from '~/wording/way'
 
 /** A step of a lot's way: when it was done, or when it comes, and the day that the person puts it on. */
@@ -14,8 +14,8 @@ const now = useNow()
 const label = computed(() => (props.step.doneAt ? STEP[props.step.code].done : STEP[props.step.code].label))
 const window = computed(() => {
   const { likely, moved, doneAt } = props.step
-  if (doneAt) return sayDayOf(doneAt)
-  return moved ? sayWindow(props.step) : `${sayWindow(props.step)}, likely ${sayDayOf(likely)}`
+  if (doneAt) return sayFarDayOf(doneAt, now.value)
+  return moved ? sayWindow(props.step, now.value) : `${sayWindow(props.step, now.value)}, likely ${sayFarDayOf(likely, now.value)}`
 })
 const late = computed(() => {
   const { moved, code } = props.step

@@ -32,7 +32,7 @@ const ahead = computed(() =>
           from: clamp(from),
           width: Math.max(0.8, clamp(to) - clamp(from)),
           likely,
-          title: `${STEP[s.code].label}: ${sayWindow(s)}`
+          title: `${STEP[s.code].label}: ${sayWindow(s, now.value)}`
         }]
   })
 )

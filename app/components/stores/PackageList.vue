@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { sayDay } from '~/wording/days'
+import { sayDate } from '~/wording/days'
 
 /** The packages of one material; what is left can be counted and set right. */
 const props = defineProps<{ material: string }>()
@@ -21,7 +21,7 @@ function counted() {
       <span>
         <b>{{ amount(p.left) }}</b> left of {{ amount(p.amount) }}
         <span class="soft small">
-          {{ p.opened ? `opened ${sayDay(p.opened)}` : 'unopened' }}{{ p.expires ? `, good until ${sayDay(p.expires)}` : ''
+          {{ p.opened ? `opened ${sayDate(p.opened)}` : 'unopened' }}{{ p.expires ? `, good until ${sayDate(p.expires)}` : ''
           }}{{ p.note ? `, ${p.note}` : '' }}
         </span>
       </span>

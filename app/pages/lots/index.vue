@@ -2,7 +2,7 @@
 import { type LotView, isHeld, isMust } from '~~/core/ledger'
 import { bottlesLeft } from '~~/core/stages'
 import { folded } from '~/find/finder'
-import { sayDayOf } from '~/wording/days'
+import { sayDayAndYear } from '~/wording/days'
 import { STANDING, STYLE } from '~/wording/terms'
 
 const cellar = useCellarStore()
@@ -96,7 +96,7 @@ useHead({ title: 'Lots · Presk' })
             </span>
           </th>
           <td class="vessel">{{ vesselsOf(lot) }}</td>
-          <td class="started">{{ sayDayOf(lot.startedAt) }}</td>
+          <td class="started">{{ sayDayAndYear(lot.startedAt) }}</td>
           <td class="number figure">{{ sayHeld(lot) }}</td>
           <td class="number figure">{{ lot.sg ? f.words(isMust(lot) ? f.sugar(lot.sg.value) : f.gravity(lot.sg.value)) : '' }}</td>
           <td class="number figure">{{ lot.freeSo2 ? `${Math.round(lot.freeSo2.value)} mg/L` : '' }}</td>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { sayDayOf } from '~/wording/days'
+import { sayDayAndYear } from '~/wording/days'
 import { SCORED, sayCame, sayHeld, sayRange, sayTally } from '~/wording/score'
 
 /** What was foretold beside what came. */
@@ -45,7 +45,7 @@ useHead({ title: 'How good the forecasts were · Presk' })
       <h2>One by one</h2>
       <ul>
         <li v-for="f in all.slice(0, shown)" :key="`${f.figure} ${f.of} ${f.at}`" :class="{ missed: !f.held }">
-          <span class="soft small">{{ sayDayOf(f.at) }}, {{ nameOf(f.of) }}</span>
+          <span class="soft small">{{ sayDayAndYear(f.at) }}, {{ nameOf(f.of) }}</span>
           <span>
             {{ SCORED[f.figure].name }}: forecast {{ sayRange(f) }}, measured <b class="figure">{{ sayCame(f) }}</b>, {{ sayHeld(f) }}.
           </span>

@@ -1,7 +1,6 @@
-import { counted } from '~/wording/count'
-import { sayDayOf } from '~/wording/days'
+import { sayFarDayOf } from '~/wording/days'
 import type { KeepingSays } from '~~/core/stages'
-import { type WordsFor, days } from './say'
+import { type WordsFor, days, weeks } from './say'
 
 export const KEEPING: WordsFor<KeepingSays> = {
   'measure-wine': () => ({
@@ -21,10 +20,10 @@ export const KEEPING: WordsFor<KeepingSays> = {
     } ${targetFreeMgPerL.toFixed(0)}.${assumed.includes('free') ? ' None was measured or added, so Presk counts none.' : ''}`,
     action: 'Work out the dose'
   }),
-  'check-sulphite': ({ weeksSince, belowAt, urgency }) => ({
+  'check-sulphite': ({ weeksSince, belowAt, urgency }, { asOf }) => ({
     title: urgency === 'wait' ? 'Free SO₂ is fine for now' : 'Measure free SO₂',
-    reason: `Last known ${weeksSince < 1 ? 'within the week' : `${counted(Math.round(weeksSince), 'week')} ago`}. ${
-      belowAt ? sayBelow(belowAt) : 'It falls with time.'
+    reason: `Last known ${weeksSince < 1 ? 'within the week' : `${weeks(Math.round(weeksSince))} ago`}. ${
+      belowAt ? sayBelow(belowAt, asOf) : 'It falls with time.'
     }`,
     action: 'Measure'
   }),
@@ -56,7 +55,7 @@ export const KEEPING: WordsFor<KeepingSays> = {
   })
 }
 
-const sayBelow = ({ low, high, mayBe }: { low: string, high: string, mayBe: boolean }): string =>
+const sayBelow = ({ low, high, mayBe }: { low: string, high: string, mayBe: boolean }, now: string): string =>
   mayBe
-    ? `At its own rate it may be below its level by now, and will be by ${sayDayOf(high)}.`
-    : `At its own rate it falls below its level between ${sayDayOf(low)} and ${sayDayOf(high)}.`
+    ? `At its own rate it may be below its level by now, and will be by ${sayFarDayOf(high, now)}.`
+    : `At its own rate it falls below its level between ${sayFarDayOf(low, now)} and ${sayFarDayOf(high, now)}.`
