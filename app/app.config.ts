@@ -18,8 +18,7 @@ export default defineAppConfig({
       },
       defaultVariants: { size: 'md' }
     },
-    // Below the head of a phone, over the shelf.
-    toaster: { slots: { viewport: 'mt-[52px] md:mt-[62px]' } },
+    toaster: { slots: { viewport: 'mt-(--messages-from)' } },
     toast: {
       slots: { root: 'rounded-(--radius-control) bg-(--sheet) ring-[1.5px] ring-(--line-strong)', title: 'text-base font-semibold' }
     },

@@ -74,7 +74,8 @@ export const USUAL_WINE: Record<MalolacticKnown, Contents> = {
 /** Ripening burns malic acid and brings potassium: g/L for each °Brix, from memory. */
 const MALIC_PER_BRIX = -0.25
 const POTASSIUM_PER_BRIX = 0.03
-const USUAL_BRIX: Record<WineStyle | 'unknown', number> = { red: 24, rose: 22, white: 21.5, unknown: 23 }
+/** Of a ripe must, °Brix: middles of the windows that handbooks name (craft 3.5), common practice. */
+export const USUAL_BRIX: Record<WineStyle | 'unknown', number> = { red: 24, rose: 22, white: 21.5, unknown: 23 }
 /** Further spread of malic acid where ripeness is not known, g/L. */
 const UNRIPE_OR_RIPE = 0.5
 /** Skins bring potassium, g/L. */

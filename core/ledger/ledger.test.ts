@@ -52,6 +52,18 @@ describe('a lot as its ledger tells it', () => {
     expect(lot.freeSo2).toMatchObject({ origin: 'estimated' })
     expect(lot.freeSo2?.value).toBeCloseTo(57.6 * (1 - TYPICAL_BOUND_SHARE), 6)
   })
+  it('a ferment that was first read late is taken as a usual must, with its width; the day of its crush may still be told', () => {
+    const yeast = entry(at(1), { type: 'inoculation', lotId, organism: 'yeast', culture: 'Y', grams: 10 })
+    const late = [started(), yeast, reading(8, 'sg', 1.004)]
+    const guessed = lotOf(late)
+    expect(guessed.originalSg?.origin).toBe('estimated')
+    // A ripe red, 22 to 26 Brix, has made 11 to 14 % by then.
+    expect(guessed.abv!.value - guessed.abv!.uncertainty).toBeLessThan(11.5)
+    expect(guessed.abv!.value + guessed.abv!.uncertainty).toBeGreaterThan(13.5)
+    const told = lotOf([started(), reading(0, 'sg', 1.085), yeast, reading(8, 'sg', 1.004)])
+    expect(told.originalSg).toMatchObject({ value: 1.085, origin: 'measured' })
+    expect(lotOf([started(), yeast, reading(1.5, 'sg', 1.09)]).originalSg).toMatchObject({ value: 1.09, origin: 'measured' })
+  })
   it('a measurement beats the estimate', () => {
     const lot = lotOf([
       started(40),

@@ -17,7 +17,7 @@ onMounted(() => void practice.look())
 </script>
 
 <template>
-  <section class="bar" aria-label="Practice">
+  <section class="bar practice-bar" aria-label="Practice">
     <p class="what">
       <b>Practice: {{ name }}.</b> <span class="whitespace-nowrap">{{ sayLongDay(now) }}, {{ sayClock(now) }}</span>
     </p>

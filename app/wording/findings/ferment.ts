@@ -23,7 +23,9 @@ export const FERMENT: WordsFor<FermentSays> = {
         ? 'You read it within the last day. The next reading is due tomorrow.'
         : daysSince < 1
           ? 'Not read since yesterday. Read it once a day while it ferments.'
-          : `Last gravity ${lot.sg ? lot.sg.value.toFixed(3) : 'unknown'}, ${days(daysSince)} ago. Read it once a day while it ferments.`)
+          : lot.sg
+            ? `Last gravity ${lot.sg.value.toFixed(3)}, ${days(daysSince)} ago. Read it once a day while it ferments.`
+            : `Nobody has read its gravity, and the yeast went in ${days(daysSince)} ago. Read it once a day while it ferments.`)
       + (expectedSg === undefined || urgency === 'wait' ? '' : ` Expect about ${expectedSg.toFixed(3)} now.`),
     action: 'Take readings'
   }),
@@ -76,8 +78,8 @@ export const FERMENT: WordsFor<FermentSays> = {
   }),
   'not-begun': ({ hours: since }) => ({
     title: 'The yeast has not started',
-    reason: `No fall ${Math.round(since)} h after the yeast went in. Check the temperature, warm it if it is cold, and pitch fresh yeast `
-      + 'that you have rehydrated. A must that waits will spoil.',
+    reason: `No fall ${since < 72 ? `${Math.round(since)} h` : days(since / 24)} after the yeast went in. Check the temperature, warm it if it `
+      + 'is cold, and pitch fresh yeast that you have rehydrated. A must that waits will spoil.',
     action: 'Pitch again'
   }),
   'may-be-stuck': ({ sg, probability }) => ({

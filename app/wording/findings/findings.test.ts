@@ -29,6 +29,7 @@ describe('findings in words', () => {
     [{ code: 'tell-if-dry', sg: 0.997, hours: 60, sugarLow: 0, sugarHigh: 12.4 }, ['0.997', '2 days', '12 g/L', 'sugar test']],
     [{ code: 'stuck', sg: 1.012, hours: 72, sugarLow: 28, sugarHigh: 38 }, ['1.012', '3 days', '28 to 38 g/L']],
     [{ code: 'not-begun', hours: 64 }, ['64 h']],
+    [{ code: 'not-begun', hours: 100 }, ['4 days']],
     [{ code: 'too-hot', celsius: 36, max: 30, deadly: true }, ['36 °C', '30 °C', 'dies']],
     [{ code: 'smells', smell: 'rotten-egg', phase: 'late' }, ['toxic', 'never by guesswork']],
     [{ code: 'temperature-falls', from: 24, to: 17, roomC: 12 }, ['24 °C', '17 °C', '12 °C']],

@@ -1,4 +1,4 @@
-import { titrate } from '../../acids'
+import { USUAL_BRIX, titrate } from '../../acids'
 import { correctRefractometer, sgFromBrix } from '../../hydrometry'
 import { QUANTITIES } from '../../quantities'
 import { learnSulphite } from '../../sulphite'
@@ -27,6 +27,13 @@ import { lotOf } from './lot-started'
 const BY_ITSELF = { sure: 0.012, asked: 0.005 } as const
 /** Below this, less what a home hydrometer may be off, no must reads, SG. */
 const WATER_SG = 0.9985
+/** First read so long after its yeast, h, a ferment has fallen already: what was read is no gravity of the must. Common practice. */
+const FALLEN_H = 36
+/** Half of the width in which four musts of five lie, SG: about 3 °Brix, our own from the same windows. */
+const USUAL_SG_SPREAD = 0.013
+/** % vol for 1 SG, common practice. */
+const ABV_PER_SG = 131
+const ABV_SPREAD = 0.5
 /** Days after an addition within which a free SO₂ reading still tells of its binding. */
 const DOSE_TELLS_DAYS = 14
 
@@ -152,9 +159,10 @@ interface Gravity { sg: number, spread: number }
  */
 function sgRead(folding: Folding, lot: LotState, reading: EntryOf<'reading'>, value: number, instrument?: InstrumentState): Gravity {
   const refractometer = instrument?.kind === 'refractometer' || (!instrument && reading.by === 'refractometer')
-  const fermented = !isMust(lot) && lot.originalSg !== undefined
+  const whole = lot.originalSg ?? assumedOriginal(lot, reading)
+  const fermented = !isMust(lot) && whole !== undefined
   if (reading.quantity === 'brix' && fermented && refractometer) {
-    const original = reckonedBrix(lot.originalSg!.value)
+    const original = reckonedBrix(whole.value)
     if (value >= original) return { sg: sgFromBrix(value), spread: QUANTITIES.sg.spread }
     const { sg, uncertaintySg } = correctRefractometer(original, value)
     return { sg, spread: uncertaintySg }
@@ -162,6 +170,13 @@ function sgRead(folding: Folding, lot: LotState, reading: EntryOf<'reading'>, va
   if (reading.quantity === 'brix' && fermented && !instrument && !reading.by)
     folding.problem({ code: 'brix-in-ferment', entryId: reading.id, lotId: lot.id, brix: value })
   return { sg: gravityOf(reading, value, instrument), spread: QUANTITIES.sg.spread }
+}
+
+/** The gravity of a must that nobody read before it fermented: what is usual for its kind, as an estimate with its width. */
+function assumedOriginal(lot: LotState, { id, at }: EntryOf<'reading'>): Figure | undefined {
+  if (lot.originalSg || !lot.inoculatedAt || (Date.parse(at) - Date.parse(lot.inoculatedAt)) / 3_600_000 < FALLEN_H) return undefined
+  const value = lot.kit?.targetSg ?? sgFromBrix(USUAL_BRIX[lot.style])
+  return { value, origin: 'estimated', at, uncertainty: USUAL_SG_SPREAD, from: [id] }
 }
 
 function foldGravity(
@@ -186,8 +201,9 @@ function foldGravity(
     lot.balance = { ...balanceOfMust(Math.max(0.99, sg)), ethanolGPerL: lot.balance?.ethanolGPerL ?? 0 }
   }
   else {
-    lot.originalSg ??= figure
-    const balance = lot.balance ?? balanceOfMust(Math.max(0.99, sg))
+    const assumed = assumedOriginal(lot, reading)
+    lot.originalSg ??= assumed && assumed.value > sg ? assumed : figure
+    const balance = (lot.originalSg === assumed ? undefined : lot.balance) ?? balanceOfMust(Math.max(0.99, lot.originalSg.value))
     const fermented = fermentedTo(balance, sg)
     const band = QUANTITIES.sg.spread + (before?.uncertainty ?? QUANTITIES.sg.spread)
     if (fermented.riseSg > band)
@@ -211,7 +227,7 @@ function foldGravity(
       value: abvOf(lot.balance),
       origin: 'estimated',
       at: reading.at,
-      uncertainty: 0.5,
+      uncertainty: lot.originalSg.uncertainty < USUAL_SG_SPREAD ? ABV_SPREAD : Math.hypot(ABV_SPREAD, ABV_PER_SG * USUAL_SG_SPREAD),
       from: restsOn(lot.originalSg.from, lot.abv?.from, reading.id)
     }
   }

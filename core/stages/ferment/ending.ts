@@ -33,7 +33,8 @@ export function endingOf(lot: LotView): Ending | undefined {
   const verdict = dryness?.proven
     ? 'dry'
     : falling ? 'falls-still' : dryness ? 'one-look' : over && sg > DRY_SG ? 'sweet' : 'near'
-  const original = lot.originalSg?.value
+  // What nobody read is no ground for three decimals.
+  const original = lot.originalSg?.origin === 'measured' ? lot.originalSg.value : undefined
   const untouched = original !== undefined && original > Math.max(sg, 1) && original <= HIGHEST_SG && !lot.changedSugarAt
   const methods = untouched ? actualAlcohol(original, Math.max(LOWEST_SG, sg)) : undefined
   const left = sugarLeft(lot, sg)

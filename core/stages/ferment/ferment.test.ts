@@ -208,6 +208,8 @@ describe('what has gone wrong', () => {
     ['in a bin that the cap will leave', [...middle.slice(0, 4), vessel(75), into()], 'little-room', true],
     ['air while it is young', middle.slice(0, 4), 'air', true],
     ['air in the middle is nothing to speak of', middle.slice(0, 6), 'air', false],
+    ['first read at 1.004, ten days after its yeast: it has fermented', [start(), yeast(240), read(60, 'sg', 1.004), read(4, 'sg', 1.004)],
+      'not-begun', false],
     ['no fall at all', [start(), read(102, 'sg', 1.095), yeast(), read(60, 'sg', 1.095), read(4, 'sg', 1.095)], 'not-begun', true]
   ])('%s', (_, entries, code, is) => expect([...seen(entries).found, ...seen(entries).asked].includes(code as never)).toBe(is))
 
