@@ -171,6 +171,7 @@ export function sayCondition(c: Condition): string {
 function figure({ code, value, wanted }: Condition): string {
   if (code === 'alcohol-for-yeast') return `${value!.toFixed(1)} % vol; up to ${wanted!.toFixed(1)}.`
   if (code === 'sulphite-low-enough') return `${value!.toFixed(2)} mg/L molecular; up to ${wanted!.toFixed(1)}.`
+  if (code === 'sweetness-held') return `Up to ${value!.toFixed(0)} g/L of sugar; at most ${wanted!.toFixed(0)} is safe.`
   return `${value!.toFixed(0)} mg/L; it needs ${wanted!.toFixed(0)}.`
 }
 /** The label of the way that settles it: what is done there. */

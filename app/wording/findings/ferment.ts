@@ -78,8 +78,8 @@ export const FERMENT: WordsFor<FermentSays> = {
   }),
   'not-begun': ({ hours: since }) => ({
     title: 'The yeast has not started',
-    reason: `No fall ${since < 72 ? `${Math.round(since)} h` : days(since / 24)} after the yeast went in. Check the temperature, warm it if it `
-      + 'is cold, and pitch fresh yeast that you have rehydrated. A must that waits will spoil.',
+    reason: `No fall ${since < 72 ? `${Math.round(since)} h` : days(since / 24)} after the yeast went in. Check the temperature, warm it `
+      + 'if it is cold, and pitch fresh yeast that you have rehydrated. A must that waits will spoil.',
     action: 'Pitch again'
   }),
   'may-be-stuck': ({ sg, probability }) => ({

@@ -3,9 +3,11 @@ import { counted } from '~/wording/count'
 import { type WordsFor, capital, hours } from './say'
 
 export const LEES: WordsFor<LeesSays> = {
-  'rack-gross-lees': ({ hoursSince, pressed }) => ({
+  'rack-gross-lees': ({ hoursSince, pressed }, { alcoholic }) => ({
     title: hoursSince < 24 ? 'Let it settle, then rack it off the gross lees' : 'Rack it off the gross lees',
-    reason: `${pressed ? 'Pressed' : 'Dry'} ${hoursSince < 48 ? hours(hoursSince) : counted(Math.round(hoursSince / 24), 'day')} ago. `
+    reason: `${pressed ? 'Pressed' : alcoholic === 'stopped' ? 'Its ferment ended' : 'Dry'} ${
+      hoursSince < 48 ? hours(hoursSince) : counted(Math.round(hoursSince / 24), 'day')
+    } ago. `
       + `Rack it after one to three days into a vessel that it fills. Left longer, the thick lees begin to smell.`,
     action: 'Rack it'
   }),

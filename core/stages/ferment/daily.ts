@@ -39,7 +39,8 @@ export function daily(lot: LotView, cellar: CellarView, now: string): Task[] {
       key: 'read-ferment',
       againH: READ_AGAIN_H,
       daysSince: hours / 24,
-      ...(expected && { expectedSg: expected.mid }),
+      // A ferment does not rise: what was read last is the most that is expected.
+      ...(expected && { expectedSg: Math.min(expected.mid, lot.sg?.value ?? expected.mid) }),
       urgency: hours >= READ_AGAIN_H ? 'now' : 'wait',
       window: { from: later(last, READ_AGAIN_H), due: later(last, 24), late: later(last, 48) },
       ...about,

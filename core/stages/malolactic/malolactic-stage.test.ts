@@ -97,6 +97,22 @@ describe('malolactic, followed', () => {
   })
 })
 
+const warmed = (days: number) => entry(days, { type: 'operation', lotId, what: 'warm' })
+describe('malolactic that has come to a stand: what is offered first', () => {
+  const still = [read(9, 'malic', 2.1), read(2, 'malic', 2.1)]
+  const pitched = red.map((e) => ({ ...e, at: at(200 - (67 - (Date.parse(now) - Date.parse(e.at)) / 86_400_000)), written: e.written }))
+  it.each([
+    ['nothing was tried, and it is cold', [...red, bacteria(50), read(2, 'temperature', 14), ...still], 'warm-it'],
+    ['it is warm as it is', [...red, bacteria(50), read(2, 'temperature', 20), ...still], 'another-culture'],
+    ['it was warmed', [...red, bacteria(50), warmed(45), read(2, 'temperature', 14), ...still], 'another-culture'],
+    ['warmed, and fresh ones went in', [...red, bacteria(60), warmed(55), bacteria(46), ...still], 'block-malolactic'],
+    ['half a year', [...pitched, bacteria(190), read(2, 'temperature', 14), ...still], 'block-malolactic']
+  ] as const)('%s', (_what, entries, first) => {
+    const stands = seen(entries).tasks.find((t) => t.code === 'malolactic-stands')
+    expect(stands?.waysOut?.[0]?.code).toBe(first)
+  })
+})
+
 describe('malolactic, over', () => {
   it.each([
     ['a little higher than the test that found it gone', 0.2, 'done'],

@@ -1,4 +1,4 @@
-import { type Finding, type Urgency, isEnded } from '../../findings'
+import { type Finding, type Urgency, type WayOut, isEnded } from '../../findings'
 import { potentialAlcohol } from '../../hydrometry'
 import { type LotView, abvOf, isFermenting, isHeld, isWine, malicSettledOf, reckonedBrix, sugarLeftOf } from '../../ledger'
 import { USUAL_CONDITIONS, readPaper } from '../../malolactic'
@@ -25,13 +25,15 @@ const [WITH_YEAST_H, ON_SKINS_SG] = [24, 1.005] as const
 const [YOUNG_ABV, STRONG_BY] = [5, 0.5] as const
 /** How cold a wine is kept so that bacteria do not begin, °C. Common practice, no source. */
 const BLOCKING_C = 12
+/** Warm enough for bacteria from here on, °C: craft 3.9, common practice. */
+const LEAST_C = 18
 /** Bacteria on so much sugar make vinegar of it, g/L: craft 3.9, common practice. */
 const MOST_SUGAR = 4
 /**
  * Nothing seen for so long decides, h: it takes about a week to begin and 3 to 8 weeks (craft 3.9), so one that shows nothing after six, or
- * is not over after twelve, is not waited for.
+ * is not over after twelve, is not waited for. Half a year without sulphite is the most: ours.
  */
-const DECIDE_H = { unstarted: 6 * 168, unfinished: 12 * 168, neverBegun: 12 * 168 } as const
+const DECIDE_H = { unstarted: 6 * 168, unfinished: 12 * 168, neverBegun: 12 * 168, atMost: 26 * 168 } as const
 /** What was decided holds for so many days. */
 const [HELPED_DAYS, WAIT_DAYS] = [28, 28] as const
 const STANDS = 'malolactic-stands'
@@ -249,15 +251,30 @@ function goesOn(lot: LotView, cellar: CellarView, now: string, firstAt: string):
     minutes: 10,
     evidence: lot.others.malic?.from ?? [],
     action: { to: 'malolactic', lotId: lot.id },
-    waysOut: [
-      { code: 'test-malic', action: { to: 'malolactic', lotId: lot.id } },
-      warm(lot),
-      { code: 'feed-bacteria', action: { to: 'malolactic', lotId: lot.id }, days: HELPED_DAYS },
-      culture(lot),
-      block(lot),
-      { code: 'wait', days: WAIT_DAYS }
-    ]
+    waysOut: helps(lot, firstAt, now)
   }
+}
+
+/**
+ * What helps bacteria that have come to a stand, the likeliest first: warmth, then fresh ones, and where both were tried, or it has taken
+ * half a year, no more waiting without sulphite.
+ */
+function helps(lot: LotView, firstAt: string, now: string): WayOut[] {
+  const warmed = (lot.worked.get('warm')?.at ?? '') > firstAt
+  const warmEnough = lot.temperature !== undefined && lot.temperature.value >= LEAST_C && hoursSince(lot.temperature.at, now) <= FRESH_H
+  const again = lot.bacteriaAgainAt !== undefined && lot.bacteriaAgainAt > firstAt
+  const tooLong = hoursSince(firstAt, now) > DECIDE_H.atMost
+  const [warmth, fresh] = [!warmed && !warmEnough && !tooLong, !again && !tooLong]
+  return [
+    ...(warmth ? [warm(lot)] : []),
+    ...(fresh ? [culture(lot)] : []),
+    block(lot),
+    { code: 'feed-bacteria', action: { to: 'malolactic', lotId: lot.id }, days: HELPED_DAYS },
+    ...(warmth ? [] : [warm(lot)]),
+    ...(fresh ? [] : [culture(lot)]),
+    { code: 'test-malic', action: { to: 'malolactic', lotId: lot.id } },
+    { code: 'wait', days: WAIT_DAYS }
+  ]
 }
 
 /** When malic acid was looked at since, by test, paper or bubbles. */
