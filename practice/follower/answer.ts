@@ -90,7 +90,8 @@ export function answer(hand: Hand, task: StageFinding, lot: LotView): void {
       hand.log(inoculation({ lotId, organism: 'bacteria', culture: 'Bacteria of the house', grams: v / 200 }))
       return
     case 'sugar-before-bacteria':
-      if (!hand.lacks('sugar-test')) hand.read('sugar', SEE.sugar(w, hand.see))
+      if (task.tested !== undefined) hand.take(task, hand.way(task, 'no-malolactic'))
+      else if (!hand.lacks('sugar-test')) hand.read('sugar', SEE.sugar(w, hand.see))
       else hand.take(task, hand.way(task, 'dry-for-this-wine', 'no-malolactic'))
       return
     case 'malolactic-early':

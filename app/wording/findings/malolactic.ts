@@ -21,7 +21,7 @@ export function sayCondition(by: ConditionFinding, f: Pick<SayFormat, 'temperatu
       return {
         title: `pH ${by.ph.toFixed(2)} is low for the bacteria`,
         text: `They work from pH ${by.to.toFixed(1)}. Some cultures tolerate less. You can also take off some acid with carbonate, or do `
-          + 'without malolactic.'
+          + 'sweet without malolactic.'
       }
     case 'others-thrive':
       return {
@@ -91,12 +91,19 @@ export const MALOLACTIC_SAYS: WordsFor<MalolacticSays> = {
         : WANTED[because],
     action: 'See the conditions'
   }),
-  'sugar-before-bacteria': ({ sugarHigh }) => ({
-    title: 'Test for sugar before the bacteria',
-    reason: `The gravity allows for up to ${Math.round(sugarHigh)} g/L of sugar. Bacteria turn sugar into vinegar, so make sure that it is `
-      + 'dry first.',
-    action: 'Enter a sugar test'
-  }),
+  'sugar-before-bacteria': ({ sugarHigh, tested }) => tested !== undefined
+    ? {
+        title: 'Sugar is left: no bacteria yet',
+        reason: `The test found ${Math.round(tested)} g/L. Bacteria turn sugar into vinegar, so let it ferment dry first, or leave it `
+          + 'without malolactic.',
+        action: 'Restart it'
+      }
+    : {
+        title: 'Test for sugar before the bacteria',
+        reason: `The gravity allows for up to ${Math.round(sugarHigh)} g/L of sugar. Bacteria turn sugar into vinegar, so make sure that it `
+      + 'is dry first.',
+        action: 'Enter a sugar test'
+      },
   'malolactic-stands': ({ because, weeksIn, malicGPerL }) => ({
     title: {
       'stalled': 'Malolactic has stalled',

@@ -97,6 +97,16 @@ describe('malolactic, followed', () => {
   })
 })
 
+it('a test that finds sugar is not asked for again: it is decided on, and no bacteria go in', () => {
+  const unsure = [...must, read(70, 'sg', 0.999), read(67, 'sg', 0.999), pressed(66), entry(60, { type: 'lot-amended', lotId,
+    alcoholic: 'dry' }), racked]
+  const told = (...more: Entry[]) => seen([...unsure, ...more]).tasks.find((t) => t.code === 'sugar-before-bacteria')
+  const tested = told(read(2, 'sugar', 11))
+  expect(tested).toMatchObject({ tested: 11, action: { to: 'restart' } })
+  expect(tested!.waysOut!.map((w) => w.code)).toEqual(['restart', 'leave-sweet', 'no-malolactic', 'wait'])
+  expect(told(read(2, 'sugar', 1))).toBeUndefined()
+})
+
 const warmed = (days: number) => entry(days, { type: 'operation', lotId, what: 'warm' })
 describe('malolactic that has come to a stand: what is offered first', () => {
   const still = [read(9, 'malic', 2.1), read(2, 'malic', 2.1)]

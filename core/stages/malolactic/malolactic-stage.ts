@@ -35,7 +35,7 @@ const MOST_SUGAR = 4
  */
 const DECIDE_H = { unstarted: 6 * 168, unfinished: 12 * 168, neverBegun: 12 * 168, atMost: 26 * 168 } as const
 /** What was decided holds for so many days. */
-const [HELPED_DAYS, WAIT_DAYS] = [28, 28] as const
+const [HELPED_DAYS, WAIT_DAYS, RESTART_DAYS] = [28, 28, 7] as const
 const STANDS = 'malolactic-stands'
 /** A look speaks for where malolactic is for so long, h; and so much between two tests is more than their error, g/L. Ours. */
 const [FRESH_H, FALLS] = [21 * 24, 0.3] as const
@@ -128,7 +128,9 @@ function hopeless(lot: LotView, cellar: CellarView): MalolacticObstacle | undefi
 /** Sugar that no ferment is taking, as far as a test or its gravity says. */
 function sugarInTheWay(lot: LotView): boolean {
   const left = isFermenting(lot) ? undefined : sugarLeftOf(lot)
-  return left !== undefined && left.mid > MOST_SUGAR && lot.saidDryAt === undefined
+  // What somebody says of it holds until a test says otherwise.
+  const said = lot.saidDryAt !== undefined && !(left?.by === 'test' && left.at > lot.saidDryAt)
+  return left !== undefined && left.mid > MOST_SUGAR && !said
 }
 
 const benchOf = (lot: LotView) => ({ to: 'malolactic', lotId: lot.id }) as const
@@ -187,22 +189,39 @@ function begin(lot: LotView, cellar: CellarView, now: string): Says {
 }
 
 /** Before bacteria go in it is known that no sugar waits for them. */
-const tellSugar = (lot: LotView): Says => ({
-  code: 'sugar-before-bacteria',
-  key: 'sugar-before-bacteria',
-  sugarHigh: sugarLeftOf(lot)!.high,
-  urgency: 'soon',
-  task: true,
-  lotId: lot.id,
-  minutes: 15,
-  evidence: lot.sg?.from ?? [],
-  action: { to: 'measure', lotId: lot.id },
-  waysOut: [
-    { code: 'sugar-test', action: { to: 'measure', lotId: lot.id } },
-    { code: 'dry-for-this-wine', drafts: [{ type: 'lot-amended', lotId: lot.id, alcoholic: 'dry' }] },
-    { code: 'no-malolactic', drafts: [{ type: 'lot-planned', lotId: lot.id, malolactic: 'none' }] }
-  ]
-})
+function tellSugar(lot: LotView): Says {
+  const left = sugarLeftOf(lot)!
+  const tested = left.by === 'test'
+  const leaveSweet = {
+    code: 'leave-sweet',
+    drafts: [
+      { type: 'lot-planned', lotId: lot.id, finish: 'sweet', malolactic: 'none' },
+      { type: 'lot-amended', lotId: lot.id, alcoholic: 'stopped' }
+    ]
+  } as const
+  return {
+    code: 'sugar-before-bacteria',
+    key: tested ? 'sugar-before-bacteria:tested' : 'sugar-before-bacteria',
+    sugarHigh: left.high,
+    ...(tested && { tested: left.mid }),
+    urgency: 'soon',
+    task: true,
+    lotId: lot.id,
+    minutes: 15,
+    evidence: left.from,
+    action: tested ? { to: 'restart', lotId: lot.id } : { to: 'measure', lotId: lot.id },
+    waysOut: tested
+      ? [{ code: 'restart', action: { to: 'restart', lotId: lot.id }, days: RESTART_DAYS }, leaveSweet, noMalolactic(lot),
+          { code: 'wait', days: WAIT_DAYS }]
+      : [
+          { code: 'sugar-test', action: { to: 'measure', lotId: lot.id } },
+          { code: 'dry-for-this-wine', drafts: [{ type: 'lot-amended', lotId: lot.id, alcoholic: 'dry' }] },
+          noMalolactic(lot)
+        ]
+  }
+}
+const noMalolactic = (lot: LotView) =>
+  ({ code: 'no-malolactic', drafts: [{ type: 'lot-planned', lotId: lot.id, malolactic: 'none' }] }) as const
 
 function start(lot: LotView, cellar: CellarView): Says {
   const found = conditionsOf(lot, cellar.cards)
