@@ -95,13 +95,13 @@ export const MALOLACTIC_SAYS: WordsFor<MalolacticSays> = {
     ? {
         title: 'Sugar is left: no bacteria yet',
         reason: `The test found ${Math.round(tested)} g/L. Bacteria turn sugar into vinegar, so let it ferment dry first, or leave it `
-          + 'without malolactic.',
+          + 'sweet without malolactic.',
         action: 'Restart it'
       }
     : {
         title: 'Test for sugar before the bacteria',
-        reason: `The gravity allows for up to ${Math.round(sugarHigh)} g/L of sugar. Bacteria turn sugar into vinegar, so make sure that it `
-      + 'is dry first.',
+        reason: `The gravity allows for up to ${Math.round(sugarHigh)} g/L of sugar. Bacteria turn sugar into vinegar, so make sure `
+          + 'that it is dry first.',
         action: 'Enter a sugar test'
       },
   'malolactic-stands': ({ because, weeksIn, malicGPerL }) => ({

@@ -20,7 +20,8 @@ type Says = Finding<KeepingSays>
 
 /**
  * Free SO₂ is looked at every 4 to 6 weeks, craft 3.10 (common practice, no source), h. Sooner where it may be low before: a week after a
- * dose, and two after a reading that was high enough, as what a wine loses in a week is less than a titration at home can tell. Ours.
+ * dose, and two after a reading that was high enough, as what a wine loses in a week is less than a titration at home can tell; after two
+ * such readings it is known to keep it, and the month's round will do. Ours.
  */
 const LOOK_H = { afterDose: 7 * 24, afterReading: 14 * 24, from: 4 * 7 * 24, due: 5 * 7 * 24, late: 6 * 7 * 24 } as const
 /** mg/L below target that is worth an addition; a titration cannot tell less. */
@@ -94,6 +95,13 @@ function isUnread(lot: LotView, now: string): boolean {
   return lastSulphiteAt !== undefined && hoursSince(lastSulphiteAt, now) <= READ_WITHIN_H && !(read !== undefined && read > lastSulphiteAt)
 }
 
+/** Readings in a row, since the last dose, that were high enough. */
+function heldSinceDose(lot: LotView): number {
+  const since = (lot.series.freeSo2 ?? []).filter((p) => p.at > (lot.lastSulphiteAt ?? ''))
+  const lastLow = since.findLastIndex((p) => p.value < keptAt(lot))
+  return since.length - 1 - lastLow
+}
+
 /** The month's look at free SO₂: sooner than the round where it may be low before, but not at once after a look. */
 function look(lot: LotView, now: string): Says {
   const { upkeep } = lot
@@ -101,7 +109,9 @@ function look(lot: LotView, now: string): Says {
   const read = lot.series.freeSo2?.at(-1)?.at
   const known = [read, lot.lastSulphiteAt].filter((x) => x !== undefined)
   const at = known.sort().at(-1) ?? lot.freeSo2?.at ?? lot.startedAt
-  const soonest = at === read ? LOOK_H.afterReading : LOOK_H.afterDose
+  const monthOn = later(at, LOOK_H.from)
+  const keeps = heldSinceDose(lot) >= 2 && (upkeep?.belowAt?.mid ?? '') > monthOn
+  const soonest = at !== read ? LOOK_H.afterDose : keeps ? LOOK_H.from : LOOK_H.afterReading
   const low = upkeep?.belowAt?.low ?? later(at, LOOK_H.due)
   const due = [later(at, soonest), [low, later(at, LOOK_H.due)].sort()[0]!].sort()[1]!
   return {

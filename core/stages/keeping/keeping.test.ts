@@ -50,6 +50,14 @@ describe('the sulphite of a wine that rests', () => {
     expect(due(60)).toBe(at(2 - 35))
     expect(due(28) < due(60)).toBe(true)
   })
+  it.each([
+    ['one reading that is near its level', [read(2, 'freeSo2', 30)], 14],
+    ['two in a row that held', [read(16, 'freeSo2', 32), read(2, 'freeSo2', 31)], 28],
+    ['two, and it falls so fast that it will be low within the month', [read(16, 'freeSo2', 44), read(2, 'freeSo2', 30)], 14],
+    ['the first of them was too low', [read(16, 'freeSo2', 20), read(2, 'freeSo2', 30)], 14]
+  ] as const)('after %s the next look is due in its time', (_name, readings, days) => {
+    expect(seen([...white, ...readings]).task!.window!.due).toBe(at(2 - days))
+  })
   it('a base wine for a second ferment is kept low, and no round of its own brings it to where yeast would not begin', () => {
     const base = [...white, entry(169, { type: 'lot-planned', lotId, sparkling: true })]
     // pH 3.3 and 0.35 mg/L molecular: 0.35 × (1 + 10^1.49) by hand.
