@@ -17,6 +17,21 @@ async function measuring(lotId: string | undefined, more: readonly Draft<Fact>[]
 }
 
 describe('the measuring bench', () => {
+  it('a wine is asked for what it is measured by, and first for what the page was opened for; a sugar test is logged as one', async () => {
+    const { bench } = await measuring('lot-wine')
+    expect(bench.first.value).not.toContain('ta')
+    expect([...bench.first.value, ...bench.others.value].sort()).toEqual(['freeSo2', 'malic', 'ph', 'sg', 'sugar', 'ta', 'temperature'])
+    const cellar = useCellarStore()
+    const opened = onPage(() => useMeasureBench(computed(() => cellar.lotOf('lot-wine')), () => 'sugar'))
+    expect(opened.first.value[0]).toBe('sugar')
+    opened.fields.sugarLeft.text = '3,2'
+    expect(opened.drafts('lot-wine')).toMatchObject([{ type: 'reading', quantity: 'sugar', value: 3.2, typed: '3,2' }])
+    // What is typed is never hidden, nor is a must asked for what only a wine has.
+    bench.fields.ta.text = '6.1'
+    expect(bench.typedOther.value).toBe(true)
+    const must = onPage(() => useMeasureBench(computed(() => cellar.lotOf('lot-must')), () => 'malic'))
+    expect([...must.first.value, ...must.others.value]).toEqual(['sg', 'ph', 'ta', 'temperature'])
+  })
   it('a titration: 10 mL of 0.1 N in a sample of 10 mL are 7.5 g/L as tartaric acid (75.05 g for each mole of base)', async () => {
     const { bench } = await measuring('lot-must')
     bench.byTitration.value = true

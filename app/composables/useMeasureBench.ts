@@ -2,14 +2,18 @@ import { TA_AS, fitAcids, standardiseTitrant, titrate } from '~~/core/acids'
 import { reading, titration as titrationDraft } from '~~/core/drafts'
 import { correctHydrometer, potentialAlcohol, sugarScales } from '~~/core/hydrometry'
 import { type Draft, type Fact, type LotView, type Style, isFermenting, isMust } from '~~/core/ledger'
-import { judgeMust } from '~~/core/stages'
+import { MEASURED, type Measured, judgeMust, measuredBy } from '~~/core/stages'
+import type { QuantityField } from '~/composables/useQuantityField'
 import { sayInstrumentDoubt } from '~/wording/instruments'
 
+/** What is read of a must: sulphite, malic acid and what is left of sugar are questions of a wine. */
+const OF_MUST: ReadonlySet<Measured> = new Set(['sg', 'ph', 'ta', 'temperature'])
 /** A correction by temperature larger than this is better waited for, SG. */
 const WORTH_WAITING = 0.0025
 
 /** The measuring bench: what was read of one sample, what it means, and the entries that it makes. */
-export function useMeasureBench(lot: Ref<LotView | undefined>) {
+/** @param wanted what the page was opened for */
+export function useMeasureBench(lot: Ref<LotView | undefined>, wanted: () => string | undefined = () => undefined) {
   const cellar = useCellarStore()
   const settings = useSettingsStore()
   const now = useNow()
@@ -29,6 +33,7 @@ export function useMeasureBench(lot: Ref<LotView | undefined>) {
     ta: useQuantityField({ kind: 'concentration', unit: 'g/L', units: ['g/L', '%'], quantity: () => 'ta' }),
     freeSo2: useQuantityField({ kind: 'plain', unit: '', quantity: () => 'freeSo2' }),
     malic: useQuantityField({ kind: 'plain', unit: '', quantity: () => 'malic' }),
+    sugarLeft: useQuantityField({ kind: 'plain', unit: '', quantity: () => 'sugar' }),
     mustC: useQuantityField({ kind: 'temperature', unit: settings.values.temperature, units: ['°C', '°F'], quantity: () => 'temperature' }),
     sampleMl: plain(String(last.sampleMl), 0.5, 250, 'Enter between 0.5 and 250 mL.'),
     titrantMl: plain('', 0, 200, 'Enter between 0 and 200 mL.'),
@@ -36,6 +41,15 @@ export function useMeasureBench(lot: Ref<LotView | undefined>) {
     stepMl: plain(String(last.stepMl), 0.001, 5, 'Enter between 0.001 and 5 mL.'),
     phthalate: plain('', 0.01, 10, 'Enter between 0.01 and 10 g.'),
     phthalateMl: plain('', 0.1, 200, 'Between 0.1 and 200 mL.')
+  }
+  const FIELD_OF: Record<Measured, () => QuantityField> = {
+    sg: () => fields.sugar,
+    ph: () => fields.ph,
+    ta: () => (byTitration.value ? fields.titrantMl : fields.ta),
+    temperature: () => fields.mustC,
+    freeSo2: () => fields.freeSo2,
+    malic: () => fields.malic,
+    sugar: () => fields.sugarLeft
   }
   const calibrationC = ref<20 | 15.56>(20)
   const byTitration = ref(false)
@@ -133,21 +147,28 @@ export function useMeasureBench(lot: Ref<LotView | undefined>) {
     fields.sugar,
     fields.sampleC,
     fields.ph,
-    ...(must.value ? [] : [fields.freeSo2, fields.malic]),
+    ...(must.value ? [] : [fields.freeSo2, fields.malic, fields.sugarLeft]),
     fields.mustC,
     ...(byTitration.value ? [fields.sampleMl, fields.titrantMl, fields.normality, fields.stepMl] : [fields.ta])
   ])
+  /** What this lot is measured by now comes first, with what the page was opened for; the others on a tap, and where one is typed. */
+  const first = computed(() => {
+    const usual = measuredBy(lot.value)
+    const asked = MEASURED.find((what) => what === wanted() && (!must.value || OF_MUST.has(what)))
+    return asked ? [asked, ...usual.filter((what) => what !== asked)] : usual
+  })
+  const others = computed(() => MEASURED.filter((what) => !first.value.includes(what) && (!must.value || OF_MUST.has(what))))
+  const typedOther = computed(() => others.value.some((what) => !FIELD_OF[what]().empty))
   const nothing = computed(() =>
-    [fields.sugar, fields.ph, fields.freeSo2, fields.malic, fields.mustC, byTitration.value ? fields.titrantMl : fields.ta].every(
-      (field) => field.empty
-    )
+    [fields.sugar, fields.ph, fields.freeSo2, fields.malic, fields.sugarLeft, fields.mustC,
+      byTitration.value ? fields.titrantMl : fields.ta].every((field) => field.empty)
   )
   const ok = computed(() => asked.value.every((field) => field.ok))
   const touchAll = () => asked.value.forEach((field) => field.touch())
 
   /** What was read, as entries of a lot; the titration's set-up is kept for the next time. */
   function drafts(lotId: string): Draft<Fact>[] {
-    const { sugar, sampleC, ph, ta, freeSo2, malic, mustC, sampleMl, titrantMl, normality, stepMl } = fields
+    const { sugar, sampleC, ph, ta, freeSo2, malic, sugarLeft, mustC, sampleMl, titrantMl, normality, stepMl } = fields
     const common = { lotId, at: at.value, degassed: degassed.value || undefined }
     const found: Draft<Fact>[] = []
     if (sugar.value !== undefined && typedScale.value) {
@@ -176,6 +197,8 @@ export function useMeasureBench(lot: Ref<LotView | undefined>) {
     if (freeSo2.value !== undefined)
       found.push(reading({ lotId, at: at.value, quantity: 'freeSo2', typed: freeSo2.text, value: freeSo2.value }))
     if (malic.value !== undefined) found.push(reading({ lotId, at: at.value, quantity: 'malic', typed: malic.text, value: malic.value }))
+    if (sugarLeft.value !== undefined)
+      found.push(reading({ lotId, at: at.value, quantity: 'sugar', typed: sugarLeft.text, value: sugarLeft.value }))
     return found
   }
   return {
@@ -200,6 +223,9 @@ export function useMeasureBench(lot: Ref<LotView | undefined>) {
     judgements,
     doubts,
     impossible,
+    first,
+    others,
+    typedOther,
     potential,
     nothing,
     ok,

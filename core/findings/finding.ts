@@ -33,7 +33,10 @@ export type Action =
         | 'bottle'
     lotId: string
     log?: string
-    /** Of what is logged: which work, what was looked at, or which material by its key, and how much of it in its card's unit. */
+    /**
+     * Of the measuring bench: which quantity. Of what is logged: which work, what was looked at, or which material by its key, and how
+     * much of it in its card's unit.
+     */
     what?: string
     amount?: number
     /** Of sulphite: what it is to be enough for. */

@@ -64,6 +64,7 @@ export {
 } from './must'
 export type { CorrectPhase, CrushStatus, CrushStep, CrushStepCode, Judgement } from './must'
 export { conditionsOf, malolacticCourseOf, malolacticEndedAt } from './malolactic'
+export { MEASURED, type Measured, measuredBy } from './measured-by'
 export type { LotConditions, LotCourse } from './malolactic'
 export { airAdvice, isAskedFor, meetings, placesFor, toppingWines } from './moving'
 export type { AirAdvice, Meeting, MeetingTrouble, Place, ToppingDoubt, ToppingWine } from './moving'

@@ -270,7 +270,8 @@ test.describe('with its service worker', () => {
     })
     await page.goto(`${url}/bench/measure?lot=lot-grenache`)
     await expect.poll(() => page.evaluate(() => navigator.serviceWorker.controller !== null)).toBe(true)
-    const [sugar, ph] = [page.getByRole('textbox', { name: 'Sugar' }), page.getByRole('textbox', { name: 'pH' })]
+    const [sugar, ph] = [page.getByRole('textbox', { name: 'Gravity' }), page.getByRole('textbox', { name: 'pH' })]
+    await page.getByRole('button', { name: 'Other readings' }).click()
     await sugar.fill('-1,2')
     await ph.fill('3.6')
     // Another tab of the same cellar, with something half typed as well.

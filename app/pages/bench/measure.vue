@@ -5,7 +5,7 @@ const { lot } = useLotFromAddress()
 const cellar = useCellarStore()
 const logged = useLogged()
 const route = useRoute()
-const bench = useMeasureBench(lot)
+const bench = useMeasureBench(lot, () => (typeof route.query.what === 'string' ? route.query.what : undefined))
 const saving = ref(false)
 const tried = ref(false)
 

@@ -85,6 +85,7 @@ describe('findings in words', () => {
 
   it.each<[Action, string]>([
     [{ to: 'measure', lotId: 'a' }, '/bench/measure?lot=a'],
+    [{ to: 'measure', lotId: 'a', what: 'sugar' }, '/bench/measure?lot=a&what=sugar'],
     [{ to: 'sulphite', lotId: 'a', aim: 'bottle' }, '/bench/sulphite?lot=a&aim=bottle'],
     [{ to: 'crush', lotId: 'a' }, '/crush/a'],
     [{ to: 'correct', lotId: 'a' }, '/bench/correct?lot=a'],

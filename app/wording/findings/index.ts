@@ -73,7 +73,7 @@ export function addressOf(action: Action): string {
     case 'sulphite':
       return `/bench/sulphite?lot=${action.lotId}${action.aim ? `&aim=${action.aim}` : ''}`
     case 'measure':
-      return `/bench/measure?lot=${action.lotId}${action.crush ? '&back=crush' : ''}`
+      return `/bench/measure?lot=${action.lotId}${action.what ? `&what=${action.what}` : ''}${action.crush ? '&back=crush' : ''}`
     case 'correct':
       // The proposal is there when the page opens.
       return `/bench/correct?lot=${action.lotId}${action.crush ? '&back=crush&find=1' : ''}`

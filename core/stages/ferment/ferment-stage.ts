@@ -21,7 +21,7 @@ export const fermentStage: Stage<FermentSays> = {
     isHeld(lot) && (isFermenting(lot) || needsProof(lot) !== undefined || leftAlone(lot) || waitsForPress(lot)),
   tasks(lot, cellar, now): Task[] {
     const about = { task: true, lotId: lot.id, evidence: lot.sg?.from ?? [] } as const
-    const measure = { ...about, minutes: 5, action: { to: 'measure', lotId: lot.id } } as const
+    const measure = { ...about, minutes: 5, action: { to: 'measure', lotId: lot.id, what: 'sg' } } as const
     if (leftAlone(lot)) {
       const days = hoursSince(lot.series.sg?.at(-1)?.at ?? lot.startedAt, now) / 24
       return [{ code: 'left-alone', key: 'left-alone', days, urgency: 'soon', ...measure }]

@@ -58,9 +58,9 @@ export function standstill(lot: LotView, cellar: CellarView, now: string): Task[
         urgency: 'now',
         evidence,
         ...about,
-        action: { to: 'measure', lotId: lot.id },
+        action: { to: 'measure', lotId: lot.id, what: 'sugar' },
         waysOut: [
-          { code: 'sugar-test', action: { to: 'measure', lotId: lot.id } },
+          { code: 'sugar-test', action: { to: 'measure', lotId: lot.id, what: 'sugar' } },
           { code: 'dry-for-this-wine', drafts: [{ type: 'lot-amended', lotId: lot.id, alcoholic: 'dry' }] },
           ...warming(lot, cellar, now),
           { code: 'restart', action: { to: 'restart', lotId: lot.id }, days: RESTART_DAYS },
@@ -82,7 +82,7 @@ export function standstill(lot: LotView, cellar: CellarView, now: string): Task[
       waysOut: [
         ...warming(lot, cellar, now),
         { code: 'restart', action: { to: 'restart', lotId: lot.id }, days: RESTART_DAYS },
-        { code: 'sugar-test', action: { to: 'measure', lotId: lot.id } },
+        { code: 'sugar-test', action: { to: 'measure', lotId: lot.id, what: 'sugar' } },
         {
           code: 'leave-sweet',
           drafts: [

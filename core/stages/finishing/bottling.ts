@@ -146,7 +146,7 @@ const readFree = (lot: LotView, { from, due }: { from: string, due: string }): S
   minutes: 15,
   window: { from, due },
   evidence: lot.freeSo2?.from ?? [],
-  action: { to: 'measure', lotId: lot.id },
+  action: { to: 'measure', lotId: lot.id, what: 'freeSo2' },
   waysRound: [{ code: 'no-instrument', drafts: [{ type: 'equipment-said', has: { 'so2-kit': false } }] }]
 })
 

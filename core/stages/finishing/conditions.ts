@@ -14,6 +14,7 @@ import {
 import { SORBIC_LEAST, SORBIC_SHARE } from '../../finishing'
 import { TOLD_WITHIN } from '../../sulphite'
 import type { Action, WayOut } from '../../findings'
+import type { Measured } from '../measured-by'
 import { isOffLees } from '../off-lees'
 import { SMELT_STANDS_H, faultOf, isHelped } from '../smelt'
 import { hoursSince, later } from '../stage'
@@ -80,14 +81,14 @@ const SORBIC_HOLDS = 0.8 * SORBIC_LEAST
 type Judge = (lot: LotView, now: string) => Omit<Condition, 'code'>
 const look = (lot: LotView): Action => ({ to: 'lot', lotId: lot.id, log: 'note' })
 const coldTest = (lot: LotView): Action => ({ to: 'stability', lotId: lot.id, cold: true })
-const measure = (lot: LotView): Action => ({ to: 'measure', lotId: lot.id })
+const measure = (lot: LotView, what: Measured): Action => ({ to: 'measure', lotId: lot.id, what })
 const met = (evidence: readonly string[] = [], more: Partial<Condition> = {}) => ({ state: 'met' as const, evidence, ...more })
 
 /** How each condition is judged from a lot. What nobody looked at is not known, and never taken for good. */
 export const JUDGES: Record<ConditionCode, Judge> = {
   'stable-gravity': (lot, now) => {
     if (isFermenting(lot) || !isWine(lot))
-      return { state: 'not-met', because: 'ferments', evidence: lot.sg?.from ?? [], settle: measure(lot) }
+      return { state: 'not-met', because: 'ferments', evidence: lot.sg?.from ?? [], settle: measure(lot, 'sg') }
     const dry = drynessOf(lot)
     const standing = standsOf(lot)
     const last = lot.series.sg?.at(-1)
@@ -101,10 +102,10 @@ export const JUDGES: Record<ConditionCode, Judge> = {
     }
     // Of two readings that agree the second is as late as a proof wants it: one of the same day tells nothing.
     const notBefore = last && hoursSince(last.at, now) < DRY_PROOF_H - SAME_DAY_H ? { notBefore: later(last.at, DRY_PROOF_H) } : {}
-    if (!standing) return { state: 'unknown', evidence: last ? [last.entryId] : [], settle: measure(lot), ...notBefore }
+    if (!standing) return { state: 'unknown', evidence: last ? [last.entryId] : [], settle: measure(lot, 'sg'), ...notBefore }
     const evidence = standing.agreeing.slice(-2).map((p) => p.entryId)
     if (standing.proven) return met(evidence, { because: 'sweet', value: standing.sg, at: standing.until })
-    const about = { at: standing.until, evidence, settle: measure(lot), ...notBefore }
+    const about = { at: standing.until, evidence, settle: measure(lot, 'sg'), ...notBefore }
     const earlier = lot.series.sg!.some((p) => hoursSince(p.at, standing.until) >= DRY_PROOF_H)
     return earlier && hoursSince(standing.until, now) <= NEWS_H
       ? { state: 'not-met', because: 'moves', ...about }
@@ -191,7 +192,7 @@ export const JUDGES: Record<ConditionCode, Judge> = {
   'sulphite-for-bottle': (lot) => level(lot, 'bottle'),
   'sulphite-low-enough': (lot) => {
     const free = lot.freeSo2
-    if (!free || !lot.ph) return { state: 'unknown', evidence: [], settle: measure(lot) }
+    if (!free || !lot.ph) return { state: 'unknown', evidence: [], settle: measure(lot, lot.ph ? 'freeSo2' : 'ph') }
     const molecular = molecularOf(free.value, lot.ph.value)
     const about = { value: molecular, wanted: YEAST_CAN.molecular, at: free.at }
     return molecular <= YEAST_CAN.molecular
@@ -200,7 +201,7 @@ export const JUDGES: Record<ConditionCode, Judge> = {
   },
   'sweetness-held': (lot) => {
     const left = sugarLeftOf(lot)
-    if (!left) return { state: 'unknown', evidence: [], settle: measure(lot) }
+    if (!left) return { state: 'unknown', evidence: [], settle: measure(lot, 'sugar') }
     const about = { value: left.high, wanted: MOST_SUGAR, at: left.at, evidence: left.from }
     if (left.high <= MOST_SUGAR) return met(left.from, { because: 'dry', value: left.high, at: left.at })
     const heated = heatedAt(lot)
@@ -210,7 +211,7 @@ export const JUDGES: Record<ConditionCode, Judge> = {
     if (lot.plan.hold === 'heat') return met(left.from, { because: 'heat-planned' })
     // Where only a gravity says so a test may find next to none; where it is sweet it has to be held.
     return left.by === 'gravity' && left.low <= MOST_SUGAR
-      ? { state: 'unknown', because: 'untested', ...about, settle: measure(lot), waysOut: pastSugar(lot) }
+      ? { state: 'unknown', because: 'untested', ...about, settle: measure(lot, 'sugar'), waysOut: pastSugar(lot) }
       : { state: 'not-met', ...about, settle: { to: 'sweeten', lotId: lot.id }, waysOut: pastSugar(lot) }
   },
   'no-malolactic-with-sorbate': (lot) =>
@@ -223,12 +224,14 @@ export const JUDGES: Record<ConditionCode, Judge> = {
   },
   'no-sorbate': (lot) => (isSorbated(lot) ? { state: 'not-met', evidence: [], waysOut: keepStill(lot) } : met()),
   'alcohol-for-yeast': (lot) => {
-    if (!lot.abv) return { state: 'unknown', evidence: [], settle: measure(lot) }
+    if (!lot.abv) return { state: 'unknown', evidence: [], settle: measure(lot, 'sg') }
     const about = { value: lot.abv.value, wanted: YEAST_CAN.abv, evidence: lot.abv.from }
     return lot.abv.value <= YEAST_CAN.abv ? { state: 'met', ...about } : { state: 'not-met', ...about, waysOut: keepStill(lot) }
   },
   'acids-known': (lot) =>
-    lot.ph && lot.ta ? met([...lot.ph.from, ...lot.ta.from], { at: lot.ph.at }) : { state: 'unknown', evidence: [], settle: measure(lot) },
+    lot.ph && lot.ta
+      ? met([...lot.ph.from, ...lot.ta.from], { at: lot.ph.at })
+      : { state: 'unknown', evidence: [], settle: measure(lot, lot.ph ? 'ta' : 'ph') },
   'sound': (lot, now) => {
     const { smelt } = lot
     const fault = faultOf(lot, now)

@@ -72,7 +72,7 @@ function sorbated(lot: LotView, now: string): Says[] {
       key: 'sorbate-in-ferment',
       urgency: 'soon',
       evidence: lot.sg?.from ?? [],
-      action: { to: 'measure', lotId: lot.id },
+      action: { to: 'measure', lotId: lot.id, what: 'sg' },
       ...about
     })
   // What was never given is none.

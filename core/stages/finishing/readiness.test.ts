@@ -137,7 +137,7 @@ describe('ready for the next step', () => {
     const cellar = foldCellar([start(200), read(199, 'sg', 1.09), yeast, read(ago, 'sg', 0.993)])
     const told = readinessOf(lotAt(cellar.lots.get(lotId)!, now), 'fining', now)
     const gravity = told.conditions.find((c) => c.code === 'stable-gravity')!
-    expect([`${gravity.state} ${gravity.because}`, gravity.settle]).toEqual([wanted, { to: 'measure', lotId }])
+    expect([`${gravity.state} ${gravity.because}`, gravity.settle]).toEqual([wanted, { to: 'measure', lotId, what: 'sg' }])
   })
   it('what nobody looked at is not known, and no wine is ready by that', () => {
     const cellar = foldCellar([

@@ -1,6 +1,7 @@
 import type { Finding } from '../../findings'
 import { type LotView, keptAt, usedPh } from '../../ledger'
 import type { UpkeepFinding } from '../../sulphite'
+import type { Measured } from '../measured-by'
 import { sulphiteToCome } from '../packets'
 import { type Stage, hoursSince, later } from '../stage'
 import { doseFor, isKept } from '../sulphite-dose'
@@ -39,14 +40,14 @@ export const keepingStage: Stage<KeepingSays> = {
   appliesTo: isKept,
   tasks(lot, cellar, now): Says[] {
     const about = { task: true, lotId: lot.id, urgency: 'soon' } as const
-    const measure = { ...about, minutes: 15, action: { to: 'measure', lotId: lot.id } } as const
+    const measure = (what: Measured) => ({ ...about, minutes: 15, action: { to: 'measure', lotId: lot.id, what } }) as const
     const tasks: Says[] = []
     if (!lot.ph && cellar.equipment?.['ph-meter'] !== false)
       tasks.push({
         code: 'measure-wine',
         key: 'measure-wine',
         evidence: [],
-        ...measure,
+        ...measure('ph'),
         urgency: 'now',
         waysRound: [{ code: 'no-instrument', drafts: [{ type: 'equipment-said', has: { 'ph-meter': false } }] }]
       })
@@ -61,7 +62,7 @@ export const keepingStage: Stage<KeepingSays> = {
         key: 'measure-free',
         daysSince: hoursSince(lot.lastSulphiteAt!, now) / 24,
         evidence: free?.from ?? [],
-        ...measure,
+        ...measure('freeSo2'),
         waysRound: [{ code: 'no-instrument', drafts: [{ type: 'equipment-said', has: { 'so2-kit': false } }] }]
       })
     }
@@ -123,7 +124,7 @@ function look(lot: LotView, now: string): Says {
     task: true,
     lotId: lot.id,
     minutes: 15,
-    action: { to: 'measure', lotId: lot.id },
+    action: { to: 'measure', lotId: lot.id, what: 'freeSo2' },
     againH: LOOK_H.from,
     urgency: now >= due ? 'soon' : 'wait',
     window: { from: [later(at, LOOK_H.from), due].sort()[0]!, due, late: later(at, LOOK_H.late) },
@@ -153,7 +154,7 @@ function highPh(lot: LotView): Says[] {
 }
 
 function oddReadings(lot: LotView): Says[] {
-  const about = { task: false, lotId: lot.id, action: { to: 'measure', lotId: lot.id } } as const
+  const about = { task: false, lotId: lot.id, action: { to: 'measure', lotId: lot.id, what: 'freeSo2' } } as const
   const [free, total] = [lot.series.freeSo2?.at(-1), lot.series.totalSo2?.at(-1)]
   const both = free && total && Math.abs(hoursSince(free.at, total.at)) <= SAME_LOOK_H && free.value > total.value + SLACK
   return [

@@ -140,7 +140,7 @@ describe('malolactic, over', () => {
     // Within the first days its new pH is measured first; one that lies open for a week is dosed by the old one rather than not at all.
     expect(first!.action).toMatchObject({ to: 'sulphite' })
     const fresh = seen([...red, bacteria(50), read(2, 'malic', 0.05)]).tasks.find((t) => t.code === 'sulphite-after-malolactic')!
-    expect([fresh.code, fresh.action]).toEqual(['sulphite-after-malolactic', { to: 'measure', lotId }])
+    expect([fresh.code, fresh.action]).toEqual(['sulphite-after-malolactic', { to: 'measure', lotId, what: 'ph' }])
     // By the acid model pH rises by 0.1 to 0.3 (craft 4.5).
     expect((first as { ph: number }).ph).toBeGreaterThan(3.55)
     expect((first as { ph: number }).ph).toBeLessThan(3.85)

@@ -209,12 +209,12 @@ function tellSugar(lot: LotView): Says {
     lotId: lot.id,
     minutes: 15,
     evidence: left.from,
-    action: tested ? { to: 'restart', lotId: lot.id } : { to: 'measure', lotId: lot.id },
+    action: tested ? { to: 'restart', lotId: lot.id } : { to: 'measure', lotId: lot.id, what: 'sugar' },
     waysOut: tested
       ? [{ code: 'restart', action: { to: 'restart', lotId: lot.id }, days: RESTART_DAYS }, leaveSweet, noMalolactic(lot),
           { code: 'wait', days: WAIT_DAYS }]
       : [
-          { code: 'sugar-test', action: { to: 'measure', lotId: lot.id } },
+          { code: 'sugar-test', action: { to: 'measure', lotId: lot.id, what: 'sugar' } },
           { code: 'dry-for-this-wine', drafts: [{ type: 'lot-amended', lotId: lot.id, alcoholic: 'dry' }] },
           noMalolactic(lot)
         ]
@@ -353,7 +353,9 @@ function sulphiteAfter(lot: LotView, cellar: CellarView, now: string): Says {
     evidence: lot.others.malic?.from ?? [],
     ...(dose.grams > 0 && { amounts: [{ material: 'potassium-metabisulphite', amount: dose.grams, unit: 'g' as const }] }),
     // With its new pH the dose is exact; a wine that lies open for days is dosed by the old one rather than not at all.
-    action: measured || hours > AFTER_H.due ? { to: 'sulphite', lotId: lot.id, aim: 'next-round' } : { to: 'measure', lotId: lot.id }
+    action: measured || hours > AFTER_H.due
+      ? { to: 'sulphite', lotId: lot.id, aim: 'next-round' }
+      : { to: 'measure', lotId: lot.id, what: 'ph' }
   }
 }
 
