@@ -64,6 +64,16 @@ describe('a lot as its ledger tells it', () => {
     expect(told.originalSg).toMatchObject({ value: 1.085, origin: 'measured' })
     expect(lotOf([started(), yeast, reading(1.5, 'sg', 1.09)]).originalSg).toMatchObject({ value: 1.09, origin: 'measured' })
   })
+  it('yeast in a wine that was tested sweet makes it ferment on; in a dry one it does not', () => {
+    const yeast = entry(at(1), { type: 'inoculation', lotId, organism: 'yeast', culture: 'Y', grams: 10 })
+    const wine = [started(), reading(0, 'sg', 1.095), yeast, reading(20, 'sg', 0.993), reading(24, 'sg', 0.993)]
+    const again = entry(at(30), { type: 'inoculation', lotId, organism: 'yeast', culture: 'Restart', grams: 20 })
+    const after = (...more: Entry[]) => lotOf([...wine, reading(26, 'sugar', 14), ...more])
+    expect(after().alcoholic).toBe('dry')
+    expect(after(again).alcoholic).toBe('active')
+    expect(after(again, reading(40, 'sg', 0.991), reading(43, 'sg', 0.991)).alcoholic).toBe('dry')
+    expect(lotOf([...wine, reading(26, 'sugar', 0.5), again]).alcoholic).toBe('dry')
+  })
   it('a measurement beats the estimate', () => {
     const lot = lotOf([
       started(40),

@@ -1,6 +1,7 @@
 import { judgeInoculation, noteActs } from '../acts'
-import { becomes, isMust } from '../facets'
+import { becomes, isMust, isWine } from '../facets'
 import { freeSo2Consumed } from '../free-so2'
+import { holdsSugar } from '../sugar-left'
 import { type EntryKind, ofLot } from './kind'
 import { lotOf } from './lot-started'
 import { consume } from './stock'
@@ -24,7 +25,10 @@ export const inoculation: EntryKind<'inoculation'> = {
     if (lot.inoculatedAt && !isMust(lot)) lot.repitchedAt = pitched.at
     lot.inoculatedAt ??= pitched.at
     lot.yeast = { name: pitched.culture, ...(pitched.cardKey && { cardKey: pitched.cardKey }) }
-    if (!isMust(lot)) return
+    // In a wine that holds sugar it ferments on: what was read of its end says nothing any more.
+    const again = isWine(lot) && holdsSugar(lot)
+    if (again) lot.unsettledAt = pitched.at
+    if (!again && !isMust(lot)) return
     becomes(lot, 'active', pitched.at)
     freeSo2Consumed(lot, pitched.at, pitched.id)
   }
