@@ -65,6 +65,7 @@ defineShortcuts({
   'g-b': () => navigateTo('/bench'),
   'g-c': () => navigateTo('/cellar'),
   'g-s': () => navigateTo('/stores'),
+  'g-e': () => navigateTo('/settings'),
   'g-p': () => navigateTo('/practice'),
   '?': () => navigateTo('/help#keys')
 })
@@ -106,6 +107,15 @@ async function leaveDemo() {
         <UKbd class="ml-auto max-md:hidden">/</UKbd>
       </UButton>
       <UButton
+        to="/settings"
+        variant="ghost"
+        color="neutral"
+        class="theme px-2.5"
+        icon="i-lucide-settings"
+        aria-label="Settings"
+        :aria-current="route.path === '/settings' ? 'page' : undefined"
+      />
+      <UButton
         variant="ghost"
         color="neutral"
         class="theme px-2.5"
@@ -125,7 +135,7 @@ async function leaveDemo() {
     <LazyPracticeBar v-if="cellar.isPractice && cellar.ready" />
     <LazyNewVersion v-if="pwa?.needRefresh" @take="takeNewer" @later="pwa.cancelPrompt()" />
     <div v-if="cellar.problem" class="trouble" role="alert">
-      {{ sayStorageProblem(cellar.problem) }} <NuxtLink to="/stores" class="textlink">Export</NuxtLink>
+      {{ sayStorageProblem(cellar.problem) }} <NuxtLink to="/settings" class="textlink">Export</NuxtLink>
     </div>
     <div v-if="cellar.damaged" class="trouble" role="alert">
       {{ cellar.damaged }} {{ cellar.damaged === 1 ? 'entry' : 'entries' }} on this device could not be read and
@@ -162,7 +172,7 @@ async function leaveDemo() {
 .top {
   display: flex;
   align-items: center;
-  gap: 8px 26px;
+  gap: 8px 12px;
   padding: 8px clamp(12px, 3vw, 40px);
 }
 .wordmark {
@@ -174,6 +184,7 @@ async function leaveDemo() {
 .places {
   display: flex;
   gap: 4px;
+  margin-left: 14px;
 }
 .places a {
   display: flex;
@@ -206,6 +217,7 @@ async function leaveDemo() {
 }
 .quick .short {
   display: none;
+  white-space: nowrap;
 }
 .top > .theme:nth-child(3) {
   margin-left: auto;
@@ -245,10 +257,12 @@ main {
   }
   .top {
     padding-block: 4px;
+    column-gap: 8px;
   }
   .places {
     position: fixed;
     inset: auto 0 0;
+    margin: 0;
     z-index: 20;
     justify-content: space-around;
     background: var(--sheet);

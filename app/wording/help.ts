@@ -69,10 +69,10 @@ export const HELP: readonly HelpPart[] = [
   {
     title: 'Keep it safe',
     text: [
-      'Everything is stored in this browser, on this device; Presk sends nothing anywhere. Choose a folder once under Stores, and Presk '
-      + 'keeps copies there. Or export the cellar as a file now and then.'
+      'Everything is stored in this browser, on this device; Presk sends nothing anywhere. Choose a folder once under Settings, and '
+      + 'Presk keeps copies there. Or export the cellar as a file now and then.'
     ],
-    to: { path: '/stores', label: 'Stores' }
+    to: { path: '/settings', label: 'Settings' }
   }
 ]
 
@@ -87,6 +87,7 @@ export const KEYS: readonly { keys: string, does: string }[] = [
   { keys: 'G then B', does: 'Bench' },
   { keys: 'G then C', does: 'Cellar' },
   { keys: 'G then S', does: 'Stores' },
+  { keys: 'G then E', does: 'Settings' },
   { keys: 'G then P', does: 'Practice' },
   { keys: '← →', does: 'Along the shelf, once it has the focus' },
   { keys: '?', does: 'This list' }

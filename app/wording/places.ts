@@ -40,9 +40,10 @@ export const PLACES: readonly Place[] = [
   { words: ['bottles', 'bottle store'], label: 'Bottles', to: '/cellar/bottles' },
   { words: ['sweeten', 'sugar'], label: 'Sugar and water', to: '/bench/sweeten', ofLot: true },
   { words: ['free so2', 'iodine'], label: 'Free SO₂ by iodine', to: '/bench/free-so2', ofLot: true },
-  { words: ['supplies', 'store', 'shopping'], label: 'Supplies', to: '/stores/supplies' },
+  { words: ['supplies', 'store', 'stores', 'shopping'], label: 'Supplies', to: '/stores/supplies' },
   { words: ['words', 'glossary', 'terms'], label: 'Glossary', to: '/words' },
   { words: ['http', 'api', 'calculations'], label: 'Calculations over HTTP', to: '/calculations' },
   { words: ['cards'], label: 'Own cards', to: '/stores/cards' },
-  { words: ['export', 'import', 'settings', 'stores', 'units'], label: 'Stores', to: '/stores' }
+  { words: ['instruments', 'equipment'], label: 'Instruments', to: '/stores/instruments' },
+  { words: ['export', 'import', 'settings', 'units', 'backup', 'cellars'], label: 'Settings', to: '/settings' }
 ]

@@ -79,7 +79,7 @@ test('the sulphite bench refuses what cannot be, and speaks up at a high pH and 
 })
 
 test('a damaged, a foreign and a newer file change nothing and say why', async ({ page }) => {
-  await openDemo(page, '/stores')
+  await openDemo(page, '/settings')
   const give = (body: string) =>
     page
       .getByLabel('Import a cellar file')
@@ -107,7 +107,7 @@ test('where a browser stores nothing one can still reckon, log and export, and i
   await page.getByRole('button', { name: 'Log', exact: true }).click()
   await expect(page.getByText('Note: Kept as long as this tab')).toBeVisible()
   await expect(page.getByText('This browser does not let Presk store anything here', { exact: false })).toBeVisible()
-  await page.getByRole('link', { name: 'Stores', exact: true }).click()
+  await page.getByRole('link', { name: 'Settings', exact: true }).click()
   const waiting = page.waitForEvent('download')
   await page.getByRole('button', { name: 'Export the cellar' }).click()
   const { readFileSync } = await import('node:fs')

@@ -3,7 +3,7 @@ import { crowdedCellar } from '../cellars/crowded'
 import { expect, goWithin, test } from './fixtures'
 
 async function bringIn(page: Page): Promise<void> {
-  await page.goto('/stores')
+  await page.goto('/settings')
   await page.getByLabel('Import a cellar file').setInputFiles({
     name: 'crowded.json',
     mimeType: 'application/json',
@@ -38,7 +38,8 @@ const PAGES = [
   '/season',
   '/crush',
   '/harvest',
-  '/stores',
+  '/stores/instruments',
+  '/settings',
   '/stores/supplies',
   '/stores/cards',
   '/lots/new'

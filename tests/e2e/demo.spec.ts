@@ -29,7 +29,8 @@ const PAGES = [
   '/bench/blend',
   '/bench/free-so2?lot=lot-grenache',
   '/cellar',
-  '/stores',
+  '/stores/instruments',
+  '/settings',
   '/stores/supplies',
   '/stores/cards',
   '/words',
@@ -323,7 +324,7 @@ test('a wine term says what it means where it stands, and leaves those alone who
   await expect(page.getByRole('heading', { name: 'Glossary' })).toBeVisible()
   await page.getByRole('textbox', { name: 'Find a word' }).fill('crystals')
   await expect(page.getByRole('definition')).toHaveCount(2)
-  await goWithin(page, '/stores')
+  await goWithin(page, '/settings')
   await page.getByRole('switch', { name: 'Explain wine terms' }).click()
   await goWithin(page, '/lots/lot-grenache')
   await expect(page.getByText('free SO₂', { exact: false }).first()).toBeVisible()

@@ -58,7 +58,7 @@ test('a folder keeps the cellar by itself, brings what another device wrote, and
   await page.getByRole('textbox', { name: 'Volume', exact: true }).fill('40')
   await page.getByRole('button', { name: 'Start the lot' }).click()
   await expect(page.getByRole('heading', { level: 1 })).toContainText('Folder red')
-  await page.goto('/stores')
+  await page.goto('/settings')
   await page.getByRole('button', { name: 'Choose a folder' }).click()
   await expect(page.getByRole('status').filter({ hasText: 'Up to date' })).toBeVisible()
   const names = () => page.evaluate(async () => {
@@ -95,7 +95,7 @@ test('a folder keeps the cellar by itself, brings what another device wrote, and
 
 test('another cellar has its own wines, is named on every page, and is left again', async ({ page }) => {
   await ownCellar(page)
-  await page.goto('/stores')
+  await page.goto('/settings')
   const cellars = page.getByRole('region', { name: 'Cellars' })
   await cellars.getByRole('button', { name: 'Add' }).click()
   await expect(cellars.getByText('Give it a name.')).toBeVisible()
@@ -111,7 +111,7 @@ test('another cellar has its own wines, is named on every page, and is left agai
   await page.getByRole('button', { name: 'Go to my own cellar' }).click()
   await page.goto('/lots')
   await expect(page.getByText('No lots yet.')).toBeVisible()
-  await page.goto('/stores')
+  await page.goto('/settings')
   await cellars.getByRole('button', { name: 'Open My father’s cellar' }).click()
   await page.goto('/lots')
   await expect(page.getByRole('link', { name: 'His white', exact: true })).toBeVisible()

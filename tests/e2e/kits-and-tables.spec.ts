@@ -13,7 +13,7 @@ test('a kit’s packets: one goes in on its day, those that stabilise wait for t
 })
 
 test('readings go out as a table and come back once; a name that no wine has is said with its row', async ({ page }) => {
-  await openDemo(page, '/stores')
+  await openDemo(page, '/settings')
   const out = page.waitForEvent('download')
   await page.getByRole('button', { name: 'Tables' }).click()
   await page.getByRole('menuitem', { name: 'Readings as CSV' }).click()

@@ -67,7 +67,7 @@ test('a backdated entry stands in its place, and one in the future is doubted', 
 })
 
 test('an instrument found to be off shows what it changes before it is logged, and restates it after', async ({ page }) => {
-  await openDemo(page, '/stores')
+  await openDemo(page, '/stores/instruments')
   await page.getByRole('button', { name: 'Check Long hydrometer' }).click()
   await page.getByRole('textbox', { name: 'It showed' }).fill('x')
   await page.getByRole('button', { name: 'Log check' }).click()
@@ -90,7 +90,7 @@ test('an instrument found to be off shows what it changes before it is logged, a
 })
 
 test('readings come in from a table, row by row, and go out as one', async ({ page }) => {
-  await openDemo(page, '/stores')
+  await openDemo(page, '/settings')
   await page
     .getByLabel('Import readings from a table')
     .setInputFiles({
@@ -108,7 +108,7 @@ test('readings come in from a table, row by row, and go out as one', async ({ pa
   await expect(page.getByText('Logged, and the start was moved back', { exact: true })).toBeVisible()
   await page.goto('/lots/lot-barbera-kit')
   await expect(page.getByText('Gravity 1.013.')).toBeVisible()
-  await page.goto('/stores')
+  await page.goto('/settings')
   const waiting = page.waitForEvent('download')
   await page.getByRole('button', { name: 'Tables' }).click()
   await page.getByRole('menuitem', { name: 'Readings as CSV' }).click()
@@ -116,7 +116,7 @@ test('readings come in from a table, row by row, and go out as one', async ({ pa
 })
 
 test('a file of over 50 MB is refused before it is read', async ({ page }) => {
-  await openDemo(page, '/stores')
+  await openDemo(page, '/settings')
   mkdirSync('test-results', { recursive: true })
   writeFileSync('test-results/large.json', Buffer.alloc(51 * 1024 * 1024, 32))
   await page.getByLabel('Import a cellar file').setInputFiles('test-results/large.json')
@@ -200,7 +200,7 @@ test('an entry damaged on disk is said, left out and not deleted; a part that fa
   await expect(page.getByText('This part cannot be shown', { exact: false }).first()).toBeVisible()
   // The rest of the page lives; a fresh page takes this fault away.
   await expect(page.getByRole('link', { name: 'Stores', exact: true })).toBeVisible()
-  await page.goto('/stores')
+  await page.goto('/settings')
   const waiting = page.waitForEvent('download')
   await page.getByRole('button', { name: 'Export the cellar' }).click()
   expect((await waiting).suggestedFilename()).toMatch(/\.presk\.json$/)

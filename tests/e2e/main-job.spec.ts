@@ -89,7 +89,7 @@ test('a second and third lot stand beside it, and the whole cellar moves to an e
   await page.getByRole('button', { name: 'Log for Barbera kit' }).click()
   await expect(page.getByRole('heading', { name: /^Barbera kit/ })).toBeVisible()
 
-  await page.goto('/stores')
+  await page.goto('/settings')
   const waiting = page.waitForEvent('download')
   await page.getByRole('button', { name: 'Export the cellar' }).click()
   const path = await (await waiting).path()
@@ -97,7 +97,7 @@ test('a second and third lot stand beside it, and the whole cellar moves to an e
 
   const other = await browser.newContext()
   const elsewhere = await other.newPage()
-  await elsewhere.goto('/stores')
+  await elsewhere.goto('/settings')
   await elsewhere.getByLabel('Import a cellar file').setInputFiles(path)
   await expect(elsewhere.getByRole('status').filter({ hasText: 'holds 3 lots' })).toBeVisible()
   await elsewhere.getByRole('button', { name: 'Import' }).click()

@@ -64,7 +64,7 @@ test('going away: what has to be done before, and days the wrong way round', asy
 })
 
 test('a cellar’s advice comes over HTTP as Today shows it, and a foreign file is refused', async ({ page, request }) => {
-  await openDemo(page, '/stores')
+  await openDemo(page, '/settings')
   const out = page.waitForEvent('download')
   await page.getByRole('button', { name: 'Export the cellar' }).first().click()
   const path = await (await out).path()

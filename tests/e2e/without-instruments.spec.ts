@@ -32,6 +32,7 @@ test('somebody without pH meter and acid kit says so once, and is led on by usua
   await expect(main.getByText(/before the yeast/).first()).toBeVisible()
   // It is kept with the household's equipment, where it can be taken back.
   await page.getByRole('link', { name: 'Stores' }).first().click()
+  await page.getByRole('link', { name: 'Instruments', exact: true }).click()
   await expect(main.getByRole('switch', { name: 'pH meter', exact: true })).not.toBeChecked()
   await expect(main.getByRole('switch', { name: 'Hydrometer' })).toBeChecked()
 })

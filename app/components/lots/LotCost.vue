@@ -33,7 +33,7 @@ const unpriced = computed(() => [...props.lot.paid.unpriced].map((key) => materi
       </div>
     </dl>
     <p v-if="unpriced.length" class="soft small mt-2">
-      Without a price, so not included: {{ unpriced.join(', ') }}. <NuxtLink to="/stores" class="textlink">Stores</NuxtLink>
+      Without a price, so not included: {{ unpriced.join(', ') }}. <NuxtLink to="/stores/supplies" class="textlink">Supplies</NuxtLink>
     </p>
   </section>
 </template>

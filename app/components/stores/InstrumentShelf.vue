@@ -21,7 +21,7 @@ const last = (i: InstrumentState) => i.checks.at(-1)
 </script>
 
 <template>
-  <StoreSection title="Instruments" label="Instruments">
+  <StoreSection title="Your instruments" label="Instruments">
     <p class="soft">
       Every reading names its instrument. If a check finds one off, Presk corrects all readings since the last check, and keeps what you
       typed.

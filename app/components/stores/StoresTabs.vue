@@ -2,8 +2,8 @@
 const supplies = useSupplies()
 const cellar = useCellarStore()
 const tabs = computed(() => [
-  { to: '/stores', name: 'Files and instruments' },
   { to: '/stores/supplies', name: 'Supplies', count: supplies.short.value.length },
+  { to: '/stores/instruments', name: 'Instruments' },
   { to: '/stores/cards', name: 'Your own cards', count: cellar.state.cards.size }
 ])
 </script>

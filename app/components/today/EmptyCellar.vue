@@ -15,7 +15,7 @@ const cellar = useCellarStore()
       <div class="row">
         <UButton to="/lots/new" size="xl" icon="i-lucide-plus">Start a lot</UButton>
         <UButton variant="outline" size="xl" @click="cellar.open('demo')">Explore the demo cellar</UButton>
-        <UButton variant="outline" size="xl" to="/stores">Import a file</UButton>
+        <UButton variant="outline" size="xl" to="/settings">Import a file</UButton>
       </div>
     </div>
   </div>

@@ -1,18 +1,8 @@
 <script setup lang="ts">
-useHead({ title: 'Stores · Presk' })
+// What runs short is what somebody comes here for.
+definePageMeta({ redirect: '/stores/supplies' })
 </script>
 
 <template>
-  <div>
-    <StoresTabs />
-    <div class="beside">
-      <section>
-        <h1>Stores</h1>
-        <DataInOut />
-        <InstrumentShelf />
-        <EquipmentHeld />
-      </section>
-      <HouseSettings />
-    </div>
-  </div>
+  <div />
 </template>

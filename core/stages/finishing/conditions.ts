@@ -257,7 +257,7 @@ const pastMalic = (lot: LotView): WayOut[] => [
 ]
 /** What settles sugar that may be left: a test, a glass with fresh yeast, or something that holds it. */
 const pastSugar = (lot: LotView): WayOut[] => [
-  { code: 'sugar-test', action: { to: 'measure', lotId: lot.id } },
+  { code: 'sugar-test', action: { to: 'measure', lotId: lot.id, what: 'sugar' } },
   { code: 'warm-glass', action: { to: 'lot', lotId: lot.id, log: 'note', what: 'warm-glass' } },
   ...(hadBacteria(lot) ? [] : [{ code: 'hold-by-sorbate', action: { to: 'sweeten', lotId: lot.id } } as const]),
   { code: 'hold-by-heat', drafts: [{ type: 'lot-planned', lotId: lot.id, hold: 'heat' }] }

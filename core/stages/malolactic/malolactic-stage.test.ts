@@ -105,6 +105,11 @@ it('a test that finds sugar is not asked for again: it is decided on, and no bac
   expect(tested).toMatchObject({ tested: 11, action: { to: 'restart' } })
   expect(tested!.waysOut!.map((w) => w.code)).toEqual(['restart', 'leave-sweet', 'no-malolactic', 'wait'])
   expect(told(read(2, 'sugar', 1))).toBeUndefined()
+  // Restarted, it ferments on; read dry again and tested the next day, it is left its week.
+  const restart = entry(1.5, { type: 'inoculation', lotId, organism: 'yeast', culture: 'Restart', grams: 20 })
+  const nextDay = [restart, read(0.5, 'sg', 0.993), read(0.4, 'sugar', 8)]
+  expect(told(read(2, 'sugar', 11), restart)).toBeUndefined()
+  expect(told(read(2, 'sugar', 11), ...nextDay)?.urgency ?? 'wait').toBe('wait')
 })
 
 const warmed = (days: number) => entry(days, { type: 'operation', lotId, what: 'warm' })

@@ -161,7 +161,7 @@ const early = (lot: LotView, abv: number): Says => ({
 /** Bacteria are asked for where they can work; where they cannot, or after weeks of silence, the question is whether they are wanted. */
 function begin(lot: LotView, cellar: CellarView, now: string): Says {
   const obstacle = hopeless(lot, cellar)
-  if (!obstacle && sugarInTheWay(lot)) return tellSugar(lot)
+  if (!obstacle && sugarInTheWay(lot)) return tellSugar(lot, now)
   const over = wineFrom(lot)
   const late = over !== undefined && hoursSince(over, now) > DECIDE_H.neverBegun
   if (!obstacle && !late) return start(lot, cellar)
@@ -189,8 +189,10 @@ function begin(lot: LotView, cellar: CellarView, now: string): Says {
 }
 
 /** Before bacteria go in it is known that no sugar waits for them. */
-function tellSugar(lot: LotView): Says {
+function tellSugar(lot: LotView, now: string): Says {
   const left = sugarLeftOf(lot)!
+  // A restart has its week before it is asked about again.
+  const restarted = lot.repitchedAt !== undefined && hoursSince(lot.repitchedAt, now) < RESTART_DAYS * 24
   const tested = left.by === 'test'
   const leaveSweet = {
     code: 'leave-sweet',
@@ -204,7 +206,7 @@ function tellSugar(lot: LotView): Says {
     key: tested ? 'sugar-before-bacteria:tested' : 'sugar-before-bacteria',
     sugarHigh: left.high,
     ...(tested && { tested: left.mid }),
-    urgency: 'soon',
+    urgency: tested && restarted ? 'wait' : 'soon',
     task: true,
     lotId: lot.id,
     minutes: 15,

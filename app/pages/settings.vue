@@ -1,0 +1,13 @@
+<script setup lang="ts">
+useHead({ title: 'Settings · Presk' })
+</script>
+
+<template>
+  <div class="beside">
+    <section>
+      <h1>Settings</h1>
+      <DataInOut />
+    </section>
+    <HouseSettings />
+  </div>
+</template>
