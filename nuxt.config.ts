@@ -94,7 +94,7 @@ export default defineNuxtConfig({
         { name: 'Start a lot', short_name: 'New lot', url: '/lots/new' }
       ],
       // An exported cellar that is opened from the system is reviewed, and taken in when the person says so.
-      file_handlers: [{ action: '/stores', accept: { 'application/json': ['.json'] } }],
+      file_handlers: [{ action: '/settings', accept: { 'application/json': ['.json'] } }],
       launch_handler: { client_mode: 'navigate-existing' }
     },
     workbox: {

@@ -1,15 +1,7 @@
 import type { Entry } from '~~/core/ledger'
+import { fileSafe } from './file-safe'
 import { toCellarFile } from './to-cellar-file'
 import { dayHere } from '~/wording/days'
-
-/** A name as a file may have it on any disk. */
-const fileSafe = (name: string, otherwise: string): string =>
-  name
-    .toLowerCase()
-    .normalize('NFD')
-    .replace(/[\u0300-\u036f]/g, '')
-    .replace(/[^a-z0-9]+/g, '-')
-    .replace(/^-|-$/g, '') || otherwise
 
 /** Hands bytes to the browser as a file to keep. */
 export function downloadBytes(bytes: Uint8Array, name: string, ending: string, type: string): void {

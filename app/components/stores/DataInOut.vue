@@ -2,10 +2,10 @@
 import { counted } from '~/wording/count'
 import type { Reviewed } from '~/data/ledger-engine'
 import { LARGEST_FILE_BYTES } from '~/data/limits'
-import { chosenFile } from '~/data/chosen-file'
+import { chosenCellar } from '~/data/chosen-file'
 import { type EntryOf, restatedValue } from '~~/core/ledger'
 import { ledgerCsv, ledgerLines, readingsCsv } from '~/data/csv'
-import { downloadCellar, downloadText, fileNameOf } from '~/data/download'
+import { downloadBytes, downloadCellar, downloadText, fileNameOf } from '~/data/download'
 import { dayHere, sayLongDay } from '~/wording/days'
 import { toCellarFile } from '~/data/to-cellar-file'
 import { sayDoubt, sayFileProblem } from '~/wording/problems'
@@ -22,9 +22,29 @@ const wanted = ref<string[]>([])
 
 async function exportAll() {
   downloadCellar(cellarName.value, await cellar.allEntries())
+  await exported()
+}
+async function exported() {
   lastExport.value = new Date().toISOString()
   since.value = 0
-  void cellar.meta.set('lastExport', lastExport.value).catch(() => undefined)
+  await cellar.meta.set('lastExport', lastExport.value).catch(() => undefined)
+}
+
+/** With pictures and tables, for somebody who has no Presk: the cellar's file in it is the same, and is read back. */
+async function exportZip() {
+  const [{ cellarZip }, t] = await Promise.all([import('~/data/cellar-zip'), import('~/data/tables')])
+  const entries = await cellar.allEntries()
+  const names = { ...story.names, material: story.names.material }
+  const zip = cellarZip(toCellarFile(cellarName.value, entries, new Date().toISOString()), story.names.lot, {
+    'lots.csv': t.lotsCsv(cellar.lots),
+    'readings.csv': readingsCsv(entries, story.names, restated),
+    'additions.csv': t.additionsCsv(entries, names),
+    'moves.csv': t.movesCsv(entries, names),
+    'bottles.csv': t.bottlesCsv(entries, names),
+    'history.csv': ledgerCsv(entries, (fact) => sayFact(fact, f, story.names), story.names.lot)
+  })
+  downloadBytes(zip, `${cellarName.value} ${stamp()}`, 'presk.zip', 'application/zip')
+  await exported()
 }
 
 /** To another device or a friend, through what the system offers; only where it can. */
@@ -103,11 +123,13 @@ const exportAge = computed(() =>
 )
 
 async function read(chosen: File) {
-  const file = await chosenFile(chosen, LARGEST_FILE_BYTES)
   found.value = undefined
   problem.value = undefined
+  const file = await chosenCellar(chosen, LARGEST_FILE_BYTES)
   if (!file.ok) {
-    problem.value = sayFileProblem({ code: 'too-large', bytes: file.bytes, limitBytes: LARGEST_FILE_BYTES })
+    problem.value = file.bytes === undefined
+      ? `${file.name}: this zip has no Presk cellar in it, or it is damaged. Nothing was changed.`
+      : sayFileProblem({ code: 'too-large', bytes: file.bytes, limitBytes: LARGEST_FILE_BYTES })
     return
   }
   const read = await cellar.review(file.text, file.name)
@@ -141,12 +163,15 @@ async function takeIn() {
       <UButton v-if="canSend" size="lg" variant="outline" icon="i-lucide-share-2" :disabled="cellar.factCount === 0" @click="send">
         Send the cellar
       </UButton>
+      <UButton size="lg" variant="outline" icon="i-lucide-file-archive" :disabled="cellar.factCount === 0" @click="exportZip">
+        Zip with pictures and tables
+      </UButton>
       <UDropdownMenu :items="tables" :content="{ align: 'start' }">
         <UButton size="lg" variant="outline" icon="i-lucide-table" :disabled="cellar.factCount === 0">Tables</UButton>
       </UDropdownMenu>
       <span class="soft"
-      >{{ counted(cellar.factCount, 'entry', 'entries') }}, {{ counted(cellar.lots.length, 'lot') }}; the export is one JSON file;
-        <a href="/api/schema/cellar" class="textlink">see its schema</a></span
+      >{{ counted(cellar.factCount, 'entry', 'entries') }}, {{ counted(cellar.lots.length, 'lot') }}; the export is one JSON file
+        (<a href="/api/schema/cellar" class="textlink">see its schema</a>), or a zip of that file, your pictures and the tables.</span
       >
     </div>
     <FindingNote v-if="exportAge !== undefined && exportAge > 30 && since > 0"
@@ -160,7 +185,7 @@ async function takeIn() {
       <FileField
         label="Import a cellar file"
         hint="Presk merges it with what is here. Nothing is overwritten or imported twice, and you see what is new first."
-        accept=".json,application/json"
+        accept=".json,application/json,.zip,application/zip"
         @chosen="read"
       />
       <p v-if="problem" class="message" role="alert">{{ problem }}</p>
