@@ -45,6 +45,7 @@ describe('findings in words', () => {
     [{ code: 'sulphite-after-malolactic', daysSince: 4.2, ph: 3.61, phMeasured: false }, ['4 days', '3.61', 'Measure']],
     [{ code: 'sugar-before-bacteria', sugarHigh: 12.3 }, ['12 g/L', 'vinegar']],
     [{ code: 'sugar-before-bacteria', sugarHigh: 12.3, tested: 11.2 }, ['11 g/L', 'left']],
+    [{ code: 'sugar-before-bacteria', sugarHigh: 12.3, tested: 11.2, inVain: true }, ['took none', 'leave it sweet']],
     [{ code: 'malolactic-stands', because: 'stalled', weeksIn: 9, malicGPerL: 1.5 }, ['9 weeks', '1.5 g/L']],
     [{ code: 'malolactic-blocked', free: false, racked: true, cold: false, filtered: false, wantedMgPerL: 40 },
       ['40 mg/L', '0.8', '0.45 µm']],

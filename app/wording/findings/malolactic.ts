@@ -91,12 +91,12 @@ export const MALOLACTIC_SAYS: WordsFor<MalolacticSays> = {
         : WANTED[because],
     action: 'See the conditions'
   }),
-  'sugar-before-bacteria': ({ sugarHigh, tested }) => tested !== undefined
+  'sugar-before-bacteria': ({ sugarHigh, tested, inVain }) => tested !== undefined
     ? {
         title: 'Sugar is left: no bacteria yet',
-        reason: `The test found ${Math.round(tested)} g/L. Bacteria turn sugar into vinegar, so let it ferment dry first, or leave it `
-          + 'sweet without malolactic.',
-        action: 'Restart it'
+        reason: `The test found ${Math.round(tested)} g/L${inVain ? ', and the restart took none of it' : ''}. Bacteria turn sugar into `
+          + `vinegar, so ${inVain ? '' : 'let it ferment dry first, or '}leave it sweet without malolactic.`,
+        action: inVain ? 'Test again' : 'Restart it'
       }
     : {
         title: 'Test for sugar before the bacteria',

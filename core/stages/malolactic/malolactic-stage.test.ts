@@ -105,6 +105,11 @@ it('a test that finds sugar is not asked for again: it is decided on, and no bac
   expect(tested).toMatchObject({ tested: 11, action: { to: 'restart' } })
   expect(tested!.waysOut!.map((w) => w.code)).toEqual(['restart', 'leave-sweet', 'no-malolactic', 'wait'])
   expect(told(read(2, 'sugar', 1))).toBeUndefined()
+  // A restart that took none of it is not the first thing offered again.
+  const since = [read(9, 'sg', 0.993), read(6, 'sg', 0.993)]
+  const again = (sugar: number) => told(read(20, 'sugar', 11), entry(14, { type: 'inoculation', lotId, organism: 'yeast', culture: 'R',
+    grams: 20 }), ...since, read(2, 'sugar', sugar))?.waysOut?.[0]?.code
+  expect([again(10), again(6)]).toEqual(['leave-sweet', 'restart'])
   // Restarted, it ferments on; read dry again and tested the next day, it is left its week.
   const restart = entry(1.5, { type: 'inoculation', lotId, organism: 'yeast', culture: 'Restart', grams: 20 })
   const nextDay = [restart, read(0.5, 'sg', 0.993), read(0.4, 'sugar', 8)]

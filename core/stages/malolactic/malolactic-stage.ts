@@ -27,6 +27,8 @@ const [YOUNG_ABV, STRONG_BY] = [5, 0.5] as const
 const BLOCKING_C = 12
 /** Warm enough for bacteria from here on, °C: craft 3.9, common practice. */
 const LEAST_C = 18
+/** What two sugar tests of one wine differ by, g/L: common practice, no source. */
+const TESTS_DIFFER = 3
 /** Bacteria on so much sugar make vinegar of it, g/L: craft 3.9, common practice. */
 const MOST_SUGAR = 4
 /**
@@ -194,6 +196,8 @@ function tellSugar(lot: LotView, now: string): Says {
   // A restart has its week before it is asked about again.
   const restarted = lot.repitchedAt !== undefined && hoursSince(lot.repitchedAt, now) < RESTART_DAYS * 24
   const tested = left.by === 'test'
+  const inVain = tested && didNotHelp(lot)
+  const restart = { code: 'restart', action: { to: 'restart', lotId: lot.id }, days: RESTART_DAYS } as const
   const leaveSweet = {
     code: 'leave-sweet',
     drafts: [
@@ -206,21 +210,27 @@ function tellSugar(lot: LotView, now: string): Says {
     key: tested ? 'sugar-before-bacteria:tested' : 'sugar-before-bacteria',
     sugarHigh: left.high,
     ...(tested && { tested: left.mid }),
+    ...(inVain && { inVain: true as const }),
     urgency: tested && restarted ? 'wait' : 'soon',
     task: true,
     lotId: lot.id,
     minutes: 15,
     evidence: left.from,
-    action: tested ? { to: 'restart', lotId: lot.id } : { to: 'measure', lotId: lot.id, what: 'sugar' },
+    action: tested && !inVain ? { to: 'restart', lotId: lot.id } : { to: 'measure', lotId: lot.id, what: 'sugar' },
     waysOut: tested
-      ? [{ code: 'restart', action: { to: 'restart', lotId: lot.id }, days: RESTART_DAYS }, leaveSweet, noMalolactic(lot),
-          { code: 'wait', days: WAIT_DAYS }]
+      ? [...(inVain ? [leaveSweet, restart] : [restart, leaveSweet]), noMalolactic(lot), { code: 'wait', days: WAIT_DAYS }]
       : [
           { code: 'sugar-test', action: { to: 'measure', lotId: lot.id, what: 'sugar' } },
           { code: 'dry-for-this-wine', drafts: [{ type: 'lot-amended', lotId: lot.id, alcoholic: 'dry' }] },
           noMalolactic(lot)
         ]
   }
+}
+/** It was restarted, and tested before and since: what went is less than two tests are off by. */
+function didNotHelp({ repitchedAt, series }: LotView): boolean {
+  const tests = series.sugar ?? []
+  const before = tests.findLast((p) => repitchedAt !== undefined && p.at < repitchedAt)
+  return before !== undefined && before.value - tests.at(-1)!.value < TESTS_DIFFER && tests.at(-1)!.at > repitchedAt!
 }
 const noMalolactic = (lot: LotView) =>
   ({ code: 'no-malolactic', drafts: [{ type: 'lot-planned', lotId: lot.id, malolactic: 'none' }] }) as const

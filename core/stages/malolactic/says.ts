@@ -13,8 +13,8 @@ export type MalolacticSays =
   /** Nobody came to it, or it would not live: whether it is still wanted. */
   | { code: 'malolactic-wanted', because: MalolacticObstacle | 'late', score?: number, limiting?: Limiting }
   /** Sugar is left that bacteria would make vinegar of. */
-  /** So much sugar may be there by its gravity, or is there by a test, g/L. */
-  | { code: 'sugar-before-bacteria', sugarHigh: number, tested?: number }
+  /** So much sugar may be there by its gravity, or is there by a test, g/L; `inVain`: a restart took none of it. */
+  | { code: 'sugar-before-bacteria', sugarHigh: number, tested?: number, inVain?: true }
   /** It never began, stalls, or has no end. */
   | { code: 'malolactic-stands', because: 'stalled' | 'not-begun' | 'long', weeksIn: number, malicGPerL?: number }
   /** It is over and nothing protects it: at the pH that it has now. */
