@@ -29,6 +29,7 @@ export function useQuickLine() {
       temperature: settings.values.temperature,
       gallon: settings.gallon,
       salt: settings.values.salt,
+      spoons: settings.values.spoons,
       now: new Date(now.value)
     })
   const isLotAlone = (text: string): boolean => {

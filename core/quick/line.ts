@@ -31,6 +31,8 @@ export interface QuickContext extends Named {
   gallon?: Gallon | undefined
   /** What a bare "sulphite" means. */
   salt: 'potassium-metabisulphite' | 'sodium-metabisulphite'
+  /** What a level teaspoon of a powder weighs here, g, by its key, where it was weighed. */
+  spoons?: Readonly<Record<string, number>>
   now: Date
 }
 

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { foldCellar, lotAt } from '../ledger'
-import type { MaterialCard } from '../materials'
+import { type MaterialCard, MATERIALS } from '../materials'
 import { example } from './quick.fixture'
 import { type QuickContext, quickDrafts, readQuickLine } from '.'
 import { instantOf, whenSaid } from './when'
@@ -35,6 +35,38 @@ const context: QuickContext = {
 }
 const read = (line: string, more: Partial<QuickContext> = {}) => readQuickLine(line, { ...context, ...more })
 const local = (iso: string | undefined) => iso && new Date(iso).toLocaleString('sv-SE').slice(0, 16)
+
+describe('what is counted instead of weighed', () => {
+  // A level teaspoon of potassium metabisulphite is about 5.6 g, of tartaric acid 5 g: from memory, as on the cards.
+  it.each([
+    ['¼ tsp sulphite in tempranillo', 'potassium-metabisulphite', 5.6 / 4],
+    ['1/4 tsp sulphite in tempranillo', 'potassium-metabisulphite', 5.6 / 4],
+    ['1 1/2 teaspoons of tartaric in tempranillo', 'tartaric', 1.5 * MATERIALS.tartaric.spoonG!],
+    ['2½ tbsp tartaric in tempranillo', 'tartaric', 7.5 * MATERIALS.tartaric.spoonG!],
+    ['2 tablets in tempranillo', 'potassium-metabisulphite', 0.88],
+    ['2 tablets of sulphite in tempranillo', 'potassium-metabisulphite', 0.88]
+  ] as const)('“%s”', (line, key, amount) => {
+    const { additions, unclear } = read(line)
+    expect(unclear).toEqual([])
+    expect(additions).toMatchObject([{ material: key }])
+    expect(additions[0]!.amount).toBeCloseTo(amount, 6)
+  })
+  it.each([
+    ['2/3 packet yeast in tempranillo', 10 / 3],
+    ['half a packet of cellar neutral in tempranillo', 2.5],
+    ['pitched 2 packets tempranillo', 10]
+  ] as const)('“%s”', (line, grams) => {
+    const { pitched, unclear } = read(line)
+    expect([pitched.length, unclear]).toEqual([1, []])
+    expect(pitched[0]!.grams).toBeCloseTo(grams, 6)
+  })
+  it('a spoon that was weighed here counts before the usual one; of a packet of anything else nobody knows the grams', () => {
+    expect(read('1 tsp sulphite tempranillo', { spoons: { 'potassium-metabisulphite': 6.1 } }).additions[0]!.amount).toBeCloseTo(6.1, 9)
+    expect(read('1 packet of bentonite tempranillo')).toMatchObject({ additions: [], unclear: ['1 packet bentonite'] })
+  })
+  it('what looks like a fraction and is a date stays a date', () =>
+    expect(local(read('3/11 tempranillo 1.012').at)).toBe('2026-11-03 12:00'))
+})
 
 describe('which lot', () => {
   it.each([

@@ -1,4 +1,5 @@
 import { type MaterialCard, MATERIALS } from '../materials'
+import { TEASPOON_ML } from '../units'
 import type { Amount } from './amounts'
 import type { QuickLine, Reading, Step } from './line'
 import { PITCHED_NAMES, longest } from './names'
@@ -20,7 +21,8 @@ export const weighed: Step = (reading) => {
   const next = cursor.past(cursor.at + amount.used)
   const what = mentionedAt(reading, next)
   cursor.at = what ? next + what.used : cursor.at + amount.used
-  if (what) put(found, what, amount)
+  if (what) put(reading, what, amount)
+  else if (amount.of === 'tablets') put(reading, { card: MATERIALS[reading.context.salt], name: 'sulphite', used: 0, stock: false }, amount)
   else if (amount.of === 'volume' && found.move && found.move.litres === undefined) found.move.litres = amount.value
   else found.unclear.push(amount.typed)
   return true
@@ -33,7 +35,7 @@ export const material: Step = (reading) => {
   if (!what) return false
   const next = cursor.past(cursor.at + what.used)
   const amount = cursor.amount(next)
-  if (amount) put(found, what, amount)
+  if (amount) put(reading, what, amount)
   else found.unclear.push(what.name)
   cursor.at = amount ? next + amount.used : cursor.at + what.used
   return true
@@ -49,7 +51,7 @@ export const pitched: Step = (reading) => {
   const amount = cursor.amount(first)
   const behind = amount ? cursor.past(first + amount.used) : first
   const another = amount && mentionedAt(reading, behind)
-  const grams = amount?.of === 'mass' && (!another || another.card.kind === organism) ? amount.value : undefined
+  const grams = amount && (!another || another.card.kind === organism) ? gramsOfCulture(amount) : undefined
   const next = grams === undefined ? first : behind
   const culture = longest(cursor.from(next), materials.filter((m) => m.card.kind === organism))
   cursor.at = culture ? next + culture.used : grams === undefined ? cursor.at + hit.used : next
@@ -66,9 +68,33 @@ function pitch(found: QuickLine, organism: 'yeast' | 'bacteria', card: MaterialC
   })
 }
 
-function put(found: QuickLine, { card, name, stock }: Mentioned, amount: Amount): void {
+/** A home packet of dry yeast or bacteria, g: common practice, no source; the person sees the grams before they are logged. */
+const PACKET_G = 5
+const gramsOfCulture = ({ of, value }: Amount): number | undefined =>
+  of === 'mass' ? value : of === 'packets' ? value * PACKET_G : undefined
+
+/** A flat sulphite tablet, g: common practice, no source; the bench asks for one's own. */
+const TABLET_G = 0.44
+
+/** What was counted, as it would be weighed or measured; undefined where nobody knows what a spoon or a packet of it holds. */
+function asMeasured(amount: Amount, card: MaterialCard, context: Reading['context']): Amount | undefined {
+  if (amount.of === 'mass' || amount.of === 'volume') return amount
+  if (amount.of === 'tablets')
+    return card.key.endsWith('metabisulphite') ? { ...amount, of: 'mass', value: amount.value * TABLET_G } : undefined
+  if (amount.of === 'packets') return undefined
+  if (card.unit !== 'g') return { ...amount, of: 'volume', value: (amount.value * TEASPOON_ML) / 1000 }
+  const spoonG = context.spoons?.[card.key] ?? card.spoonG
+  return spoonG === undefined ? undefined : { ...amount, of: 'mass', value: amount.value * spoonG }
+}
+
+function put({ found, context }: Reading, { card, name, stock }: Mentioned, typed: Amount): void {
   if (card.kind === 'yeast' || card.kind === 'bacteria') {
-    pitch(found, card.kind, card, amount.of === 'mass' ? amount.value : undefined)
+    pitch(found, card.kind, card, gramsOfCulture(typed))
+    return
+  }
+  const amount = asMeasured(typed, card, context)
+  if (!amount) {
+    found.unclear.push(`${typed.typed} ${name}`)
     return
   }
   const byVolume = stock || card.unit === 'mL' || card.unit === 'L'

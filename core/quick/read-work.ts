@@ -15,6 +15,8 @@ export const observation: Step = ({ cursor, found }) => {
 }
 
 export const time: Step = (reading) => {
+  // "1/4 tsp" is no first of April.
+  if (reading.cursor.amount(reading.cursor.at)) return false
   const said = whenSaid(reading.cursor.ahead, reading.context.now)
   if (!said) return false
   reading.when = { ...reading.when, ...said.when }

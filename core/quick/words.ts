@@ -114,6 +114,29 @@ export const AMOUNTS: Record<string, MassUnit | VolumeUnit | 'gal'> = {
   gallons: 'gal'
 }
 
+/** What is counted instead of weighed: level spoons in teaspoons (3 to a tablespoon, 48 to a US cup), packets, tablets. */
+export const COUNTED: Record<string, { of: 'spoons' | 'packets' | 'tablets', each: number }> = {
+  tsp: { of: 'spoons', each: 1 },
+  teaspoon: { of: 'spoons', each: 1 },
+  teaspoons: { of: 'spoons', each: 1 },
+  tbsp: { of: 'spoons', each: 3 },
+  tablespoon: { of: 'spoons', each: 3 },
+  tablespoons: { of: 'spoons', each: 3 },
+  cup: { of: 'spoons', each: 48 },
+  cups: { of: 'spoons', each: 48 },
+  packet: { of: 'packets', each: 1 },
+  packets: { of: 'packets', each: 1 },
+  pack: { of: 'packets', each: 1 },
+  sachet: { of: 'packets', each: 1 },
+  sachets: { of: 'packets', each: 1 },
+  tablet: { of: 'tablets', each: 1 },
+  tablets: { of: 'tablets', each: 1 }
+}
+export const FRACTIONS: Record<string, number> = {
+  '¼': 1 / 4, '½': 1 / 2, '¾': 3 / 4, '⅓': 1 / 3, '⅔': 2 / 3, '⅛': 1 / 8, '⅜': 3 / 8, '⅝': 5 / 8, '⅞': 7 / 8
+}
+export const HALVES: Record<string, number> = { half: 1 / 2, quarter: 1 / 4 }
+
 /** Words that join others and say nothing by themselves. */
 export const JOINING = new Set([
   'of', 'and', 'with', 'by', 'at', 'the', 'a', 'an', 'was', 'is', 'in', 'on', 'to', 'into', 'from', 'added', 'add', 'gave', 'read', 'reads',
