@@ -251,6 +251,20 @@ main {
   padding: 0 12px 24px;
   font-size: 0.95rem;
 }
+@media (max-height: 480px) and (max-width: 760px) {
+  .places a {
+    min-height: 44px !important;
+    flex-direction: row !important;
+    gap: 6px !important;
+  }
+  .places .icon {
+    width: 16px;
+    height: 16px;
+  }
+  main {
+    padding-top: 6px !important;
+  }
+}
 @media (max-width: 760px) {
   .foot {
     padding-bottom: 84px;

@@ -1,4 +1,4 @@
-import type { Fact, Equipment } from '~~/core/ledger'
+import type { Equipment, Fact, OwnErrors, Owned, ReadByEye } from '~~/core/ledger'
 import type { Shown } from '~/composables/useFormat'
 import type { CrushStepCode, Gate } from '~~/core/stages'
 import type { TestStep } from '~~/core/must'
@@ -135,9 +135,7 @@ export function sayFact(fact: Fact, f: Format, names: Names): string {
     case 'card-made':
       return `Own card: ${fact.name}, ${MATERIAL_KIND[fact.kind].toLowerCase()}.`
     case 'equipment-said':
-      return `At hand: ${Object.entries(fact.has)
-        .map(([what, has]) => `${has ? '' : 'no '}${EQUIPMENT_NAME[what as Equipment]}`)
-        .join(', ')}.`
+      return [sayHeld(fact.has), sayReads(fact.reads)].filter(Boolean).join(' ')
     case 'task-ended':
       return `${sayTask(fact.task)}: ${sayOutcome(fact)}${fact.note ? `, ${fact.note}` : ''}.`
   }
@@ -285,4 +283,23 @@ const trim = (value: number): string => String(Number(value.toPrecision(4)))
 const sayProtocol = (protocol: keyof typeof PROTOCOL_WORDS, f: Format): string => {
   const label = PROTOCOL_WORDS[protocol].label.toLowerCase().replace(/°c/, '°C')
   return inDegrees(label, f.temperature(0).unit === '°F' ? '°F' : '°C')
+}
+
+const sayHeld = (has: Owned): string => {
+  const held = Object.entries(has).map(([what, is]) => `${is ? '' : 'no '}${EQUIPMENT_NAME[what as Equipment]}`)
+  return held.length > 0 ? `At hand: ${held.join(', ')}.` : ''
+}
+/** How exactly somebody reads, by what they read. */
+const READS: Record<ReadByEye, { name: string, unit: string, decimals: number }> = {
+  sg: { name: 'gravity', unit: '', decimals: 4 },
+  ph: { name: 'pH', unit: '', decimals: 2 },
+  ta: { name: 'TA', unit: ' g/L', decimals: 2 },
+  freeSo2: { name: 'free SO₂', unit: ' mg/L', decimals: 1 }
+}
+function sayReads(reads: OwnErrors = {}): string {
+  const said = Object.entries(reads).map(([what, off]) => {
+    const { name, unit, decimals } = READS[what as ReadByEye]
+    return `${name} ± ${off.toFixed(decimals)}${unit}`
+  })
+  return said.length > 0 ? `Read to within: ${said.join(', ')}.` : ''
 }

@@ -74,6 +74,12 @@ describe('a lot as its ledger tells it', () => {
     expect(after(again, reading(40, 'sg', 0.991), reading(43, 'sg', 0.991)).alcoholic).toBe('dry')
     expect(lotOf([...wine, reading(26, 'sugar', 0.5), again]).alcoholic).toBe('dry')
   })
+  it('is read as exactly as the household says of itself, from then on', () => {
+    const said = entry(at(3), { type: 'equipment-said', has: {}, reads: { sg: 0.0006, ph: 0.12 } })
+    const lot = lotOf([started(), reading(1, 'ph', 3.5), said, reading(4, 'sg', 1.09), reading(4, 'ta', 6)])
+    expect([lot.ph?.uncertainty, lot.sg?.uncertainty, lot.ta?.uncertainty]).toEqual([0.05, 0.0006, 0.3])
+    expect(lotOf([started(), said, reading(4, 'ph', 3.5)]).ph?.uncertainty).toBe(0.12)
+  })
   it('a measurement beats the estimate', () => {
     const lot = lotOf([
       started(40),

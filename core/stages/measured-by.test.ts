@@ -13,7 +13,7 @@ const plan = (more: object) => entry(30, { type: 'lot-planned', lotId, ...more }
 describe('what a lot is measured by', () => {
   it.each<[string, readonly Entry[], string]>([
     ['a must', red.slice(0, 2), 'sg ph ta temperature'],
-    ['a kit, whose acids its maker set', [start(60, { stream: 'kit', style: 'red' })], 'sg temperature'],
+    ['a kit, whose acids its maker set: no titration', [start(60, { stream: 'kit', style: 'red' })], 'sg ph temperature'],
     ['a ferment', [...red, read(1, 'sg', 1.03)], 'sg temperature'],
     ['read dry once', [...red, read(40, 'sg', 0.994)], 'sg malic ph temperature'],
     ['dry, its malolactic still to come', dry, 'malic ph temperature'],

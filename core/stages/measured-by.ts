@@ -10,7 +10,7 @@ export type Measured = (typeof MEASURED)[number]
  * @param lot a must without one
  */
 export function measuredBy(lot?: LotView): Measured[] {
-  if (!lot || isMust(lot)) return lot?.stream === 'kit' ? ['sg', 'temperature'] : ['sg', 'ph', 'ta', 'temperature']
+  if (!lot || isMust(lot)) return lot?.stream === 'kit' ? ['sg', 'ph', 'temperature'] : ['sg', 'ph', 'ta', 'temperature']
   if (isFermenting(lot)) return ['sg', 'temperature']
   const open = lot.malolactic !== 'done' && lot.malolactic !== 'not-wanted'
   return [

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { type Exercise, EXERCISES, drawExercise, isShown, judgeNumber } from '.'
+import { type Exercise, EXERCISES, drawExercise, isShown, judgeNumber, ownError } from '.'
 import { fieldOf, iodineLook, mgPerMl, readField, readStem, stemOf, taFrom, lookAt } from '../instruments'
 
 const SEEDS = Array.from({ length: 40 }, (_, i) => i + 1)
@@ -58,4 +58,14 @@ describe('a refractometer in a ferment', () => {
       expect(1 + Number(shown.facts.reading) * 0.004).toBeGreaterThan(answer.truth)
     }
   })
+})
+
+describe('one’s own reading error', () => {
+  it.each([
+    // 0.001 either way: 1.28 standard deviations, and half of the usual 0.001 for the instrument; by hand.
+    ['hydrometer', [0.001, -0.001, 0.001, -0.001, 0.001], { quantity: 'sg', halfWidth: 0.0014 }],
+    ['iodine-red', [0, 0, 0, 0, 0], { quantity: 'freeSo2', halfWidth: 2.5 }],
+    ['hydrometer', [0.001, 0.001], undefined],
+    ['stuck-or-slow', [1, 1, 1, 1, 1], undefined]
+  ] as const)('of %s over %j', (code, off, expected) => expect(ownError(code, off)).toEqual(expected))
 })

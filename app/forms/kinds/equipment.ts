@@ -14,6 +14,7 @@ export const equipmentSaidForm: EntryForm<'equipment-said'> = {
   // An entry that is put right says no more than it said.
   draft: (values, _context, before) => {
     const said = EQUIPMENT.filter((key) => !before || key in before.has)
-    return fact('equipment-said', { has: Object.fromEntries(said.map((key) => [key, values[key] === true])) })
+    const has = Object.fromEntries(said.map((key) => [key, values[key] === true]))
+    return fact('equipment-said', { has, ...(before?.reads && { reads: before.reads }) })
   }
 }

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { type ExerciseCode, EXERCISES, drawExercise, judgeNumber } from '~~/practice/exercises'
+import { fact } from '~~/core/drafts'
+import { type ExerciseCode, EXERCISES, drawExercise, judgeNumber, ownError } from '~~/practice/exercises'
 import { readNumber } from '~~/core/units'
 import { keepPractised, practised } from '~/data/practice-season'
 import { CHOICE, EXERCISE, VERDICT_SAID, sayOff, sayUsually, sayWhy } from '~/wording/exercises'
@@ -28,11 +29,24 @@ watch(seed, () => {
 })
 const record = ref(practised())
 const mine = computed(() => (code.value && Object.hasOwn(record.value, code.value) ? record.value[code.value]! : []))
+const off = computed(() => mine.value.flatMap((p) => (p.off === undefined ? [] : [p.off])))
 /** How far off the person usually is: the root of the mean square. */
-const usually = computed(() => {
-  const off = mine.value.flatMap((p) => (p.off === undefined ? [] : [p.off]))
-  return off.length < 3 ? undefined : Math.sqrt(off.reduce((sum, n) => sum + n * n, 0) / off.length)
+const usually = computed(() => (off.value.length < 3
+  ? undefined
+  : Math.sqrt(off.value.reduce((sum, n) => sum + n * n, 0) / off.value.length)))
+/** In the cellar that is open, not in one that is practised in. */
+const cellar = useCellarStore()
+const logged = useLogged()
+const own = computed(() => {
+  const found = code.value && !cellar.isPractice ? ownError(code.value, off.value) : undefined
+  return found && cellar.state.ownErrors[found.quantity] !== found.halfWidth ? found : undefined
 })
+async function useOwn() {
+  if (!own.value) return
+  const { quantity, halfWidth } = own.value
+  const written = await cellar.log([fact('equipment-said', { has: {}, reads: { [quantity]: halfWidth } })])
+  if (written) logged('Your reading error is used from now on')
+}
 const result = ref<HTMLElement>()
 
 function check() {
@@ -103,6 +117,13 @@ useHead({ title: () => `${words.value?.name ?? 'Exercise'} · Presk` })
           <template v-if="usually !== undefined && exercise.answer.kind === 'number'">
             You are usually off by {{ sayUsually(exercise.answer, usually) }}.
           </template>
+        </p>
+        <p v-if="own && exercise.answer.kind === 'number'" class="grid gap-2 justify-items-start">
+          <span class="soft small">
+            With the instrument’s own error that is ± {{ sayUsually(exercise.answer, own.halfWidth) }}. Presk can show your readings
+            with it.
+          </span>
+          <UButton variant="outline" size="lg" @click="useOwn">Use it for my readings</UButton>
         </p>
       </form>
     </div>

@@ -1,9 +1,13 @@
 import { z } from 'zod'
-import { EQUIPMENT } from './equipment'
-import { common } from './fields.schema'
+import { EQUIPMENT, READ_BY_EYE } from './equipment'
+import { common, positive } from './fields.schema'
 
 export const equipmentSaidSchema = z.strictObject({
   ...common,
   type: z.literal('equipment-said'),
-  has: z.partialRecord(z.enum(EQUIPMENT), z.boolean()).describe('what the household measures with, or does not')
+  has: z.partialRecord(z.enum(EQUIPMENT), z.boolean()).describe('what the household measures with, or does not'),
+  reads: z
+    .partialRecord(z.enum(READ_BY_EYE), positive.max(50))
+    .optional()
+    .describe('how far off its own readings usually are, half-width in the unit of each (SG, pH, g/L, mg/L)')
 })

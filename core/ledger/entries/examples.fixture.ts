@@ -42,7 +42,7 @@ export const EXAMPLES = {
       { known: 7, shown: 6.94 }
     ]
   },
-  'equipment-said': { has: { 'ph-meter': false, 'scale': true } },
+  'equipment-said': { has: { 'ph-meter': false, 'scale': true }, reads: { sg: 0.0008 } },
   'task-ended': { lotId, task: 'crush:settle', outcome: 'skipped' },
   'plan-kept': { planId: 'plan-0001', name: 'Soft red', stream: 'fresh', style: 'red', plan: { oak: true, press: 'early' }, fromLotId: lotId },
   'arrival-expected': { arrivalId: 'arrival-1', name: 'A', stream: 'fresh', style: 'red', massKg: 60, on: '2026-10-05' },

@@ -17,6 +17,7 @@ import type { Figure, InstrumentState, LotState } from '../state'
 import { reckonedBrix } from '../reckoned'
 import { restsOn } from '../rests-on'
 import { fitsDry } from '../sugar-left'
+import type { ReadByEye } from './equipment'
 import { type EntryKind, ofLot } from './kind'
 import { lotOf } from './lot-started'
 
@@ -63,11 +64,11 @@ function takeReading(folding: Folding, lot: LotState, reading: EntryOf<'reading'
       case 'brix':
         return foldGravity(folding, lot, reading, sgRead(folding, lot, reading, value, instrument), measured)
       case 'ph':
-        contradiction(folding, lot, reading, lot.ph, value, QUANTITIES.ph.spread)
-        lot.ph = measured(value, QUANTITIES.ph.spread)
+        contradiction(folding, lot, reading, lot.ph, value, spreadOf(folding, 'ph'))
+        lot.ph = measured(value, spreadOf(folding, 'ph'))
         return anchorAcids(lot, reading.at, reading.id)
       case 'ta': {
-        const uncertainty = titrationUncertainty(reading)
+        const uncertainty = titrationUncertainty(folding, reading)
         contradiction(folding, lot, reading, lot.ta, value, uncertainty)
         lot.ta = measured(value, uncertainty)
         return anchorAcids(lot, reading.at, reading.id)
@@ -150,6 +151,9 @@ function contradiction(
     folding.problem({ code: 'contradicts', entryId: reading.id, lotId: lot.id, quantity, measured, estimated: estimate.value, band })
 }
 
+/** How far off a reading usually is: as this household found of itself, or as people usually are. */
+const spreadOf = (folding: Folding, quantity: ReadByEye): number => folding.cellar.ownErrors[quantity] ?? QUANTITIES[quantity].spread
+
 /** SG 20/20 with its half-width. */
 interface Gravity { sg: number, spread: number }
 
@@ -169,7 +173,7 @@ function sgRead(folding: Folding, lot: LotState, reading: EntryOf<'reading'>, va
   }
   if (reading.quantity === 'brix' && fermented && !instrument && !reading.by)
     folding.problem({ code: 'brix-in-ferment', entryId: reading.id, lotId: lot.id, brix: value })
-  return { sg: gravityOf(reading, value, instrument), spread: QUANTITIES.sg.spread }
+  return { sg: gravityOf(reading, value, instrument), spread: spreadOf(folding, 'sg') }
 }
 
 /** The gravity of a must that nobody read before it fermented: what is usual for its kind, as an estimate with its width. */
@@ -256,13 +260,13 @@ function foldFreeSo2(
     lot.boundShare = learnSulphite(lot.doses, []).boundShare
   }
   lot.pendingDose = undefined
-  contradiction(folding, lot, reading, lot.freeSo2 && freeSo2At(lot.freeSo2, reading.at), value, QUANTITIES.freeSo2.spread)
-  lot.freeSo2 = measured(value, QUANTITIES.freeSo2.spread)
+  contradiction(folding, lot, reading, lot.freeSo2 && freeSo2At(lot.freeSo2, reading.at), value, spreadOf(folding, 'freeSo2'))
+  lot.freeSo2 = measured(value, spreadOf(folding, 'freeSo2'))
 }
 
-function titrationUncertainty(reading: EntryOf<'reading'>): number {
+function titrationUncertainty(folding: Folding, reading: EntryOf<'reading'>): number {
   const t = reading.titration
-  return t ? Math.max(0.1, titrate(t.sampleMl, t.titrantMl, t.normality, t.stepMl ?? 0.1).uncertaintyGPerL) : QUANTITIES.ta.spread
+  return t ? Math.max(0.1, titrate(t.sampleMl, t.titrantMl, t.normality, t.stepMl ?? 0.1).uncertaintyGPerL) : spreadOf(folding, 'ta')
 }
 
 /** A measured volume scales what the vessels hold, so that the parts still add up to the whole. */

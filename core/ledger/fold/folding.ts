@@ -19,6 +19,7 @@ export class Folding {
       stock: new Map(from.stock),
       cards: from.cards,
       equipment: from.equipment,
+      ownErrors: from.ownErrors,
       starts: from.starts,
       problems: [...from.problems]
     }

@@ -1,6 +1,6 @@
 import type { MaterialCard } from '../../materials'
 import type { EntryOf } from '../entry'
-import type { Owned } from '../entries/equipment'
+import type { OwnErrors, Owned } from '../entries/equipment'
 import type { BlockState } from './block'
 import type { InstrumentState } from './instrument'
 import type { LotState } from './lot'
@@ -25,6 +25,8 @@ export interface CellarState {
   cards: Map<string, MaterialCard>
   /** What the household measures with, as far as it was said. */
   equipment: Owned
+  /** How exactly they read, as far as it was said. */
+  ownErrors: OwnErrors
   problems: LedgerProblem[]
 }
 
@@ -39,6 +41,7 @@ export const emptyCellar = (): CellarState => ({
   stock: new Map(),
   cards: new Map(),
   equipment: {},
+  ownErrors: {},
   starts: new Map(),
   problems: []
 })

@@ -6,6 +6,7 @@ import { fromVersion5 } from './from-5'
 import { fromVersion6 } from './from-6'
 import { fromVersion7 } from './from-7'
 import { fromVersion8 } from './from-8'
+import { fromVersion9 } from './from-9'
 
 /** A document as it was read, before its schema has seen it. */
 export interface RawCellar {
@@ -17,7 +18,7 @@ export interface RawCellar {
 export type Upcast = (older: RawCellar) => RawCellar
 
 const STEPS: readonly Upcast[] = [fromVersion1, fromVersion2, fromVersion3, fromVersion4, fromVersion5, fromVersion6, fromVersion7,
-  fromVersion8]
+  fromVersion8, fromVersion9]
 
 /**
  * Brings a cellar of any older form to today's, a version at a time. A form that is stored is never changed; a new one gets a
