@@ -251,20 +251,6 @@ main {
   padding: 0 12px 24px;
   font-size: 0.95rem;
 }
-@media (max-height: 480px) and (max-width: 760px) {
-  .places a {
-    min-height: 44px !important;
-    flex-direction: row !important;
-    gap: 6px !important;
-  }
-  .places .icon {
-    width: 16px;
-    height: 16px;
-  }
-  main {
-    padding-top: 6px !important;
-  }
-}
 @media (max-width: 760px) {
   .foot {
     padding-bottom: 84px;
@@ -307,6 +293,30 @@ main {
   main {
     padding-top: 18px;
     padding-bottom: 32px;
+  }
+}
+/* On the narrowest the pencil says it; the words are still there for who cannot see it. */
+@media (max-width: 370px) {
+  .quick .short {
+    position: absolute;
+    width: 1px;
+    height: 1px;
+    overflow: hidden;
+    clip-path: inset(50%);
+  }
+}
+@media (max-height: 480px) and (max-width: 760px) {
+  .places a {
+    min-height: 44px;
+    flex-direction: row;
+    gap: 6px;
+  }
+  .places .icon {
+    width: 16px;
+    height: 16px;
+  }
+  main {
+    padding-top: 6px;
   }
 }
 </style>

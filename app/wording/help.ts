@@ -95,6 +95,8 @@ export const KEYS: readonly { keys: string, does: string }[] = [
 
 /** What is new, the latest first. */
 export const CHANGES: readonly { on: string, what: string }[] = [
+  { on: '2026-12-01', what: 'Measure asks for what the lot needs now and takes a sugar test; Settings has a page of its own.' },
+  { on: '2026-12-01', what: 'Type spoons, packets and tablets; export a zip with pictures and tables; use your own reading error.' },
   { on: '2026-12-01', what: 'Say that you are cooling or warming a must; racking day keeps its moves to the end.' },
   { on: '2026-11-30', what: 'Log what a task asks for with one tap; keep plans under a name; days off in the season.' },
   { on: '2026-11-30', what: 'Season: put a step on a day, see the hours ahead, and keep the steps in your own calendar.' },

@@ -44,6 +44,10 @@ async function rackingDay(page: Page): Promise<void> {
 /** What Today asks first, done as the page offers it. By the words of the task; a task with other words fails the test. */
 const MOVES: [RegExp, Move][] = [
   [/^Did it come with sulphite/, (page) => press(page, /^I do not know/)],
+  [/^Let it thaw/, async (page) => {
+    await follow(page)
+    await press(page, 'It is thawing now')
+  }],
   [/^Dilute/, async (page) => {
     await follow(page)
     await press(page, /L went in$/)
@@ -56,13 +60,33 @@ const MOVES: [RegExp, Move][] = [
     await follow(page)
     await press(page, /was sprinkled on|^Sprinkled dry/)
   }],
+  [/^Sugar is left/, async (page) => {
+    // A restart first; where it took none, sweet.
+    const restart = first(page).getByRole('link', { name: /^Restart it/ })
+    if (/took none/.test(await first(page).innerText())) return press(page, /^Leave it sweet/)
+    await restart.first().click()
+    await press(page, /^Start: the yeast/)
+    await press(page, /^The starter is in the wine/)
+    await expect(page).not.toHaveURL(/restart$/)
+  }],
+  [/^Stuck/, async (page) => {
+    await first(page).getByRole('link', { name: /^Restart it/ }).click()
+    await press(page, /^Start: the yeast/)
+    await press(page, /^The starter is in the wine/)
+    await expect(page).not.toHaveURL(/restart$/)
+  }],
   [/^Racking does not clear it/, async (page) => press(page, /^Accept the haze/)],
-  [/^Shake|^Check (how clear|the clarity)|^Smell/, async (page) => {
+  [/^Shake|^Check (how clear|the clarity|for gas)|^Smell/, async (page) => {
     await instruments(page)
     await page.getByRole('button', { name: 'Smell, look and taste' }).click()
     await page.getByRole('button', { name: 'Log all four' }).click()
   }],
-  [/^Degas/, async (page) => {
+  [/^(Correct the must|Finish the correction)/, async (page) => {
+    await follow(page)
+    await press(page, 'Exactly as planned')
+    await press(page, 'Log it')
+  }],
+  [/^Degas|^Stir the gas out/, async (page) => {
     await follow(page)
     // The form that opens is about what was asked.
     const log = page.getByRole('region', { name: 'Log something' })
@@ -81,11 +105,6 @@ const MOVES: [RegExp, Move][] = [
   [/^Add the malolactic bacteria/, async (page) => {
     await follow(page)
     await press(page, /went in$/)
-  }],
-  [/^Press$/, async (page) => {
-    await first(page).getByRole('link', { name: /^Press/ }).click()
-    await page.getByRole('textbox', { name: 'Free run' }).fill('24')
-    await press(page, /^Log pressing/)
   }],
   [/^Do a heat test|^Test it for haze/, async (page) => {
     await follow(page)
@@ -108,16 +127,17 @@ const MOVES: [RegExp, Move][] = [
     await press(page, 'Exactly as planned')
     await logged(page)
   }],
+  [/^Keep it from fermenting again/, (page) => otherwise(page, 'Pasteurise the bottles')],
   [/^Chill it/, (page) => otherwise(page, 'Chill it now')],
   [/^Fine it with bentonite/, (page) => otherwise(page, 'Accept the haze')],
-  [/^Rack it/, async (page) => {
+  [/^Rack it|^Get it clear/, async (page) => {
     await follow(page)
     if (page.url().includes('/cellar/racking')) return rackingDay(page)
     await intoFirstVessel(page)
     await logged(page)
   }],
   [/^Top up/, (page) => otherwise(page, 'Marbles are in')],
-  [/^Read |^Measure|^Find out how much sugar|^Check the malic|^Malolactic has nearly/, async (page) => {
+  [/^Read |^Measure|^Find out how much sugar|^Test for sugar|^Check the malic|^Malolactic has nearly/, async (page) => {
     await instruments(page)
     await page.getByRole('button', { name: 'Let the cellar hand read everything' }).click()
   }]
@@ -163,8 +183,16 @@ async function answer(page: Page, title: string, lot: string, bottles: number, a
   if (/^Bottle it/.test(title)) {
     await follow(page)
     const field = page.getByRole('textbox', { name: 'Bottles of 750 mL' }).or(page.getByRole('spinbutton', { name: 'Bottles of 750 mL' }))
+    const known = page.getByRole('checkbox', { name: 'I know, and want to go ahead' })
+    await expect(field.or(known).first()).toBeVisible()
+    if (await known.count() > 0) await known.check()
     await field.fill(String(bottles))
     return logged(page)
+  }
+  if (title === 'Press') {
+    await first(page).getByRole('link', { name: /^Press/ }).click()
+    await page.getByRole('textbox', { name: 'Free run' }).fill(String(Math.round(bottles * 0.95)))
+    return press(page, /^Log pressing/)
   }
   const move = MOVES.find(([words]) => words.test(title))
   const alert = first(page).getByRole('button', { name: /^I am (cooling|warming) it/ })

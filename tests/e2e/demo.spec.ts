@@ -136,7 +136,7 @@ test('lots of the demo can each be measured, dosed, logged and found again', asy
     ['lot-barbera-kit', 'Barbera kit', 'Sulphite'],
     ['lot-grenache', 'Grenache', 'Work out the dose']
   ] as const) {
-    await page.goto(`/bench/measure?lot=${id}`)
+    await page.goto(`/bench/measure?lot=${id}&what=ph`)
     await page.getByRole('textbox', { name: 'pH' }).fill('3.66')
     await page.getByRole('button', { name: `Log for ${name}` }).click()
     await page.getByRole('link', { name: way, exact: true }).click()

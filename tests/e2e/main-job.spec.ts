@@ -50,7 +50,10 @@ for (const size of [
     await page.reload()
     await expect(page.getByText(/5\.5 g of potassium metabisulphite/)).toBeVisible()
     await expect(page.getByText('TA 5.5 g/L, 7.3 mL of 0.1 N on 10 mL.')).toBeVisible()
+    // Straight to the proposal, not by way of crush day.
     await page.getByRole('link', { name: 'See what helps' }).click()
+    await expect(page.getByRole('heading', { name: 'Proposed' })).toBeVisible()
+    await page.goto(page.url().replace(/\/bench\/correct\?lot=([^&]+).*$/, '/crush/$1'))
     await expect(page.getByRole('link', { name: /^Yeast: in 12 h/ })).toBeVisible()
   })
 }

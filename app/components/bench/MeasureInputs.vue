@@ -4,7 +4,11 @@ import type { MeasureBench } from '~/composables/useMeasureBench'
 /** What was read of one sample: what this lot is measured by now, and the rest on a tap. Everything may be left out. */
 const props = defineProps<{ bench: MeasureBench }>()
 const { at, degassed, must, first, others, typedOther } = props.bench
-const opened = ref(false)
+// In the address: what is half typed there is put back into its field after a reload.
+const route = useRoute()
+const router = useRouter()
+const opened = computed(() => route.query.more === '1')
+const toggle = () => void router.replace({ query: { ...route.query, more: opened.value ? undefined : '1' } })
 // What is typed is never hidden.
 const open = computed(() => opened.value || typedOther.value)
 </script>
@@ -24,7 +28,7 @@ const open = computed(() => opened.value || typedOther.value)
         class="px-0"
         :icon="open ? 'i-lucide-minus' : 'i-lucide-plus'"
         :aria-expanded="open"
-        @click="opened = !opened"
+        @click="toggle"
       >Other readings</UButton>
       <UCheckbox v-if="!must" v-model="degassed" label="Sample degassed" />
       <WhenField v-model="at" />

@@ -51,13 +51,15 @@ export const BOTTLING: WordsFor<BottlingSays> = {
     }.`,
     action: 'Choose the sweetness'
   }),
-  'bottle': ({ open, monthsIn, notBefore }) => ({
+  'bottle': ({ open, monthsIn, notBefore, beyondHelp }) => ({
     title: notBefore ? `Bottle it from ${sayDayOf(notBefore)}` : 'Bottle it',
     reason: notBefore
       ? 'Until then it clears and ripens. Presk asks for each test before bottling in time.'
       : open > 0
         ? `Not yet: ${counted(open, 'condition')} still open. Presk asks for each in time.`
-        : `It meets all conditions and has rested for ${counted(Math.max(1, Math.round(monthsIn)), 'month')}.`,
+        : beyondHelp
+          ? `Everything that can be settled is settled. ${sayCondition(beyondHelp)} You confirm that when you bottle it. Drink it young.`
+          : `It meets all conditions and has rested for ${counted(Math.max(1, Math.round(monthsIn)), 'month')}.`,
     action: 'Plan the bottling'
   }),
   'remnant': ({ litres }, _lot, f) => ({

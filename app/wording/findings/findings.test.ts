@@ -46,6 +46,8 @@ describe('findings in words', () => {
     [{ code: 'sugar-before-bacteria', sugarHigh: 12.3 }, ['12 g/L', 'vinegar']],
     [{ code: 'sugar-before-bacteria', sugarHigh: 12.3, tested: 11.2 }, ['11 g/L', 'left']],
     [{ code: 'sugar-before-bacteria', sugarHigh: 12.3, tested: 11.2, inVain: true }, ['took none', 'leave it sweet']],
+    [{ code: 'bottle', gate: 'bottling-still', open: 0, monthsIn: 7, beyondHelp: { code: 'sulphite-for-bottle', state: 'not-met',
+      because: 'limit', value: 32, wanted: 37, evidence: [] } }, ['limit', '32 mg/L', 'confirm']],
     [{ code: 'malolactic-stands', because: 'stalled', weeksIn: 9, malicGPerL: 1.5 }, ['9 weeks', '1.5 g/L']],
     [{ code: 'malolactic-blocked', free: false, racked: true, cold: false, filtered: false, wantedMgPerL: 40 },
       ['40 mg/L', '0.8', '0.45 µm']],

@@ -14,7 +14,8 @@ export type BottlingSays =
   /** It is to be sweet, and is dry: now it may be sweetened. */
   | { code: 'sweeten', hold: 'sorbate' | 'heat' | 'none' }
   /** Everything is as it should be, or will be: fill the bottles. */
-  | { code: 'bottle', gate: Gate, open: number, monthsIn: number, notBefore?: string }
+  /** `beyondHelp`: what nothing can settle any more; the bench has the person confirm it. */
+  | { code: 'bottle', gate: Gate, open: number, monthsIn: number, notBefore?: string, beyondHelp?: Condition }
   /** Less than a bottle is left. */
   | { code: 'remnant', litres: number }
 type Says = Finding<BottlingSays>
@@ -69,6 +70,7 @@ export const bottlingStage: Stage<BottlingSays> = {
     const near = hoursSince(window.from, now) >= -LEAD_H
     const wantsSugar = near && gate === 'bottling-still' && isToBeSweetened(lot)
     const helped = open.filter((c) => !pastHelp(c))
+    const beyondHelp = open.find(pastHelp)
     // A malolactic that is to come or under way is followed by its own stage.
     const isFollowed = (c: Condition) => c.code === 'malic-settled' && lot.malolactic !== 'not-wanted'
     const first = helped.filter((c) => !LAST.has(c.code))
@@ -104,6 +106,7 @@ export const bottlingStage: Stage<BottlingSays> = {
         code: 'bottle',
         gate,
         open: helped.length,
+        ...(beyondHelp && { beyondHelp }),
         monthsIn: hoursSince(restsSince(lot), now) / MONTH_H,
         ...(now < window.from && { notBefore: window.from }),
         key: 'bottle',
