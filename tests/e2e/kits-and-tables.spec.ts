@@ -50,3 +50,20 @@ test('the pKa of this wine is used when asked for, and says what it changes', as
   await page.getByRole('checkbox', { name: 'Use this wine’s alcohol and temperature' }).check()
   await expect(wanted).toContainText('14')
 })
+
+test('the cellar goes out as a zip with its tables, and comes back from it in an empty browser', async ({ page, browser }) => {
+  await openDemo(page, '/settings')
+  const out = page.waitForEvent('download')
+  await page.getByRole('button', { name: 'Zip with pictures and tables' }).click()
+  const download = await out
+  expect(download.suggestedFilename()).toMatch(/\.presk\.zip$/)
+  const other = await browser.newContext()
+  const elsewhere = await other.newPage()
+  await elsewhere.goto('/settings')
+  const file = elsewhere.getByLabel('Import a cellar file')
+  await file.setInputFiles({ name: 'holiday.zip', mimeType: 'application/zip', buffer: Buffer.from('PK\u0003\u0004 no cellar') })
+  await expect(elsewhere.getByRole('alert').filter({ hasText: 'holiday.zip: this zip has no Presk cellar in it' })).toBeVisible()
+  await file.setInputFiles(await download.path())
+  await expect(elsewhere.getByRole('status').filter({ hasText: 'holds 14 lots' })).toBeVisible()
+  await other.close()
+})
