@@ -54,7 +54,7 @@ test('the pKa of this wine is used when asked for, and says what it changes', as
 test('the cellar goes out as a zip with its tables, and comes back from it in an empty browser', async ({ page, browser }) => {
   await openDemo(page, '/settings')
   const out = page.waitForEvent('download')
-  await page.getByRole('button', { name: 'Zip with pictures and tables' }).click()
+  await page.getByRole('button', { name: 'Export as a zip' }).click()
   const download = await out
   expect(download.suggestedFilename()).toMatch(/\.presk\.zip$/)
   const other = await browser.newContext()

@@ -164,7 +164,7 @@ async function takeIn() {
         Send the cellar
       </UButton>
       <UButton size="lg" variant="outline" icon="i-lucide-file-archive" :disabled="cellar.factCount === 0" @click="exportZip">
-        Zip with pictures and tables
+        Export as a zip
       </UButton>
       <UDropdownMenu :items="tables" :content="{ align: 'start' }">
         <UButton size="lg" variant="outline" icon="i-lucide-table" :disabled="cellar.factCount === 0">Tables</UButton>

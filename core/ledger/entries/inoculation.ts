@@ -25,9 +25,13 @@ export const inoculation: EntryKind<'inoculation'> = {
     if (lot.inoculatedAt && !isMust(lot)) lot.repitchedAt = pitched.at
     lot.inoculatedAt ??= pitched.at
     lot.yeast = { name: pitched.culture, ...(pitched.cardKey && { cardKey: pitched.cardKey }) }
-    // In a wine that holds sugar it ferments on: what was read of its end says nothing any more.
+    // In a wine that holds sugar it ferments on: what was read of its end, and what a test found in it, says nothing any more.
     const again = isWine(lot) && holdsSugar(lot)
-    if (again) lot.unsettledAt = pitched.at
+    if (again) {
+      lot.unsettledAt = pitched.at
+      const { sugar: _, ...others } = lot.others
+      lot.others = others
+    }
     if (!again && !isMust(lot)) return
     becomes(lot, 'active', pitched.at)
     freeSo2Consumed(lot, pitched.at, pitched.id)

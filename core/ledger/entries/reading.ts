@@ -35,6 +35,8 @@ const USUAL_SG_SPREAD = 0.013
 /** % vol for 1 SG, common practice. */
 const ABV_PER_SG = 131
 const ABV_SPREAD = 0.5
+/** What a must that was read, or read and then watered or sweetened, is known to, SG: the spread above has it in it. */
+const READ_SG = 0.002
 /** Days after an addition within which a free SO₂ reading still tells of its binding. */
 const DOSE_TELLS_DAYS = 14
 
@@ -163,7 +165,7 @@ interface Gravity { sg: number, spread: number }
  */
 function sgRead(folding: Folding, lot: LotState, reading: EntryOf<'reading'>, value: number, instrument?: InstrumentState): Gravity {
   const refractometer = instrument?.kind === 'refractometer' || (!instrument && reading.by === 'refractometer')
-  const whole = lot.originalSg ?? assumedOriginal(lot, reading)
+  const whole = lot.originalSg ?? (reading.quantity === 'brix' ? assumedOriginal(lot, reading, sgFromBrix(value)) : undefined)
   const fermented = !isMust(lot) && whole !== undefined
   if (reading.quantity === 'brix' && fermented && refractometer) {
     const original = reckonedBrix(whole.value)
@@ -176,11 +178,17 @@ function sgRead(folding: Folding, lot: LotState, reading: EntryOf<'reading'>, va
   return { sg: gravityOf(reading, value, instrument), spread: spreadOf(folding, 'sg') }
 }
 
-/** The gravity of a must that nobody read before it fermented: what is usual for its kind, as an estimate with its width. */
-function assumedOriginal(lot: LotState, { id, at }: EntryOf<'reading'>): Figure | undefined {
+/**
+ * The gravity of a must that nobody read before it fermented, as an estimate with its width: what was read where that may well be it, what
+ * is usual for its kind where it has clearly fallen, and in between from the one to the other.
+ */
+function assumedOriginal(lot: LotState, { id, at }: EntryOf<'reading'>, sg: number): Figure | undefined {
   if (lot.originalSg || !lot.inoculatedAt || (Date.parse(at) - Date.parse(lot.inoculatedAt)) / 3_600_000 < FALLEN_H) return undefined
-  const value = lot.kit?.targetSg ?? sgFromBrix(USUAL_BRIX[lot.style])
-  return { value, origin: 'estimated', at, uncertainty: USUAL_SG_SPREAD, from: [id] }
+  const usual = lot.kit?.targetSg ?? sgFromBrix(USUAL_BRIX[lot.style])
+  const fallen = Math.min(1, (usual - sg) / USUAL_SG_SPREAD - 0.5)
+  if (fallen <= 0) return undefined
+  const uncertainty = QUANTITIES.sg.spread + fallen * (USUAL_SG_SPREAD - QUANTITIES.sg.spread)
+  return { value: sg + fallen * (usual - sg), origin: 'estimated', at, uncertainty, from: [id] }
 }
 
 function foldGravity(
@@ -205,9 +213,9 @@ function foldGravity(
     lot.balance = { ...balanceOfMust(Math.max(0.99, sg)), ethanolGPerL: lot.balance?.ethanolGPerL ?? 0 }
   }
   else {
-    const assumed = assumedOriginal(lot, reading)
-    lot.originalSg ??= assumed && assumed.value > sg ? assumed : figure
-    const balance = (lot.originalSg === assumed ? undefined : lot.balance) ?? balanceOfMust(Math.max(0.99, lot.originalSg.value))
+    const assumed = assumedOriginal(lot, reading, sg)
+    lot.originalSg ??= assumed ?? figure
+    const balance = (assumed ? undefined : lot.balance) ?? balanceOfMust(Math.max(0.99, lot.originalSg.value))
     const fermented = fermentedTo(balance, sg)
     const band = QUANTITIES.sg.spread + (before?.uncertainty ?? QUANTITIES.sg.spread)
     if (fermented.riseSg > band)
@@ -231,7 +239,7 @@ function foldGravity(
       value: abvOf(lot.balance),
       origin: 'estimated',
       at: reading.at,
-      uncertainty: lot.originalSg.uncertainty < USUAL_SG_SPREAD ? ABV_SPREAD : Math.hypot(ABV_SPREAD, ABV_PER_SG * USUAL_SG_SPREAD),
+      uncertainty: Math.hypot(ABV_SPREAD, ABV_PER_SG * Math.max(0, lot.originalSg.uncertainty - READ_SG)),
       from: restsOn(lot.originalSg.from, lot.abv?.from, reading.id)
     }
   }

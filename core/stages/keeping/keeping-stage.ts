@@ -1,5 +1,5 @@
 import type { Finding } from '../../findings'
-import { type LotView, keptAt, usedPh } from '../../ledger'
+import { type LotView, keptAt, malicSettledOf, usedPh } from '../../ledger'
 import type { UpkeepFinding } from '../../sulphite'
 import type { Measured } from '../measured-by'
 import { sulphiteToCome } from '../packets'
@@ -111,7 +111,9 @@ function look(lot: LotView, now: string): Says {
   const known = [read, lot.lastSulphiteAt].filter((x) => x !== undefined)
   const at = known.sort().at(-1) ?? lot.freeSo2?.at ?? lot.startedAt
   const monthOn = later(at, LOOK_H.from)
-  const keeps = heldSinceDose(lot) >= 2 && (upkeep?.belowAt?.mid ?? '') > monthOn
+  // Where sulphite alone holds the bacteria back, it is looked at as often as before.
+  const locks = malicSettledOf(lot).by === 'sulphite' || !malicSettledOf(lot).settled
+  const keeps = !locks && heldSinceDose(lot) >= 2 && (upkeep?.belowAt?.mid ?? '') > monthOn
   const soonest = at !== read ? LOOK_H.afterDose : keeps ? LOOK_H.from : LOOK_H.afterReading
   const low = upkeep?.belowAt?.low ?? later(at, LOOK_H.due)
   const due = [later(at, soonest), [low, later(at, LOOK_H.due)].sort()[0]!].sort()[1]!

@@ -52,8 +52,10 @@ describe('the sulphite of a wine that rests', () => {
   })
   it.each([
     ['one reading that is near its level', [read(2, 'freeSo2', 30)], 14],
-    ['two in a row that held', [read(16, 'freeSo2', 32), read(2, 'freeSo2', 31)], 28],
-    ['two, and it falls so fast that it will be low within the month', [read(16, 'freeSo2', 44), read(2, 'freeSo2', 30)], 14],
+    ['two in a row that held', [read(30, 'malic', 0.1), read(16, 'freeSo2', 32), read(2, 'freeSo2', 31)], 28],
+    ['two in a row, but sulphite alone holds bacteria back', [read(16, 'freeSo2', 32), read(2, 'freeSo2', 31)], 14],
+    ['two, and it falls so fast that it will be low within the month',
+      [read(30, 'malic', 0.1), read(16, 'freeSo2', 44), read(2, 'freeSo2', 30)], 14],
     ['the first of them was too low', [read(16, 'freeSo2', 20), read(2, 'freeSo2', 30)], 14]
   ] as const)('after %s the next look is due in its time', (_name, readings, days) => {
     expect(seen([...white, ...readings]).task!.window!.due).toBe(at(2 - days))
