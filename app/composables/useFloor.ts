@@ -1,7 +1,7 @@
 import { createSharedComposable } from '@vueuse/core'
 import { type LotView, isHeld, isMust } from '~~/core/ledger'
-import { type StageFinding, findingsOf, tasksOf, walkingOrder } from '~~/core/stages'
-import { type FindingWords, OVER, REST, addressOf, sayFinding } from '~/wording/findings'
+import { bottlesLeft, type StageFinding, findingsOf, tasksOf, walkingOrder } from '~~/core/stages'
+import { type FindingWords, IN_BOTTLES, OVER, REST, addressOf, sayFinding } from '~/wording/findings'
 
 /** A task or finding with its words, and where its action leads. */
 export interface Said {
@@ -60,7 +60,8 @@ export const useFloor = createSharedComposable(() => {
           lot,
           tasks,
           findings: findingsOf(lot, view, now.value).map(say(lot)),
-          next: first ?? { words: isHeld(lot) ? REST : OVER }
+          // Bottles that are only warned about have no task, and are not gone.
+          next: first ?? { words: isHeld(lot) ? REST : bottlesLeft(lot) > 0 ? IN_BOTTLES : OVER }
         }
       })
       .sort((a, b) => rank(a) - rank(b) || mustFirst(a.lot, b.lot))

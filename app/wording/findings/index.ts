@@ -59,6 +59,7 @@ export function sayFinding(finding: StageFinding, lot: LotView, f: SayFormat): F
 
 /** What is said of a lot that wants nothing. */
 export const REST: FindingWords = { title: 'Nothing to do', reason: 'Leave it alone and keep it topped up.' }
+export const IN_BOTTLES: FindingWords = { title: 'In bottles', reason: 'Keep them cool, dark and still.' }
 export const OVER: FindingWords = { title: 'Empty', reason: 'Its history stays.' }
 
 /** What an address asks for; nothing where nothing is said. */
