@@ -103,7 +103,7 @@ const SAYS: Record<ConditionCode, Words> = {
     'heat-planned': 'The plan is to pasteurise the bottles: do it the day they are filled.',
     'open': 'It is sweet, and nothing stops yeast. In still bottles it can burst them. Cold alone does not stop it.',
     'unknown': 'Nobody knows how much sugar is left. Its gravity alone cannot tell.',
-    'settle': 'Sweetness'
+    'settle': 'Hold the sweetness'
   },
   'no-malolactic-with-sorbate': {
     met: 'No sorbate together with malolactic bacteria.',

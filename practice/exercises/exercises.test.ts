@@ -66,6 +66,7 @@ describe('one’s own reading error', () => {
     ['hydrometer', [0.001, -0.001, 0.001, -0.001, 0.001], { quantity: 'sg', halfWidth: 0.0014 }],
     ['iodine-red', [0, 0, 0, 0, 0], { quantity: 'freeSo2', halfWidth: 2.5 }],
     ['hydrometer', [0.001, 0.001], undefined],
+    ['hydrometer', [0.03, -0.02, 0.03, 0.01, 0.02], undefined],
     ['stuck-or-slow', [1, 1, 1, 1, 1], undefined]
   ] as const)('of %s over %j', (code, off, expected) => expect(ownError(code, off)).toEqual(expected))
 })

@@ -6,6 +6,8 @@ export type Equipment = (typeof EQUIPMENT)[number]
 /** What somebody reads with their own eye, and may read better or worse than others. */
 export const READ_BY_EYE = ['sg', 'ph', 'ta', 'freeSo2'] as const
 export type ReadByEye = (typeof READ_BY_EYE)[number]
+/** Further off than this nobody reads who looks at all: four times what is usual (core/quantities), ours. */
+export const WORST_ERROR: Readonly<Record<ReadByEye, number>> = { sg: 0.004, ph: 0.2, ta: 1.2, freeSo2: 20 }
 /** How far off a person's own readings usually are, half-width in the unit of each: what people usually manage, where nobody said. */
 export type OwnErrors = Readonly<Partial<Record<ReadByEye, number>>>
 export type Owned = Readonly<Partial<Record<Equipment, boolean>>>
