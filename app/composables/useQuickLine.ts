@@ -95,6 +95,7 @@ export function useQuickLine() {
       logs.value.drafts.length > 0 &&
       !logs.value.moveWants &&
       !future.value &&
+      read.value.secondLot === undefined &&
       read.value.unclear.length === 0 &&
       !doubts.value.some((d) => d.refuse)
   )

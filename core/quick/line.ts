@@ -8,6 +8,8 @@ import type { When } from './when'
 export interface QuickLine {
   /** The lots that the words can mean; one is what it should be. */
   lotIds: string[]
+  /** Another lot that the line names as well: what went into which is not told from one line. */
+  secondLot?: string
   /** The instant that was said, ISO UTC; none is now. */
   at?: string
   readings: { quantity: ReadingQuantity, value: number, typed: string }[]

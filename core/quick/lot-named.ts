@@ -35,7 +35,7 @@ function namedAt(words: string[], { lots, vessels }: Named): { lotIds: string[],
   ]
   const longest = Math.min(Math.max(0, ...candidates.map((c) => c.name.split(' ').length)), words.length)
   for (let used = longest; used > 0; used--) {
-    const start = plain(words.slice(0, used).join(' '))
+    const start = plain(words.slice(0, used).join(' ')).replace(/[,;]+$/, '')
     const exact = candidates.filter((c) => c.name === start)
     const lotIds = [...new Set((exact.length > 0 ? exact : candidates.filter((c) => c.name.startsWith(start))).map((c) => c.id))]
     if (lotIds.length === 0) continue
@@ -44,6 +44,22 @@ function namedAt(words: string[], { lots, vessels }: Named): { lotIds: string[],
   }
   return undefined
 }
+
+/** Another lot that is named in full behind "in", "of" or "for", before what was smelled or noted. */
+export function secondLot(
+  rest: readonly string[],
+  lotIds: readonly string[],
+  lots: Named['lots'],
+  ends: (word: string) => boolean
+): string | undefined {
+  const end = rest.findIndex((word) => ends(plain(word)))
+  const line = rest.slice(0, end < 0 ? rest.length : end).map((word) => plain(word).replace(/[,;]+$/, ''))
+  return lots.find(({ id, name }) => {
+    const own = plain(name).split(' ')
+    return !lotIds.includes(id) && line.some((word, i) => INTO.has(word) && own.every((part, j) => line[i + 1 + j] === part))
+  })?.name
+}
+const INTO: ReadonlySet<string> = new Set(['in', 'into', 'of', 'for', 'and'])
 
 function vesselAt(words: string[], vessels: Named['vessels'], lotIds: string[]): { lotId: string, used: number } | undefined {
   const said = words[0] && plain(words[0]) === 'in' ? words.slice(1) : words

@@ -68,6 +68,18 @@ describe('what is counted instead of weighed', () => {
     expect(local(read('3/11 tempranillo 1.012').at)).toBe('2026-11-03 12:00'))
 })
 
+describe('a line for two lots', () => {
+  it.each([
+    ['¼ tsp sulphite in albariño, half a packet of yeast in tempranillo', ['lot-a'], 'Tempranillo'],
+    ['2 g sulphite in tempranillo and barbera kit', ['lot-t'], 'Barbera kit'],
+    ['tempranillo 1.012 smells of albariño', ['lot-t'], undefined],
+    ['2 g sulphite in tempranillo', ['lot-t'], undefined]
+  ] as const)('“%s”', (line, lotIds, second) => {
+    expect(read(line)).toMatchObject({ lotIds })
+    expect(read(line).secondLot).toBe(second)
+  })
+})
+
 describe('which lot', () => {
   it.each([
     ['tempranillo 1.012', ['lot-t']],

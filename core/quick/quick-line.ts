@@ -1,7 +1,7 @@
 import { quantityTyped } from '../quantities'
 import { Cursor } from './cursor'
 import type { QuickContext, QuickLine, Reading, Step } from './line'
-import { lotNamed } from './lot-named'
+import { lotNamed, secondLot } from './lot-named'
 import { INSTRUMENT_NAMES, MOVE_NAMES, OPERATION_NAMES, PITCHED_NAMES, longest, namesOf } from './names'
 import { material, pitched, weighed } from './read-additions'
 import { named, number } from './read-readings'
@@ -23,6 +23,7 @@ const STEPS: readonly Step[] = [observation, time, work, move, lees, vessel, ins
 export function readQuickLine(line: string, context: QuickContext): QuickLine {
   const words = line.split(/\s+/).filter((w) => w !== '')
   const { lotIds, rest } = lotNamed(words, context, means)
+  const second = secondLot(rest, lotIds, context.lots, (word) => word in OBSERVATIONS)
   const reading: Reading = {
     cursor: new Cursor(rest, context.gallon),
     found: { lotIds, readings: [], additions: [], pitched: [], operations: [], observations: [], unclear: [], unknown: [] },
@@ -34,7 +35,7 @@ export function readQuickLine(line: string, context: QuickContext): QuickLine {
     if (!STEPS.some((step) => step(reading))) keepUnknown(reading)
   }
   const at = instantOf(reading.when, context.now)
-  return { ...reading.found, ...(at && { at }) }
+  return { ...reading.found, ...(second !== undefined && { secondLot: second }), ...(at && { at }) }
 }
 
 /** A word that means nothing here is kept and said, unless it only joins others. */

@@ -124,6 +124,7 @@ async function openMove() {
             <p v-if="future" class="message">That is in the future. You can only log what has happened.</p>
             <p v-for="d in doubts" :key="d.text" :class="d.refuse ? 'message' : 'soft'">{{ d.text }}</p>
             <p v-for="text in large" :key="text" class="message">{{ text }}</p>
+            <p v-if="read.secondLot" class="message">This line names {{ read.secondLot }} as well. Write one line for each lot.</p>
             <p v-if="read.unclear.length" class="message">
               Not clear: {{ read.unclear.map((w) => `“${w}”`).join(', ') }}. Put “brix”, “pH”, “TA”, “free” next to a number, grams or
               litres next to what you added, or “note” before a note.
