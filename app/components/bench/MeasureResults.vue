@@ -16,6 +16,7 @@ const {
   byRefractometer,
   must,
   fermenting,
+  first,
   scales,
   corrected,
   titration,
@@ -98,7 +99,7 @@ const working = computed(
     </template>
     <div v-if="!scales && taGPerL === undefined && !judgements.length" class="teach soft">
       <p>Type each reading as you see it: 24.6 or 24,6; 1.092 or 1092. Leave out what you do not have.</p>
-      <p>
+      <p v-if="first.includes('sg')">
         Mix well, strain the sample, spin out the bubbles, and let it come close to the hydrometer’s temperature. Presk corrects the rest.
       </p>
     </div>

@@ -110,7 +110,7 @@ const looks = (p: ShelfPlace) => [
   position: relative;
   background: linear-gradient(var(--wall), var(--wall));
 }
-/* At 200 % zoom, or on a phone that lies on its side, what is to be done comes before what stands where. */
+/* At 200 % zoom, or on a phone held sideways, the tasks matter more than the vessels. */
 @media (max-height: 480px) {
   .shelf {
     display: none;
