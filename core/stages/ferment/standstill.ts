@@ -1,5 +1,6 @@
 import type { Finding, WayOut } from '../../findings'
 import { type LotView, isFermenting, standsOf, sugarLeftOf } from '../../ledger'
+import { leaveSweet } from '../leave-sweet'
 import { type CellarView, hoursSince } from '../stage'
 import { bandOfLot, fermentStart } from './ask'
 import { believedTemperatures } from './doubted'
@@ -83,13 +84,7 @@ export function standstill(lot: LotView, cellar: CellarView, now: string): Task[
         ...warming(lot, cellar, now),
         { code: 'restart', action: { to: 'restart', lotId: lot.id }, days: RESTART_DAYS },
         { code: 'sugar-test', action: { to: 'measure', lotId: lot.id, what: 'sugar' } },
-        {
-          code: 'leave-sweet',
-          drafts: [
-            { type: 'lot-planned', lotId: lot.id, finish: 'sweet', malolactic: 'none' },
-            { type: 'lot-amended', lotId: lot.id, alcoholic: 'stopped' }
-          ]
-        },
+        leaveSweet(lot),
         { code: 'wait', days: WAIT_DAYS }
       ]
     }
