@@ -86,7 +86,7 @@ describe('bottling day', () => {
     expect(day.cards.value.every((card) => card.bottle!.ratedBar > 0)).toBe(true)
     expect(day.cards.value.length).toBeGreaterThan(0)
   })
-  it('gone on with against what is open, it stands in the ledger beside the bottles', async () => {
+  it('gone on with against what is open, it is logged beside the bottles', async () => {
     const cellar = await house([...vessel('glass-of-25', 25), ...dryWine('lot-albarino', 24, 'glass-of-25', { style: 'white' })])
     const day = onPage(() => useBottlingDay(lotOf(cellar)))
     day.fieldsOf('bottle-750').filled.text = '10'

@@ -76,7 +76,7 @@ describe('a stop on the round', () => {
     stop.gravity.text = '1.085'
     expect(stop.ok()).toBe(false)
   })
-  it('half typed and come back to, it stands as it was', async () => {
+  it('half typed and come back to, it is as it was', async () => {
     const cellar = await house(FERMENT)
     const stop = stopAt(cellar)
     stop.gravity.text = '1.03'

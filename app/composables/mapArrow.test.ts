@@ -18,7 +18,7 @@ describe('an arrow on the map of acids, taken by a finger or a key', () => {
     expect(pointAt(path, 2.5)?.ph).toBeCloseTo(3.475, 9)
     expect(pointAt(path, 9)).toMatchObject({ size: 4 })
   })
-  it('goes to where the finger is: a finger on the way finds the size it lies on', () => {
+  it('goes to where the finger is: a finger on the way finds the size that is under it', () => {
     fc.assert(
       fc.property(fc.double({ min: 0, max: 4, noNaN: true }), (size) => {
         const at = pointAt(path, size)!

@@ -32,7 +32,7 @@ function wine(style: 'red' | 'white', ...more: Entry[]): LotView {
 const bench = (lot?: LotView, aim?: string) => useSulphiteBench(shallowRef(lot), () => aim)
 
 describe('the sulphite bench', () => {
-  it('begins with what is known of the lot: its pH, volume, free SO₂ as it stands now, and what is usual of its style', () => {
+  it('begins with what is known of the lot: its pH, volume, free SO₂ as it is now, and what is usual of its style', () => {
     const { fields, targetMolecular, freeHint } = bench(wine('white'))
     expect([fields.ph.value, fields.volume.value, targetMolecular.value]).toEqual([3.3, 21, 0.8])
     expect(fields.free.value).toBeGreaterThan(15)

@@ -137,7 +137,7 @@ describe('readings that Presk wrote, Presk reads back', () => {
     const drafts = back([]).rows.flatMap((r) => r.drafts)
     const parts = ({ lotId, at, quantity, value, typed, instrumentId, by, sampleC, calibrationC, titration }: (typeof drafts)[number]) => ({
       ...{ lotId, at, quantity, value, typed, instrumentId, by, sampleC, titration },
-      // It stands for itself where no sample's temperature was read.
+      // It needs no other where no sample's temperature was read.
       calibrationC: sampleC === undefined ? undefined : calibrationC
     })
     expect(drafts.map(parts)).toEqual(readings.map(parts))

@@ -46,7 +46,7 @@ describe('what is expected now', () => {
   it.each([
     ['2026-10-01T06:00:00.000Z', 1.08],
     ['2026-10-01T09:00:00.000Z', 1.075]
-  ])('%s lies between the points', (now, mid) => expect(expectedAt(known, now)!.mid).toBeCloseTo(mid, 9))
+  ])('%s is read between the points', (now, mid) => expect(expectedAt(known, now)!.mid).toBeCloseTo(mid, 9))
   it.each(['2026-09-30T00:00:00.000Z', '2026-10-02T00:00:00.000Z'])('%s is beyond what was forecast', (now) =>
     expect(expectedAt(known, now)).toBeUndefined()
   )

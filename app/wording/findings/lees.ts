@@ -5,7 +5,7 @@ import { type WordsFor, capital, hours } from './say'
 export const LEES: WordsFor<LeesSays> = {
   'rack-gross-lees': ({ hoursSince, pressed }, { alcoholic }) => ({
     title: hoursSince < 24 ? 'Let it settle, then rack it off the gross lees' : 'Rack it off the gross lees',
-    reason: `${pressed ? 'Pressed' : alcoholic === 'stopped' ? 'Its ferment ended' : 'Dry'} ${
+    reason: `${pressed ? 'Pressed' : alcoholic === 'stopped' ? 'Stopped' : 'Dry'} ${
       hoursSince < 48 ? hours(hoursSince) : counted(Math.round(hoursSince / 24), 'day')
     } ago. `
       + `Rack it after one to three days into a vessel that it fills. Left longer, the thick lees begin to smell.`,

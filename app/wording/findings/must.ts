@@ -25,7 +25,7 @@ export const MUST: WordsFor<MustSays> = {
     return {
       title,
       reason: phase === 'plan'
-        ? `${why} First add ${goes}, three quarters of it all. Mix, wait an hour and measure again.`
+        ? `${why} First add ${goes}, which is three quarters. Mix, wait an hour and measure again.`
         : `You have measured again. Now add the rest: ${goes}.`,
       action
     }
