@@ -3,13 +3,10 @@ import { counted } from '~/wording/count'
 import type { Reviewed } from '~/data/ledger-engine'
 import { LARGEST_FILE_BYTES } from '~/data/limits'
 import { chosenCellar } from '~/data/chosen-file'
-import { type EntryOf, restatedValue } from '~~/core/ledger'
-import { ledgerCsv, ledgerLines, readingsCsv } from '~/data/csv'
-import { downloadBytes, downloadCellar, downloadText, fileNameOf } from '~/data/download'
-import { dayHere, sayLongDay } from '~/wording/days'
+import { downloadCellar, fileNameOf } from '~/data/download'
+import { sayLongDay } from '~/wording/days'
 import { toCellarFile } from '~/data/to-cellar-file'
 import { sayDoubt, sayFileProblem } from '~/wording/problems'
-import { sayFact } from '~/wording/sentences'
 
 const cellar = useCellarStore()
 const settings = useSettingsStore()
@@ -30,20 +27,9 @@ async function exported() {
   await cellar.meta.set('lastExport', lastExport.value).catch(() => undefined)
 }
 
-/** With pictures and tables, for somebody who has no Presk: the cellar's file in it is the same, and is read back. */
-async function exportZip() {
-  const [{ cellarZip }, t] = await Promise.all([import('~/data/cellar-zip'), import('~/data/tables')])
-  const entries = await cellar.allEntries()
-  const names = { ...story.names, material: story.names.material }
-  const zip = cellarZip(toCellarFile(cellarName.value, entries, new Date().toISOString()), story.names.lot, {
-    'lots.csv': t.lotsCsv(cellar.lots),
-    'readings.csv': readingsCsv(entries, story.names, restated),
-    'additions.csv': t.additionsCsv(entries, names),
-    'moves.csv': t.movesCsv(entries, names),
-    'bottles.csv': t.bottlesCsv(entries, names),
-    'history.csv': ledgerCsv(entries, (fact) => sayFact(fact, f, story.names), story.names.lot)
-  })
-  downloadBytes(zip, `${cellarName.value} ${stamp()}`, 'presk.zip', 'application/zip')
+const { exportTable, exportLines, exportZip } = useTables()
+async function exportAsZip() {
+  await exportZip(cellarName.value)
   await exported()
 }
 
@@ -66,48 +52,15 @@ onMounted(() => (globalThis as Launches).launchQueue?.setConsumer(({ files }) =>
   if (files?.[0]) void files[0].getFile().then(read)
 }))
 
-const story = useStory()
-const f = useFormat()
 const now = useNow()
-const stamp = () => dayHere(new Date())
-const exportReadings = async () =>
-  downloadText(readingsCsv(await cellar.allEntries(), story.names, restated), `readings-${stamp()}.csv`, 'text/csv')
-/** Rounded to what the ledger deserves, so that a table is no list of sixteen digits. */
-const restated = (r: EntryOf<'reading'>) => {
-  const lot = cellar.state.lots.get(r.lotId)
-  const value = lot && restatedValue(lot, r)
-  return value === undefined ? undefined : Number(value.toPrecision(5))
-}
-const exportLedger = async () =>
-  downloadText(
-    ledgerCsv(await cellar.allEntries(), (fact) => sayFact(fact, f, story.names), story.names.lot),
-    `ledger-${stamp()}.csv`,
-    'text/csv'
-  )
-/** For scripts: an entry a line, as it is stored. */
-const exportLines = async () => downloadText(ledgerLines(await cellar.allEntries()), `ledger-${stamp()}.jsonl`, 'application/jsonl')
-/** A table a kind, for a spreadsheet. */
-async function exportTable(kind: 'lots' | 'additions' | 'moves' | 'bottles' | 'vessels') {
-  const t = await import('~/data/tables')
-  const entries = await cellar.allEntries()
-  const names = { ...story.names, material: story.names.material }
-  const csv = {
-    lots: () => t.lotsCsv(cellar.lots),
-    additions: () => t.additionsCsv(entries, names),
-    moves: () => t.movesCsv(entries, names),
-    bottles: () => t.bottlesCsv(entries, names),
-    vessels: () => t.vesselsCsv(cellar.state.vessels.values(), story.names.lot)
-  }[kind]()
-  downloadText(csv, `${kind}-${stamp()}.csv`, 'text/csv')
-}
 const tables = [
   { label: 'Lots as CSV', onSelect: () => void exportTable('lots') },
-  { label: 'Readings as CSV', onSelect: () => void exportReadings() },
+  { label: 'Readings as CSV', onSelect: () => void exportTable('readings') },
   { label: 'Additions as CSV', onSelect: () => void exportTable('additions') },
   { label: 'Moves as CSV', onSelect: () => void exportTable('moves') },
   { label: 'Bottles as CSV', onSelect: () => void exportTable('bottles') },
   { label: 'Vessels as CSV', onSelect: () => void exportTable('vessels') },
-  { label: 'All entries as CSV', onSelect: () => void exportLedger() },
+  { label: 'All entries as CSV', onSelect: () => void exportTable('ledger') },
   { label: 'All entries as JSON Lines', onSelect: () => void exportLines() }
 ]
 const since = ref(0)
@@ -163,7 +116,7 @@ async function takeIn() {
       <UButton v-if="canSend" size="lg" variant="outline" icon="i-lucide-share-2" :disabled="cellar.factCount === 0" @click="send">
         Send the cellar
       </UButton>
-      <UButton size="lg" variant="outline" icon="i-lucide-file-archive" :disabled="cellar.factCount === 0" @click="exportZip">
+      <UButton size="lg" variant="outline" icon="i-lucide-file-archive" :disabled="cellar.factCount === 0" @click="exportAsZip">
         Export as a zip
       </UButton>
       <UDropdownMenu :items="tables" :content="{ align: 'start' }">
