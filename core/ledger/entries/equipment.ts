@@ -16,8 +16,11 @@ export const equipmentSaid: EntryKind<'equipment-said'> = {
   type: 'equipment-said',
   touches: () => NOTHING_TOUCHED,
   apply(folding, { has, reads }) {
-    const said = Object.fromEntries(Object.entries(has).filter(([, is]) => is !== undefined))
-    folding.cellar.equipment = { ...folding.cellar.equipment, ...said }
-    if (reads) folding.cellar.ownErrors = { ...folding.cellar.ownErrors, ...reads }
+    folding.cellar.equipment = { ...folding.cellar.equipment, ...said(has) }
+    if (reads) folding.cellar.ownErrors = { ...folding.cellar.ownErrors, ...said(reads) }
   }
 }
+
+/** What is not said takes nothing back. */
+const said = <Value>(parts: Readonly<Record<string, Value | undefined>>): Record<string, Value> =>
+  Object.fromEntries(Object.entries(parts).flatMap(([key, value]) => (value === undefined ? [] : [[key, value]])))
