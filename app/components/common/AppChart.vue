@@ -3,8 +3,8 @@ import type { ApexOptions } from 'apexcharts'
 import { escaped } from '~/wording/escaped'
 
 /**
- * The one door to the charting library. It takes names for HTML, so they are escaped here; and it asks formatters about points that are not
- * there, so those are answered here.
+ * The one door to the charting library. It takes names for HTML, so they are escaped here; it asks formatters about points that are not
+ * there, so those are answered here; and it writes into the data it is given, so it is given copies.
  */
 const props = defineProps<{ type?: string, height: number | string, options: ApexOptions, series: readonly object[] }>()
 const emit = defineEmits<{ loaded: [] }>()
@@ -25,7 +25,13 @@ function guarded(value: unknown): unknown {
   return Object.fromEntries(Object.entries(value).map(([key, inside]) => [key, key === 'formatter' ? sure(inside) : guarded(inside)]))
 }
 const options = computed(() => guarded(props.options) as ApexOptions)
-const series = computed(() => props.series.map((s) => ('name' in s && typeof s.name === 'string' ? { ...s, name: escaped(s.name) } : s)))
+const series = computed(() =>
+  props.series.map((s: { name?: string, data?: unknown[] }) => ({
+    ...s,
+    ...(s.name !== undefined && { name: escaped(s.name) }),
+    ...(s.data && { data: s.data.map((point) => (typeof point === 'object' ? { ...point } : point)) })
+  }))
+)
 </script>
 
 <template>
