@@ -31,7 +31,7 @@ type Asked = Pick<LotState, 'series' | 'others' | 'style' | 'stream' | 'abv' | '
 export function drynessOf(lot: Asked): Dryness | undefined {
   const found = otherProof(lot)
   const standing = standsOf(lot)
-  const firstDry = (lot.series.sg ?? []).find((p) => fitsDry(lot, p.value) === 'dry')?.at
+  const firstDry = firstDryOf(lot)?.at
   if (standing?.fits === 'dry' && firstDry !== undefined) {
     const by = standing.proven ? 'gravity' : found?.by
     return { first: firstDry, since: standing.since, proven: by !== undefined, ...(by && { by }), agreeing: standing.agreeing }
@@ -39,6 +39,20 @@ export function drynessOf(lot: Asked): Dryness | undefined {
   if (!found) return undefined
   const first = firstDry !== undefined && firstDry < found.at ? firstDry : found.at
   return { first, since: found.at, proven: true, by: found.by, agreeing: [] }
+}
+
+/** The first gravity that fits dry. The more sugar, the higher it reads: so a few looks among all that were read tell which fit. */
+function firstDryOf(lot: Asked): Point | undefined {
+  const read = lot.series.sg ?? []
+  const falling = [...new Set(read.map((p) => p.value))].sort((a, b) => b - a)
+  let [from, to] = [0, falling.length]
+  while (from < to) {
+    const middle = (from + to) >> 1
+    if (fitsDry(lot, falling[middle]!) === 'dry') to = middle
+    else from = middle + 1
+  }
+  const highest = falling[from]
+  return highest === undefined ? undefined : read.find((p) => p.value <= highest)
 }
 
 /** A test, a glass with fresh yeast, or the person's word; what went in since takes each of them back. */
