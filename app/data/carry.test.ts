@@ -76,9 +76,9 @@ describe('a cellar carried by a folder', () => {
     await laptop.commit([{ type: 'correction', targetId: mistake.id, reason: 'Deleted by hand', replacement: null }], 'laptop')
     await both()
     expect(ids(phone)).toEqual(ids(laptop))
-    const seen = (engine: LedgerEngine) => engine.factsFrom(0).map((f) => [f.original.id, f.fact, f.struck])
-    expect(seen(phone)).toEqual(seen(laptop))
-    expect(seen(phone)).toContainEqual([mistake.id, expect.anything(), true])
+    const seen = async (engine: LedgerEngine) => (await engine.factsFrom(0)).map((f) => [f.original.id, f.fact, f.struck])
+    expect(await seen(phone)).toEqual(await seen(laptop))
+    expect(await seen(phone)).toContainEqual([mistake.id, expect.anything(), true])
   })
   it('what contradicts this cellar waits, and is told each time', async () => {
     const shared = folder()

@@ -1,7 +1,7 @@
 import Dexie, { type Table } from 'dexie'
 import { type Entry, upcastEntry } from '~~/core/ledger'
 import { entrySchema } from '~~/core/ledger/schema'
-import { type CellarName, type CellarStorage, StorageError, type StorageProblem } from './cellar-storage'
+import { type CellarName, type CellarStorage, StorageError, type StorageProblem, type Storing } from './cellar-storage'
 
 interface MetaRow {
   key: string
@@ -10,6 +10,8 @@ interface MetaRow {
 
 /** A row of its own says that the cellar is still the one that was opened. */
 const MARK = 'begun'
+/** So many entries go in between two looks at whether somebody wants to stop. */
+const AT_ONCE = 2000
 
 /**
  * A cellar on disk: the ledger's entries, added and never changed, and a few facts about this copy of it.
@@ -53,12 +55,12 @@ export class CellarDb extends Dexie implements CellarStorage {
    * Adds entries in one transaction: all or none. Ids that are there already are left alone. Resolves after the commit. A browser may clear
    * a site's storage under an open page: then the mark of this cellar is gone with it, and all that was there is written again.
    */
-  async append(entries: readonly Entry[], before: readonly Entry[] = []): Promise<{ restored: boolean }> {
+  async append(entries: readonly Entry[], before: readonly Entry[] = [], storing?: Storing): Promise<{ restored: boolean }> {
     return this.guard('save to this device', () =>
       this.transaction('rw', this.entries, this.meta, async () => {
         const marked = (await this.meta.get(MARK)) !== undefined
         const restored = this.wasMarked && !marked
-        await this.addAll(restored ? [...before, ...entries] : entries)
+        await this.addAll(restored ? [...before, ...entries] : entries, storing)
         if (!marked) await this.meta.put({ key: MARK, value: new Date().toISOString() })
         this.wasMarked = true
         return { restored }
@@ -66,7 +68,16 @@ export class CellarDb extends Dexie implements CellarStorage {
     )
   }
 
-  private async addAll(entries: readonly Entry[]): Promise<void> {
+  private async addAll(entries: readonly Entry[], storing?: Storing): Promise<void> {
+    for (let from = 0; from < entries.length; from += AT_ONCE) {
+      // Thrown inside the transaction, which undoes what is already in.
+      if (storing?.isStopped()) throw new StorageError('save to this device', 'stopped', undefined)
+      await this.addSome(entries.slice(from, from + AT_ONCE))
+      storing?.stored(Math.min(entries.length, from + AT_ONCE))
+    }
+  }
+
+  private async addSome(entries: readonly Entry[]): Promise<void> {
     try {
       await this.entries.bulkAdd(entries)
     }
@@ -98,6 +109,13 @@ export class CellarDb extends Dexie implements CellarStorage {
     return (await this.guard('read the cellar', () => this.entries.bulkGet([...ids]))).filter((e) => e !== undefined)
   }
 
+  async extent(): Promise<{ rows: number, lastWrittenMs: number }> {
+    return this.guard('read the cellar', async () => {
+      const [rows, last] = await Promise.all([this.entries.count(), this.entries.orderBy('written').last()])
+      return { rows, lastWrittenMs: last ? Date.parse(last.written) : 0 }
+    })
+  }
+
   async getMeta(key: string): Promise<unknown> {
     return this.guard('read the cellar', async () => (await this.meta.get(key))?.value)
   }
@@ -111,6 +129,7 @@ export class CellarDb extends Dexie implements CellarStorage {
       return await work()
     }
     catch (error) {
+      if (error instanceof StorageError) throw error
       throw new StorageError(operation, problemOf(error), error)
     }
   }

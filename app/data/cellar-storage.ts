@@ -4,7 +4,7 @@ import type { Entry } from '~~/core/ledger'
 export type CellarName = 'own' | `own-${string}` | 'demo' | 'practice'
 
 /** Why something could not be stored; worded in `wording/problems.ts`. */
-export type StorageProblem = 'full' | 'blocked' | 'held' | 'worker' | 'cleared' | 'other'
+export type StorageProblem = 'full' | 'blocked' | 'held' | 'worker' | 'cleared' | 'stopped' | 'other'
 export class StorageError extends Error {
   constructor(
     readonly operation: string,
@@ -14,6 +14,12 @@ export class StorageError extends Error {
     super(`${operation}: ${problem}`, { cause })
     this.name = 'StorageError'
   }
+}
+
+/** Looks on while much is stored: hears how many entries are in, and may stop it; then none of them is kept. */
+export interface Storing {
+  stored: (entries: number) => void
+  isStopped: () => boolean
 }
 
 /**
@@ -26,8 +32,9 @@ export interface CellarStorage {
   /**
    * Adds entries, all or none; ids that are there already are left alone. Resolves after the commit.
    * @param before all that was there: where the browser has cleared the storage under an open page it is written again with them
+   * @throws StorageError of the problem 'stopped' where `storing` says so
    */
-  append(entries: readonly Entry[], before?: readonly Entry[]): Promise<{ restored: boolean }>
+  append(entries: readonly Entry[], before?: readonly Entry[], storing?: Storing): Promise<{ restored: boolean }>
   /** Every row as stored, nothing checked: for the way out of a broken page. */
   raw(): Promise<unknown[]>
   /** Replaces the whole cellar, only used for the demo. */
@@ -35,6 +42,8 @@ export interface CellarStorage {
   /** How many entries were written after an instant. */
   writtenAfter(instant: string): Promise<number>
   byIds(ids: readonly string[]): Promise<Entry[]>
+  /** How many rows there are, and when the latest was written, ms; NaN where nothing says. */
+  extent(): Promise<{ rows: number, lastWrittenMs: number }>
   getMeta(key: string): Promise<unknown>
   setMeta(key: string, value: unknown): Promise<void>
   close(): void

@@ -5,7 +5,9 @@ import { IDBFactory } from 'fake-indexeddb'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { type Draft, type Entry, foldCellar } from '~~/core/ledger'
 import { lastWritten, rawRows, strikeRaw } from './rescue'
-import { LedgerEngine } from './ledger-engine'
+import { CellarDb } from './cellar-db'
+import { FIRST_LOOK, type FirstLook, markOf } from './first-look'
+import { type Change, LedgerEngine, type Opened } from './ledger-engine'
 import { wildCellar } from '../../tests/fuzz/wild-cellar'
 
 const NOW = '2026-11-29T12:00:00.000Z'
@@ -128,4 +130,70 @@ describe('the engine of the ledger', () => {
     expect((again.allEntries() as Entry[]).filter((e) => e.type === 'correction')).toHaveLength(1)
     expect(foldCellar(again.allEntries()).lots.get(lotId)!.sg).toBeUndefined()
   })
+
+  describe('the first look of a large cellar', () => {
+    const eager = { worthFacts: 0, quietMs: 0 }
+    const settled = () => new Promise((done) => setTimeout(done, 5))
+    const rawMeta = async () => {
+      const db = new CellarDb('own')
+      const look = (await db.getMeta(FIRST_LOOK)) as FirstLook
+      return { db, look }
+    }
+
+    it('tells at once what the ledger tells, also after entries more, and lets entries be written behind it', async () => {
+      await fc.assert(
+        fc.asyncProperty(wildCellar(20), async (entries) => {
+          Dexie.dependencies.indexedDB = new IDBFactory()
+          const engine = new LedgerEngine(eager)
+          await engine.open('own')
+          await engine.replaceAll(entries)
+          await engine.commit([{ type: 'observation', lotId: 'lot-wild-0', what: 'note', text: 'still here' }], 'test')
+          await settled()
+          const again = new LedgerEngine(eager)
+          const told = await again.open('own')
+          expect(again.isFirstLook).toBe(true)
+          await again.whenLoaded()
+          const cold = new LedgerEngine({ worthFacts: Infinity, quietMs: 0 })
+          await (await rawMeta()).db.setMeta(FIRST_LOOK, undefined)
+          const read = await cold.open('own')
+          expect(cold.isFirstLook).toBe(false)
+          expect({ ...told, trouble: undefined, change: byLot(told) }).toEqual({ ...read, trouble: undefined, change: byLot(read) })
+          const done = await again.commit([{ type: 'observation', lotId: 'lot-wild-0', what: 'note', text: 'and on' }], 'test')
+          expect(done.outcome).not.toBe('failed')
+        }),
+        { numRuns: 10 * RUNS }
+      )
+    })
+
+    it('is not believed for other entries or another build, and is put right where it is wrong', async () => {
+      const engine = new LedgerEngine(eager)
+      await engine.open('own')
+      await engine.commit([start, read('sg', 1.09)], 'test')
+      await settled()
+      const { db, look } = await rawMeta()
+      const opensWith = async (changed: Partial<FirstLook>) => {
+        await db.setMeta(FIRST_LOOK, { ...look, ...changed })
+        const heard: Change[] = []
+        const opening = new LedgerEngine({ worthFacts: Infinity, quietMs: 0 })
+        const { change } = await opening.open('own', (news) => heard.push(news))
+        const believed = opening.isFirstLook
+        await opening.whenLoaded()
+        return { believed, name: change.lots[0]?.name, heard: heard.flatMap((news) => news.lots.map((lot) => lot.name)) }
+      }
+      const wrong = structuredClone(look.opened)
+      wrong.change.lots[0]!.name = 'Another'
+      expect(await opensWith({})).toEqual({ believed: true, name: 'Starter', heard: [] })
+      expect(await opensWith({ opened: wrong })).toEqual({ believed: true, name: 'Another', heard: ['Starter'] })
+      expect(await opensWith({ opened: wrong, code: 'another build' })).toMatchObject({ believed: false, name: 'Starter' })
+      expect(await opensWith({ opened: wrong, mark: markOf(1, 0) })).toMatchObject({ believed: false, name: 'Starter' })
+    })
+  })
+})
+
+/** Lots in no order. */
+const byLot = ({ change }: Opened) => ({
+  ...change,
+  upkeep: new Map(change.upkeep.of),
+  corrections: new Map(change.corrections),
+  lots: new Map(change.lots.map((lot) => [lot.id, lot]))
 })

@@ -22,7 +22,8 @@ import type { TargetResult } from '~~/core/must'
 import { CellarDb } from './cellar-db'
 import { clockMs, clockNow, holdClock } from './clock'
 import { type FileProblem, parseCellarFile } from './cellar-file'
-import { type CellarName, type CellarStorage, StorageError, type StorageProblem } from './cellar-storage'
+import { FIRST_LOOK, type FirstLook, WORTH_FACTS, codeName, markOf, newsBetween, withChange } from './first-look'
+import { type CellarName, type CellarStorage, StorageError, type StorageProblem, type Storing } from './cellar-storage'
 import { newId } from './ids'
 import { MemoryCellar } from './memory-cellar'
 import { type Review, reviewOf } from './review'
@@ -79,10 +80,13 @@ export interface Preview {
 }
 
 type Listener = (change: Change) => void
+type Whole = Awaited<ReturnType<CellarStorage['all']>>
 /** So many facts cross to the page at once, so that none of them holds it up. */
 const CHUNK = 1500
 /** A storage that has not answered by then is taken for one that stores nothing, ms. */
 const PATIENCE_MS = 8000
+/** What a large cellar opens with next time is stored once nothing was written for so long, ms. */
+const QUIET_MS = 4000
 
 /**
  * The ledger with all that is heavy about it: reading, checking, folding, restating, merging. It runs in a worker, and nothing of
@@ -95,6 +99,17 @@ export class LedgerEngine {
   private channel: BroadcastChannel | undefined
   private reviewed: { entries: Entry[] } | undefined
   private listener: Listener | undefined
+  /** As it was told to the page; what it opens with next time. */
+  private told: Opened | undefined
+  private damaged = 0
+  private stopped = false
+  /** While the ledger is read behind what the page was shown at once. */
+  private firstLook: FirstLook | undefined
+  private loaded: Promise<void> = Promise.resolve()
+  private quiet: ReturnType<typeof setTimeout> | undefined
+
+  /** @param look from so many facts on a first look is kept, and how long it has to be quiet before, ms */
+  constructor(private readonly look = { worthFacts: WORTH_FACTS, quietMs: QUIET_MS }) {}
 
   /** @param onElsewhere hears of what another tab wrote, @param onHeld that another tab has to be closed first */
   async open(name: CellarName, onElsewhere?: Listener, onHeld?: () => void): Promise<Opened> {
@@ -105,21 +120,58 @@ export class LedgerEngine {
     if (this.channel) this.channel.onmessage = (message) => void this.takeFromOtherTab(message.data)
     const db = new CellarDb(name)
     this.db = db
+    clearTimeout(this.quiet)
+    this.firstLook = undefined
     try {
-      const reading = db.all()
-      const { entries, damaged } = await inTime(reading, 'read the cellar').catch((error: unknown) => {
+      const reading: Promise<FirstLook | Whole> = firstLookOf(db).then(async (look) => look ?? db.all())
+      const read = await inTime(reading, 'read the cellar').catch((error: unknown) => {
         // An older tab holds it: this goes on by itself once that one is closed.
         if (!db.held) throw error
         onHeld?.()
         return reading
       })
-      return this.opened(entries, damaged)
+      if ('entries' in read) return this.opened(read.entries, read.damaged)
+      this.firstLook = read
+      this.loaded = this.loadBehind(db, read)
+      return read.opened
     }
     catch (error) {
       if (!(error instanceof StorageError)) throw error
       // Nothing can be stored here: the tab still works, and says that it forgets.
       if (error.problem === 'blocked') this.db = new MemoryCellar()
       return this.opened([], 0, { operation: error.operation, problem: error.problem })
+    }
+  }
+
+  /** Whether the page was shown what is kept for it, and the ledger is still being read. */
+  get isFirstLook(): boolean {
+    return this.firstLook !== undefined
+  }
+
+  /** Resolves when the ledger is read. What asks it for more than a first look waits for that. */
+  whenLoaded(): Promise<void> {
+    return this.loaded
+  }
+
+  private async loadBehind(db: CellarStorage, look: FirstLook): Promise<void> {
+    try {
+      const { entries, damaged } = await db.all()
+      // Another cellar was opened meanwhile.
+      if (this.db !== db) return
+      const fresh = this.opened(entries, damaged)
+      const news = newsBetween(look.opened.change, fresh.change)
+      if (news) this.listener?.(news)
+    }
+    catch (error) {
+      if (this.db !== db) return
+      // The worker ends of it: the page notices, starts another, and that one says what is wrong with the storage.
+      await db.setMeta(FIRST_LOOK, undefined).catch(() => {})
+      setTimeout(() => {
+        throw error
+      })
+    }
+    finally {
+      if (this.db === db) this.firstLook = undefined
     }
   }
 
@@ -134,7 +186,13 @@ export class LedgerEngine {
   }
 
   /** Facts of the ledger from the newest on, a handful at a time. */
-  factsFrom(start: number): StandingFact[] {
+  async factsFrom(start: number): Promise<StandingFact[]> {
+    if (this.firstLook && start === 0) return this.firstLook.newest
+    await this.loaded
+    return this.newest(start)
+  }
+
+  private newest(start: number): StandingFact[] {
     const newest = this.history.facts.length - start
     return this.history.facts.slice(Math.max(0, newest - CHUNK), newest).reverse()
   }
@@ -181,15 +239,28 @@ export class LedgerEngine {
     return { ok: true, reviewed: { fileName, name, exportedAt, review: { ...review, fresh: [] } } }
   }
 
-  /** Takes in what was reviewed last, once, without what the person leaves out. */
-  async takeReviewed(without: readonly string[] = []): Promise<Committed> {
+  /**
+   * Takes in what was reviewed last, once, without what the person leaves out.
+   * @param onStored hears how many of how many entries are stored
+   */
+  async takeReviewed(without: readonly string[] = [], onStored?: (stored: number, of: number) => void): Promise<Committed> {
+    this.stopped = false
     const left = new Set(without)
     const known = new Set(this.history.entries.map((e) => e.id))
     const entries = (this.reviewed?.entries ?? []).filter((e) => !left.has(e.id) && !known.has(e.id))
-    const done = await this.write(entries, extend(this.history, entries))
+    onStored?.(0, entries.length)
+    const done = await this.write(entries, extend(this.history, entries), {
+      stored: (stored) => onStored?.(stored, entries.length),
+      isStopped: () => this.stopped
+    })
     // What could not be stored can be asked for again.
     if (done.outcome === 'written') this.reviewed = undefined
     return done
+  }
+
+  /** Ends `takeReviewed` before it has stored all: then nothing of it is. */
+  stopTaking(): void {
+    this.stopped = true
   }
 
   /** The demo as of an instant, in place of all that is there. */
@@ -224,12 +295,29 @@ export class LedgerEngine {
     this.history = historyOf(entries)
     // Stamps only go forward, also when the clock was set back since: the last word stays the last.
     this.lastStamp = entries.reduce((latest, e) => Math.max(latest, Date.parse(e.written)), 0)
-    return {
+    this.damaged = damaged
+    this.told = {
       change: changeBetween(historyOf([]), this.history, []),
       damaged,
       factCount: this.history.facts.length,
       ...(trouble && { trouble })
     }
+    this.keepFirstLook()
+    return this.told
+  }
+
+  /** For the next opening, once it is quiet: a change more is taken into what was told, and nothing is worked out anew. */
+  private keepFirstLook(more?: Change): void {
+    if (this.told && more) this.told = withChange(this.told, more, this.history.facts.length)
+    clearTimeout(this.quiet)
+    const [db, opened] = [this.db, this.told]
+    if (!db || !opened || opened.trouble || this.history.facts.length < this.look.worthFacts) return
+    this.quiet = setTimeout(() => {
+      const mark = markOf(this.history.entries.length + this.damaged, this.lastStamp)
+      const look: FirstLook = { mark, code: codeName(), opened, newest: this.newest(0) }
+      // Nothing depends on it: where there is no room for it the ledger is read as ever.
+      if (this.db === db) db.setMeta(FIRST_LOOK, look).catch(() => {})
+    }, this.look.quietMs)
   }
 
   private stamped(drafts: readonly Draft[], device: string): Entry[] {
@@ -240,13 +328,13 @@ export class LedgerEngine {
     )
   }
 
-  private async write(written: readonly Entry[], history: History): Promise<Committed> {
+  private async write(written: readonly Entry[], history: History, storing?: Storing): Promise<Committed> {
     const asked = this.history
     // What is told is worked out before anything is written: nothing that is stored may be what a page cannot show.
     const change = changeBetween(asked, history, written)
     let restored = false
     try {
-      restored = (await this.db!.append(written, asked.entries)).restored
+      restored = (await this.db!.append(written, asked.entries, storing)).restored
     }
     catch (error) {
       if (!(error instanceof StorageError)) throw error
@@ -258,15 +346,18 @@ export class LedgerEngine {
     this.history = alone ? history : extend(before, written)
     this.lastStamp = written.reduce((latest, e) => Math.max(latest, Date.parse(e.written)), this.lastStamp)
     this.channel?.postMessage({ added: written.map((e) => e.id) })
+    const told = alone ? change : changeBetween(before, this.history, written)
+    this.keepFirstLook(told)
     return {
       outcome: 'written',
       written: [...written],
-      change: alone ? change : changeBetween(before, this.history, written),
+      change: told,
       ...(restored && { restored })
     }
   }
 
   private async takeFromOtherTab(message: { added?: string[], reload?: boolean }): Promise<void> {
+    await this.loaded
     if (!this.db) return
     const before = this.history
     if (message.reload) this.history = historyOf((await this.db.all()).entries)
@@ -279,8 +370,18 @@ export class LedgerEngine {
       )
     }
     const news = this.history.entries.slice(message.reload ? 0 : before.entries.length)
-    this.listener?.(changeBetween(before, this.history, news))
+    const told = changeBetween(before, this.history, news)
+    this.keepFirstLook(told)
+    this.listener?.(told)
   }
+}
+
+/** What the cellar was last told as, where that is of the same entries and the same code. */
+async function firstLookOf(db: CellarStorage): Promise<FirstLook | undefined> {
+  const look = (await db.getMeta(FIRST_LOOK)) as FirstLook | undefined
+  if (look?.code !== codeName()) return undefined
+  const { rows, lastWrittenMs } = await db.extent()
+  return look.mark === markOf(rows, lastWrittenMs) ? look : undefined
 }
 
 /** What differs between two histories, of which the second has some entries more. */

@@ -1,5 +1,5 @@
 import type { Entry } from '~~/core/ledger'
-import { type CellarStorage, StorageError } from './cellar-storage'
+import { type CellarStorage, StorageError, type Storing } from './cellar-storage'
 
 /** A cellar that lasts as long as its tab: for browsers that store nothing (private windows), so that one can still reckon and export. */
 export class MemoryCellar implements CellarStorage {
@@ -14,7 +14,8 @@ export class MemoryCellar implements CellarStorage {
     return [...this.entries.values()]
   }
 
-  async append(entries: readonly Entry[]): Promise<{ restored: boolean }> {
+  async append(entries: readonly Entry[], _before?: readonly Entry[], storing?: Storing): Promise<{ restored: boolean }> {
+    if (storing?.isStopped()) throw new StorageError('save to this device', 'stopped', undefined)
     if (entries.some((e) => typeof e.id !== 'string'))
       throw new StorageError('save to this device', 'other', new TypeError('an entry without an id'))
     for (const entry of entries) {
@@ -34,6 +35,11 @@ export class MemoryCellar implements CellarStorage {
 
   async byIds(ids: readonly string[]): Promise<Entry[]> {
     return ids.flatMap((id) => this.entries.get(id) ?? [])
+  }
+
+  async extent(): Promise<{ rows: number, lastWrittenMs: number }> {
+    const rows = [...this.entries.values()]
+    return { rows: rows.length, lastWrittenMs: rows.reduce((last, e) => Math.max(last, Date.parse(e.written)), 0) }
   }
 
   async getMeta(key: string): Promise<unknown> {

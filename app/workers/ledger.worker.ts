@@ -1,4 +1,5 @@
 import { expose } from 'comlink'
 import { LedgerEngine } from '~/data/ledger-engine'
+import { onceLoaded } from './once-loaded'
 
-expose(new LedgerEngine())
+expose(onceLoaded(new LedgerEngine()))

@@ -75,6 +75,7 @@ export {
   malicSettledOf,
   molecularKept,
   rememberUpkeep,
+  upkeepDay,
   upkeepOf,
   usedPh
 } from './view'

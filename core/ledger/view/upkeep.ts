@@ -62,17 +62,17 @@ export function keptAt(lot: LotState, given: { molecular?: number, ph?: number }
  */
 export function upkeepOf(lot: LotState, now: string): LotUpkeep | undefined {
   const before = known.get(lot)
-  if (before?.day === dayOf(now)) return before.upkeep
+  if (before?.day === upkeepDay(now)) return before.upkeep
   const upkeep = isWine(lot) ? learn(lot, now) : undefined
   rememberUpkeep(lot, now, upkeep)
   return upkeep
 }
 /** Which day it is, counted: for how long a thing that was learnt is good. */
-const dayOf = (now: string): number => Math.floor(Date.parse(now) / DAY)
+export const upkeepDay = (now: string): number => Math.floor(Date.parse(now) / DAY)
 
 /** Takes in what was learnt elsewhere (in a worker) at that instant, so that the page need not: some 8 ms a wine. */
 export function rememberUpkeep(lot: LotState, now: string, upkeep: LotUpkeep | undefined): void {
-  known.set(lot, { day: dayOf(now), upkeep })
+  known.set(lot, { day: upkeepDay(now), upkeep })
 }
 
 /** A wine that was fermented years ago is judged by what was read and given since, days. Ours. */
