@@ -147,6 +147,17 @@ describe.each([
     await expect(storage.append(broken)).rejects.toThrow(StorageError)
     expect((await storage.all()).entries).toEqual([])
   })
+  it('stores all or, where it is stopped, nothing, and tells how many are in', async () => {
+    const many = Array.from({ length: 4500 }, (_, i) => ({ ...demo.entries[0]!, id: `many-${String(i).padStart(5, '0')}` }))
+    let seen = 0
+    const after = (most: number) => ({ stored: (n: number) => (seen = n), isStopped: () => seen >= most })
+    await expect(storage.append(many, [], after(0))).rejects.toMatchObject({ problem: 'stopped' })
+    if (storage instanceof CellarDb) await expect(storage.append(many, [], after(2000))).rejects.toMatchObject({ problem: 'stopped' })
+    expect((await storage.all()).entries).toEqual([])
+    await storage.append(many, [], after(Infinity))
+    expect((await storage.all()).entries).toHaveLength(many.length)
+    expect(await storage.extent()).toEqual({ rows: many.length, lastWrittenMs: Date.parse(many[0]!.written) })
+  })
   it('is replaced whole, and counts what was written after an instant', async () => {
     await storage.append(demo.entries.slice(0, 10))
     await storage.replaceAll(demo.entries.slice(5))

@@ -209,7 +209,8 @@ export const useCellarStore = defineStore('cellar', () => {
     })
     refused.value = done.outcome === 'refused' ? done.problems : []
     issues.value = done.outcome === 'invalid' ? done.issues : []
-    if (done.outcome === 'failed') problem.value = errorOf(done.trouble)
+    // Stopped is what was asked for, and no problem.
+    if (done.outcome === 'failed' && done.trouble.problem !== 'stopped') problem.value = errorOf(done.trouble)
     if (done.outcome !== 'written') return undefined
     if (!forgets) problem.value = undefined
     if (done.restored) problem.value = new StorageError('keep the cellar', 'cleared', undefined)
@@ -247,7 +248,9 @@ export const useCellarStore = defineStore('cellar', () => {
   const restate = async (draft: Draft<Fact>): Promise<Restatement> =>
     (await theEngine()).restate(JSON.parse(JSON.stringify(draft)) as Draft<Fact>)
   const review = async (text: string, fileName: string) => (await theEngine()).review(text, fileName)
-  const takeReviewed = (without: readonly string[] = []) => commit(async () => (await theEngine()).takeReviewed(without))
+  const takeReviewed = (without: readonly string[] = [], onStored: (stored: number, of: number) => void = () => {}) =>
+    commit(async () => (await theEngine()).takeReviewed(without, typeof Worker === 'undefined' ? onStored : proxy(onStored)))
+  const stopTaking = async () => (await theEngine()).stopTaking()
   /** All entries, for a file: they live with the engine. */
   const allEntries = async (): Promise<readonly Entry[]> => (await theEngine()).allEntries()
   /** Entries that the last export does not hold. */
@@ -286,6 +289,7 @@ export const useCellarStore = defineStore('cellar', () => {
     restate,
     review,
     takeReviewed,
+    stopTaking,
     allEntries,
     writtenAfter,
     meta

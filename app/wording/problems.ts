@@ -65,6 +65,8 @@ export function sayStorageProblem(error: StorageError): string {
     case 'worker':
       return 'Part of Presk stopped working and was started again. Check the last entry in the history: what you typed is still in its '
         + 'form, and may not have been saved.'
+    case 'stopped':
+      return 'You stopped it, and nothing was saved.'
     case 'other':
       return `Presk could not ${error.operation}. Nothing stored was lost. Try again, and export the cellar if it happens twice.`
   }

@@ -97,9 +97,15 @@ async function read(chosen: File) {
 const doubts = computed(() => found.value?.review.doubts.filter((d) => d.code !== 'differs') ?? [])
 const differing = computed(() => found.value?.review.doubts.filter((d) => d.code === 'differs').length ?? 0)
 const incoming = computed(() => (found.value?.review.freshCount ?? 0) - doubts.value.length + wanted.value.length)
+/** So many of the entries are stored by now, percent, while a file is taken in. */
+const stored = ref<number>()
 async function takeIn() {
-  if (!found.value) return
-  const written = await cellar.takeReviewed(doubts.value.map((d) => d.entryId).filter((id) => !wanted.value.includes(id)))
+  if (!found.value || stored.value !== undefined) return
+  stored.value = 0
+  const left = doubts.value.map((d) => d.entryId).filter((id) => !wanted.value.includes(id))
+  const written = await cellar
+    .takeReviewed(left, (done, of) => (stored.value = of > 0 ? Math.floor((done / of) * 100) : 100))
+    .finally(() => (stored.value = undefined))
   if (!written) return
   settings.change({ asked: true, ...(!settings.values.cellarName && cellar.which === 'own' && { cellarName: found.value.name }) })
   message({ title: `${counted(written.length, 'entry', 'entries')} imported`, color: 'primary' })
@@ -166,7 +172,11 @@ async function takeIn() {
           :items="doubts.map((d) => ({ value: d.entryId, label: sayDoubt(d) }))"
           :ui="{ fieldset: 'flex-col' }"
         />
-        <div class="row">
+        <div v-if="stored !== undefined" class="grid gap-2">
+          <UProgress :model-value="stored" :get-value-label="() => `${stored} % stored`" />
+          <UButton class="justify-self-start" size="lg" variant="outline" @click="cellar.stopTaking()">Stop, and import nothing</UButton>
+        </div>
+        <div v-else class="row">
           <UButton size="lg" :disabled="incoming === 0" @click="takeIn">Import</UButton
           ><UButton size="lg" variant="outline" @click="found = undefined">Cancel</UButton>
         </div>
