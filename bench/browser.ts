@@ -1,32 +1,14 @@
-import { spawn } from 'node:child_process'
-import { existsSync } from 'node:fs'
-import { resolve } from 'node:path'
 import { gzipSync } from 'node:zlib'
-import { type Browser, type Page, type Response, chromium } from '@playwright/test'
-import { toCellarFile } from '../app/data/to-cellar-file'
+import type { Browser, Page, Response } from '@playwright/test'
 import { bigCellar } from '../tests/cellars/big'
+import { ADDRESS, type WithTasks, importEntries, longestTask, newPage, tapToDrawn, timed, watchLongTasks, withProduct } from './product'
 
-const PORT = 4299
-/** The one that `npm test` installs is among them. */
-const CHROMIUM = [
-  process.env.CHROMIUM_PATH, '/usr/bin/chromium-headless-shell', '/usr/bin/chromium', '/usr/bin/chromium-browser', '/usr/bin/google-chrome'
-].find((p) => p && existsSync(p))
 const LOT = 'lot-bench-3'
 
 /** The built product in a real browser with 40 lots and 20,000 entries: the times that a person feels. Left out when nothing is built. */
-export async function benchBrowser(): Promise<object> {
-  const entry = resolve(import.meta.dirname, '../../.output/server/index.mjs')
-  if (!existsSync(entry) || !CHROMIUM) return { skipped: 'needs `npm run build` and a Chromium' }
-  const server = spawn(process.execPath, [entry], {
-    env: { ...process.env, PORT: String(PORT), HOST: 'localhost', NODE_ENV: 'production' }
-  })
-  const browser = await chromium.launch({
-    executablePath: CHROMIUM,
-    args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking']
-  })
-  try {
-    await answering()
-    const page = await (await browser.newContext({ serviceWorkers: 'block', baseURL: `http://localhost:${PORT}` })).newPage()
+export const benchBrowser = (): Promise<object> =>
+  withProduct(async (browser) => {
+    const page = await newPage(browser)
     const script = countScript(page)
     const firstViewMs = await timed(async () => {
       await page.goto('/')
@@ -34,7 +16,7 @@ export async function benchBrowser(): Promise<object> {
     })
     const firstViewScriptKb = await script()
     const demoScriptKb = await scriptOfDemo(browser)
-    const importMs = await importBig(page)
+    const importMs = await importEntries(page, bigCellar(), 'Lot 39')
     await page.addInitScript(watchLongTasks)
     const reloadMs = await timed(async () => {
       await page.goto(`/lots/${LOT}`)
@@ -61,16 +43,11 @@ export async function benchBrowser(): Promise<object> {
       ...season,
       ...(await forecastsInWorker(browser))
     }
-  }
-  finally {
-    await browser.close()
-    server.kill()
-  }
-}
+  })
 
 /** The demo's four ferments in the browser's own worker: the first, which starts it and is compiled on the way, and the rest. */
 async function forecastsInWorker(browser: Browser): Promise<object> {
-  const context = await browser.newContext({ serviceWorkers: 'block', baseURL: `http://localhost:${PORT}` })
+  const context = await browser.newContext({ serviceWorkers: 'block', baseURL: ADDRESS })
   await context.addInitScript(() => {
     const took: number[] = []
     const Real = Worker
@@ -105,20 +82,6 @@ async function forecastsInWorker(browser: Browser): Promise<object> {
   return { forecastInWorkerFirstMs: first, forecastInWorkerMs: rest[1], forecastInWorkerGoalMs: 150 }
 }
 
-async function answering(): Promise<void> {
-  for (let tries = 0; tries < 100; tries++) {
-    if (
-      await fetch(`http://localhost:${PORT}/api/health`).then(
-        (r) => r.ok,
-        () => false
-      )
-    )
-      return
-    await new Promise((done) => setTimeout(done, 100))
-  }
-  throw new Error('the built server did not answer')
-}
-
 /** Gzipped kilobytes of the scripts that a page runs at first; what is only fetched ahead, or runs in a worker, does not count. */
 function countScript(page: Page): () => Promise<number> {
   const sizes: Promise<number>[] = []
@@ -140,7 +103,7 @@ function countScript(page: Page): () => Promise<number> {
 
 /** Script of the first view with the demo laid out, in a browser that never saw it. */
 async function scriptOfDemo(browser: Browser): Promise<number> {
-  const context = await browser.newContext({ serviceWorkers: 'block', baseURL: `http://localhost:${PORT}` })
+  const context = await browser.newContext({ serviceWorkers: 'block', baseURL: ADDRESS })
   const page = await context.newPage()
   const script = countScript(page)
   await page.goto('/?cellar=demo')
@@ -148,43 +111,6 @@ async function scriptOfDemo(browser: Browser): Promise<number> {
   const kb = await script()
   await context.close()
   return kb
-}
-
-type WithTasks = Window & { tasks?: number[] }
-/** What holds the page up for longer than 50 ms, as the browser itself counts it. */
-function watchLongTasks(): void {
-  const tasks: number[] = ((window as WithTasks).tasks = [])
-  new PerformanceObserver((list) => {
-    for (const { duration } of list.getEntries()) tasks.push(duration)
-  }).observe({ type: 'longtask', buffered: true })
-}
-async function longestTask(page: Page): Promise<number> {
-  // Until what is drawn bit by bit stands as well.
-  await page.waitForTimeout(1500)
-  return page.evaluate(() => Math.max(0, ...((window as WithTasks).tasks ?? [])))
-}
-
-async function timed(work: () => Promise<void>): Promise<number> {
-  const start = performance.now()
-  await work()
-  return performance.now() - start
-}
-
-async function importBig(page: Page): Promise<number> {
-  const text = JSON.stringify(toCellarFile('bench', bigCellar(), new Date(0).toISOString()))
-  await page.goto('/stores')
-  await page
-    .getByLabel('Import a cellar file')
-    .setInputFiles({ name: 'big.json', mimeType: 'application/json', buffer: Buffer.from(text) })
-  const take = page.getByRole('button', { name: 'Import' })
-  await take.waitFor()
-  return timed(async () => {
-    await take.click()
-    await page
-      .getByRole('link', { name: /^Lot 39,/ })
-      .first()
-      .waitFor()
-  })
 }
 
 /** From Today to the season: when its first lines are there, and what holds the page up until all of them are. */
@@ -208,24 +134,4 @@ async function seasonDrawn(page: Page): Promise<object> {
       })
   )
   return { seasonLots: lots, seasonFirstLinesMs: firstMs, seasonLongestTaskMs: await longestTask(page), seasonGoalMs: 200 }
-}
-
-/** From the tap on "Log" to the second frame after the ledger shows the line, taken inside the page so that no driver is in it. */
-async function tapToDrawn(page: Page, note: string): Promise<number> {
-  await page.getByRole('textbox', { name: 'Note' }).fill(note)
-  return page.evaluate(
-    (text) =>
-      new Promise<number>((done) => {
-        const button = [...document.querySelectorAll('button')].find((b) => b.textContent?.trim() === 'Log')!
-        const start = performance.now()
-        const watch = new MutationObserver(() => {
-          if (![...document.querySelectorAll('li')].some((li) => li.textContent?.includes(text))) return
-          watch.disconnect()
-          requestAnimationFrame(() => requestAnimationFrame(() => done(performance.now() - start)))
-        })
-        watch.observe(document.body, { childList: true, subtree: true, characterData: true })
-        button.click()
-      }),
-    note
-  )
 }

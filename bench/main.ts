@@ -4,19 +4,21 @@ import { benchFerments } from './ferments'
 import { benchFind } from './find'
 import { benchLaws } from './laws'
 import { benchLedger } from './ledger'
+import { benchLongUse } from './long-use'
 import { benchLoop } from './loop'
 import { benchRacking } from './racking'
 import { benchUsualFerment } from './usual-ferment'
 
 const PARTS: Record<string, () => object | Promise<object>> = {
-  acids: benchAcids,
-  ferments: benchFerments,
-  find: benchFind,
-  ledger: benchLedger,
-  laws: benchLaws,
-  loop: benchLoop,
-  racking: benchRacking,
-  browser: benchBrowser
+  'acids': benchAcids,
+  'ferments': benchFerments,
+  'find': benchFind,
+  'ledger': benchLedger,
+  'laws': benchLaws,
+  'loop': benchLoop,
+  'racking': benchRacking,
+  'browser': benchBrowser,
+  'long-use': benchLongUse
 }
 
 /** Only when it is named: what it prints is pasted into the code. */

@@ -1,28 +1,36 @@
 import type { Draft, Entry, Fact, ReadingQuantity } from '../../core/ledger'
 
-const LOTS = 40
-const EVENTS = 20_000
-const VINTAGES = 3
 const DAY = 86_400_000
+/** Nothing is later than this, so that a browser takes it in: the last wines of five years are then in their first autumn. */
+const UNTIL = Date.UTC(2026, 10, 25)
+/** The year of the first harvest. */
+const FIRST = 2022
 /** The reserve of a year stands in a tank, all else in glass. */
 const TANK = { kind: 'tank', capacityL: 225 } as const
 const RESERVE = 'vessel-years-0'
 const GLASS = { kind: 'demijohn', capacityL: 54 } as const
 
+/** How long, and how much, a household has kept its ledger. */
+export interface Years {
+  lots: number
+  events: number
+  vintages: number
+}
+
 /**
- * Three years at home: 40 lots, a third of them each autumn, and 20,000 entries. A float in every ferment and hands on its cap; then a
- * round a month with pH, TA, free SO₂, sulphite and topping up from the reserve of the same year; racked, bottled and tasted. Each lot
- * stands in a vessel that a lot of the year before came out of.
+ * Years at home; unless told otherwise three with 40 lots, a third of them each autumn, and 20,000 entries.
+ * A float in every ferment and hands on its cap; then a round a month with pH, TA, free SO₂, sulphite and topping up from the
+ * reserve of the same year; racked, bottled and tasted. Each lot stands in a vessel that a lot of the year before came out of.
  */
-export function yearsAtHome(): Entry[] {
+export function yearsAtHome({ lots, events, vintages }: Years = { lots: 40, events: 20_000, vintages: 3 }): Entry[] {
   const drafts: { at: number, draft: Draft<Fact> }[] = []
   const put = (at: number, draft: Draft<Fact>) => drafts.push({ at, draft })
-  const perYear = Math.ceil(LOTS / VINTAGES)
+  const perYear = Math.ceil(lots / vintages)
   for (let v = 0; v < perYear; v++)
-    put(Date.UTC(2023, 7, 1), { type: 'vessel-added', vesselId: `vessel-years-${v}`, name: `No. ${v}`, ...(v === 0 ? TANK : GLASS) })
-  for (let i = 0; i < LOTS; i++) oneLot(put, i, perYear)
+    put(Date.UTC(FIRST, 7, 1), { type: 'vessel-added', vesselId: `vessel-years-${v}`, name: `No. ${v}`, ...(v === 0 ? TANK : GLASS) })
+  for (let i = 0; i < lots; i++) oneLot(put, i, perYear)
   drafts.sort((a, b) => a.at - b.at)
-  return drafts.slice(0, EVENTS).map(({ at, draft }, i) => {
+  return drafts.filter(({ at }) => at < UNTIL).slice(0, events).map(({ at, draft }, i) => {
     const instant = new Date(at).toISOString()
     return { id: `years-${String(i).padStart(6, '0')}`, device: 'bench', at: instant, written: instant, ...draft } as Entry
   })
@@ -31,7 +39,7 @@ export function yearsAtHome(): Entry[] {
 function oneLot(put: (at: number, draft: Draft<Fact>) => void, i: number, perYear: number): void {
   const [lotId, nth] = [`lot-years-${i}`, i % perYear]
   const vesselId = `vessel-years-${nth}`
-  const start = Date.UTC(2023 + Math.floor(i / perYear), 8, 10 + (nth % 14))
+  const start = Date.UTC(FIRST + Math.floor(i / perYear), 8, 10 + (nth % 14))
   /** What tops up all others of its year; the year's first lot. */
   const reserve = `lot-years-${i - nth}`
   const read = (at: number, quantity: ReadingQuantity, value: number) =>
