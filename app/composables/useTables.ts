@@ -1,7 +1,6 @@
 import { type Entry, type EntryOf, restatedValue } from '~~/core/ledger'
 import { ledgerCsv, ledgerLines, readingsCsv } from '~/data/csv'
 import { downloadBytes, downloadText } from '~/data/download'
-import { toCellarFile } from '~/data/to-cellar-file'
 import { dayHere } from '~/wording/days'
 import { sayFact } from '~/wording/sentences'
 
@@ -24,7 +23,7 @@ export function useTables() {
     // What writes tables comes when one is asked for.
     const t = await import('~/data/tables')
     const names = { ...story.names, material: story.names.material }
-    const csv: Record<Table, () => string> = {
+    const csv: Record<Table, () => Promise<string>> = {
       lots: () => t.lotsCsv(cellar.lots),
       readings: () => readingsCsv(entries, story.names, restated),
       additions: () => t.additionsCsv(entries, names),
@@ -42,11 +41,10 @@ export function useTables() {
   const exportLines = async () => downloadText(ledgerLines(await cellar.allEntries()), `ledger-${stamp()}.jsonl`, 'application/jsonl')
   /** For somebody who has no Presk: the cellar's file in it is the same as the plain export, and is read back. */
   async function exportZip(name: string): Promise<void> {
-    const { cellarZip } = await import('~/data/cellar-zip')
     const entries = await cellar.allEntries()
-    const tables = await Promise.all(TABLES.map(async (kind) => [`${kind}.csv`, await written(kind, entries)] as const))
-    const zip = cellarZip(toCellarFile(name, entries, new Date().toISOString()), story.names.lot, Object.fromEntries(tables))
-    downloadBytes(zip, `${name} ${stamp()}`, 'presk.zip', 'application/zip')
+    const tables: Record<string, string> = {}
+    for (const kind of TABLES) tables[`${kind}.csv`] = await written(kind, entries)
+    downloadBytes(await cellar.packed(name, tables), `${name} ${stamp()}`, 'presk.zip', 'application/zip')
   }
   return { exportTable, exportLines, exportZip }
 }

@@ -11,9 +11,9 @@ const demo = demoCellar(new Date('2026-11-23T12:00:00Z'))
 const now = '2026-11-23T12:00:00.000Z'
 
 describe('tables out', () => {
-  it('readings come back from the file as they went in, by an independent reader', () => {
+  it('readings come back from the file as they went in, by an independent reader', async () => {
     const back = Papa.parse<Record<string, string>>(
-      readingsCsv(demo.entries, { lot: () => 'A "quoted", name', instrument: () => '' }, () => undefined),
+      await readingsCsv(demo.entries, { lot: () => 'A "quoted", name', instrument: () => '' }, () => undefined),
       { header: true }
     ).data
     const readings = demo.entries.filter((e) => e.type === 'reading')
@@ -23,9 +23,9 @@ describe('tables out', () => {
   })
   it.each(['=1+1', '+49 170', '-3 °C at night', '@home', 'plain'])(
     'a note that a spreadsheet would run leaves as text and comes back the same: %s',
-    (text) => {
+    async (text) => {
       const note = { ...demo.entries.find((e) => e.type === 'observation')!, text } as (typeof demo.entries)[number]
-      const written = ledgerCsv(
+      const written = await ledgerCsv(
         [note],
         (f) => (f.type === 'observation' ? f.text : ''),
         () => 'Grenache'
@@ -35,10 +35,10 @@ describe('tables out', () => {
       expect(read.ok && read.table.rows[0]!.text).toBe(text)
     }
   )
-  it('the ledger has a row for each fact', () => {
+  it('the ledger has a row for each fact', async () => {
     expect(
       Papa.parse(
-        ledgerCsv(
+        await ledgerCsv(
           demo.entries,
           (f) => f.type,
           () => ''
@@ -105,7 +105,7 @@ it('one lot’s file tells its whole story alone', () => {
   expect(alone.problems).toEqual([])
 })
 
-describe('readings that Presk wrote, Presk reads back', () => {
+describe('readings that Presk wrote, Presk reads back', async () => {
   const cellar = foldCellar(demo.entries)
   // One by refractometer, of which only the kind was said.
   const spoken = {
@@ -122,7 +122,7 @@ describe('readings that Presk wrote, Presk reads back', () => {
   const instruments = new Map([...cellar.instruments.values()].map((i) => [i.name, i.id]))
   const lots = new Map([...cellar.lots.values()].map((l) => [l.name, l.id]))
   const lotOf = (name: string) => (lots.has(name) ? { lotId: lots.get(name)! } : { problem: `No lot is called “${name}”` })
-  const written = readingsCsv(
+  const written = await readingsCsv(
     entries,
     { lot: (id) => cellar.lots.get(id)!.name, instrument: (id) => cellar.instruments.get(id)!.name },
     (r) => restatedValue(cellar.lots.get(r.lotId)!, r)

@@ -2,20 +2,18 @@ import Papa from 'papaparse'
 import { likely } from '~~/core/quantities'
 import { type Draft, type Entry, type EntryOf, type Fact, type ReadingQuantity, standingFacts } from '~~/core/ledger'
 import { readNumber, toCelsius } from '~~/core/units'
+import { csvOf } from './csv-rows'
 
-/** Entries as rows of a table (RFC 4180): what happened, when, to which lot, in the words of the ledger. */
-export function ledgerCsv(entries: readonly Entry[], say: (fact: Fact) => string, lotName: (id: string) => string): string {
-  return Papa.unparse(
-    standingFacts(entries).map(({ fact, struck }) => ({
-      at: fact.at,
-      lot: 'lotId' in fact ? lotName(fact.lotId) : fact.type === 'transfer' ? lotName(fact.to.lotId) : '',
-      type: fact.type,
-      text: say(fact),
-      struck: struck ? 'yes' : '',
-      id: fact.id
-    })),
-    CSV
-  )
+/** Entries as rows of a table: what happened, when, to which lot, in the words of the ledger. */
+export function ledgerCsv(entries: readonly Entry[], say: (fact: Fact) => string, lotName: (id: string) => string): Promise<string> {
+  return csvOf(standingFacts(entries), ({ fact, struck }) => [{
+    at: fact.at,
+    lot: 'lotId' in fact ? lotName(fact.lotId) : fact.type === 'transfer' ? lotName(fact.to.lotId) : '',
+    type: fact.type,
+    text: say(fact),
+    struck: struck ? 'yes' : '',
+    id: fact.id
+  }])
 }
 
 /** Entries as JSON Lines, one a line, in order of writing, corrections with them: nothing is put into words. */
@@ -29,27 +27,24 @@ export function readingsCsv(
   entries: readonly Entry[],
   names: { lot: (id: string) => string, instrument: (id: string) => string },
   restated: (reading: EntryOf<'reading'>) => number | undefined
-): string {
+): Promise<string> {
   const rows = standingFacts(entries)
     .filter((f) => !f.struck)
     .map((f) => f.fact)
     .filter((f): f is EntryOf<'reading'> => f.type === 'reading')
-  return Papa.unparse(
-    rows.map((r) => ({
-      at: r.at,
-      lot: names.lot(r.lotId),
-      quantity: r.quantity,
-      value: r.value,
-      typed: r.typed,
-      restated: restated(r) ?? '',
-      instrument: r.instrumentId ? names.instrument(r.instrumentId) : r.by ? KIND_SAID + r.by : '',
-      sample_celsius: r.sampleC ?? '',
-      calibration_celsius: r.calibrationC ?? '',
-      titration: r.titration ? TITRATION.map((key) => r.titration![key] ?? '').join(' ') : '',
-      id: r.id
-    })),
-    CSV
-  )
+  return csvOf(rows, (r) => [{
+    at: r.at,
+    lot: names.lot(r.lotId),
+    quantity: r.quantity,
+    value: r.value,
+    typed: r.typed,
+    restated: restated(r) ?? '',
+    instrument: r.instrumentId ? names.instrument(r.instrumentId) : r.by ? KIND_SAID + r.by : '',
+    sample_celsius: r.sampleC ?? '',
+    calibration_celsius: r.calibrationC ?? '',
+    titration: r.titration ? TITRATION.map((key) => r.titration![key] ?? '').join(' ') : '',
+    id: r.id
+  }])
 }
 
 /** The name given to an instrument of which only the kind is known. */
@@ -58,8 +53,6 @@ export const KIND_SAID = 'a '
 /** The parts of a titration, in the order of its cell. */
 export const TITRATION = ['sampleMl', 'titrantMl', 'normality', 'stepMl'] as const
 
-/** A cell that a spreadsheet would run as a formula leaves with an apostrophe in front, as text. */
-const CSV = { newline: '\r\n', escapeFormulae: true } as const
 /** What left with an apostrophe comes back without it. */
 const asText = (cell: string): string => (/^'[=+\-@\t\r]/.test(cell) ? cell.slice(1) : cell)
 

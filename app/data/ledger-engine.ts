@@ -27,6 +27,7 @@ import { type CellarName, type CellarStorage, StorageError, type StorageProblem,
 import { newId } from './ids'
 import { MemoryCellar } from './memory-cellar'
 import { type Review, reviewOf } from './review'
+import { toCellarFile } from './to-cellar-file'
 import { holdForLife } from '~/workers/supervised'
 
 /** What cannot be in a draft, by the schemas of the ledger: the field by its name, and why. */
@@ -277,6 +278,13 @@ export class LedgerEngine {
 
   allEntries(): readonly Entry[] {
     return this.history.entries
+  }
+
+  /** All of it in a zip, with these tables by file name: packed where the entries are, so that no page waits for it. */
+  async packed(name: string, tables: Record<string, string>): Promise<Uint8Array> {
+    const { cellarZip } = await import('./cellar-zip')
+    const file = toCellarFile(name, this.history.entries, new Date().toISOString())
+    return cellarZip(file, (id) => this.history.cellar.lots.get(id)?.name ?? '', tables)
   }
 
   writtenAfter(instant: string): Promise<number> {

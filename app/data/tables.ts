@@ -1,8 +1,7 @@
-import Papa from 'papaparse'
 import { type Entry, type LotView, type VesselState, standingFacts } from '~~/core/ledger'
+import { csvOf } from './csv-rows'
 
-/** Tables for a spreadsheet, one a kind, with the unit in each heading; RFC 4180. A cell that would run as a formula leaves as text. */
-const CSV = { newline: '\r\n', escapeFormulae: true } as const
+// Tables for a spreadsheet, one a kind, with the unit in each heading.
 const rounded = (value: number | undefined): number | '' => (value === undefined ? '' : Number(value.toPrecision(5)))
 interface Names {
   lot: (id: string) => string
@@ -11,8 +10,8 @@ interface Names {
 }
 
 /** A row a lot: what it is, and its figures as they are now. */
-export const lotsCsv = (lots: readonly LotView[]): string =>
-  Papa.unparse(lots.map((l) => ({
+export const lotsCsv = (lots: readonly LotView[]): Promise<string> =>
+  csvOf(lots, (l) => [{
     lot: l.name,
     style: l.style,
     from: l.stream,
@@ -30,11 +29,11 @@ export const lotsCsv = (lots: readonly LotView[]): string =>
     'cost': rounded(l.paid.money || undefined),
     'last rating (of 10)': l.tastings.at(-1)?.rating ?? '',
     id: l.id
-  })), CSV)
+  }])
 
 /** A row for each thing that went in. */
-export const additionsCsv = (entries: readonly Entry[], names: Names): string =>
-  Papa.unparse(standingFacts(entries).flatMap(({ fact, struck }) =>
+export const additionsCsv = (entries: readonly Entry[], names: Names): Promise<string> =>
+  csvOf(standingFacts(entries), ({ fact, struck }) =>
     struck || (fact.type !== 'addition' && fact.type !== 'inoculation')
       ? []
       : [{
@@ -46,11 +45,11 @@ export const additionsCsv = (entries: readonly Entry[], names: Names): string =>
           planned: fact.type === 'addition' ? (fact.planned ?? '') : '',
           purpose: fact.type === 'addition' ? (fact.purpose ?? '') : '',
           id: fact.id
-        }]), CSV)
+        }])
 
 /** A row for each move of wine: racking, pressing, topping up, blending. */
-export const movesCsv = (entries: readonly Entry[], names: Names): string =>
-  Papa.unparse(standingFacts(entries).flatMap(({ fact, struck }) =>
+export const movesCsv = (entries: readonly Entry[], names: Names): Promise<string> =>
+  csvOf(standingFacts(entries), ({ fact, struck }) =>
     struck || fact.type !== 'transfer'
       ? []
       : [{
@@ -64,11 +63,11 @@ export const movesCsv = (entries: readonly Entry[], names: Names): string =>
           'arrived (L)': fact.inL,
           air: fact.air ?? '',
           id: fact.id
-        }]), CSV)
+        }])
 
 /** A row for each bottling, and each bottle that was taken. */
-export const bottlesCsv = (entries: readonly Entry[], names: Names): string =>
-  Papa.unparse(standingFacts(entries).flatMap(({ fact, struck }) => {
+export const bottlesCsv = (entries: readonly Entry[], names: Names): Promise<string> =>
+  csvOf(standingFacts(entries), ({ fact, struck }) => {
     if (struck) return []
     if (fact.type === 'bottling')
       return fact.bottles.map((b) => ({
@@ -81,15 +80,15 @@ export const bottlesCsv = (entries: readonly Entry[], names: Names): string =>
           id: fact.id
         }]
       : []
-  }), CSV)
+  })
 
 /** A row a vessel. */
-export const vesselsCsv = (vessels: Iterable<VesselState>, lotName: (id: string) => string): string =>
-  Papa.unparse([...vessels].map((v) => ({
+export const vesselsCsv = (vessels: Iterable<VesselState>, lotName: (id: string) => string): Promise<string> =>
+  csvOf([...vessels], (v) => [{
     'vessel': v.name,
     'kind': v.kind,
     'capacity (L)': v.capacityL,
     'lot': v.lotId ? lotName(v.lotId) : '',
     'holds (L)': rounded(v.litres),
     'id': v.id
-  })), CSV)
+  }])

@@ -253,6 +253,8 @@ export const useCellarStore = defineStore('cellar', () => {
   const stopTaking = async () => (await theEngine()).stopTaking()
   /** All entries, for a file: they live with the engine. */
   const allEntries = async (): Promise<readonly Entry[]> => (await theEngine()).allEntries()
+  /** All of it in a zip, with tables by file name. */
+  const packed = async (name: string, tables: Record<string, string>) => (await theEngine()).packed(name, tables)
   /** Entries that the last export does not hold. */
   const writtenAfter = async (instant: string): Promise<number> => (await theEngine()).writtenAfter(instant)
   const meta = {
@@ -291,6 +293,7 @@ export const useCellarStore = defineStore('cellar', () => {
     takeReviewed,
     stopTaking,
     allEntries,
+    packed,
     writtenAfter,
     meta
   }
