@@ -52,6 +52,9 @@ const ofSitting = computed(() =>
     tasks.filter(({ finding }) => finding.urgency !== 'wait' && sittingOf(finding) === sitting.value).map((said) => ({ lot, said }))
   )
 )
+const weighs = computed(() =>
+  floor.items.value.some(({ tasks }) => tasks.some(({ finding }) => finding.urgency !== 'wait' && finding.amounts?.length))
+)
 const recent = computed(() => story.latest(5))
 /** What waits or rests is said in words, as a task without a number. */
 const restOf = (item: (typeof waiting.value)[number]) => item.tasks[0] ?? { words: item.next.words }
@@ -108,7 +111,10 @@ useHead({ title: 'Today · Presk' })
           </template>
           <HouseTasks />
           <LazyShortageNote class="mt-5" />
-          <UButton to="/lots/new" variant="outline" size="lg" icon="i-lucide-plus" class="mt-5">Start a lot</UButton>
+          <div class="flex flex-wrap gap-3 mt-5">
+            <UButton to="/lots/new" variant="outline" size="lg" icon="i-lucide-plus">Start a lot</UButton>
+            <UButton v-if="weighs" to="/round/weighing" variant="outline" size="lg" icon="i-lucide-scale">Weighing list</UButton>
+          </div>
         </div>
       </section>
       <aside aria-label="Recent entries">

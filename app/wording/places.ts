@@ -12,6 +12,7 @@ export const PLACES: readonly Place[] = [
   { words: ['today'], label: 'Today', to: '/' },
   { words: ['round', 'go round'], label: 'Round', to: '/round' },
   { words: ['round sheet', 'sheet'], label: 'Round sheet', to: '/round/sheet' },
+  { words: ['weighing list', 'weigh', 'to weigh'], label: 'Weighing list', to: '/round/weighing' },
   { words: ['curves', 'compare'], label: 'Compare ferments', to: '/lots/curves' },
   { words: ['forecasts', 'score'], label: 'How good the forecasts were', to: '/lots/score' },
   { words: ['cellar', 'vessels'], label: 'Cellar', to: '/cellar' },

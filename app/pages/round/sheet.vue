@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { expectedAt } from '~~/core/stages'
 import { usualWork } from '~/composables/useRound'
-import { sayFullDay, sayWhen } from '~/wording/days'
+import { dayHere, sayFullDay, sayWhen } from '~/wording/days'
 
 /** A sheet for the wall of the cellar: one row a vessel, to be filled with a pencil. Prints on A5 or A4. */
 const tour = useRound()
@@ -19,7 +19,23 @@ const rows = computed(() =>
     cap: usualWork(lot).includes('punch-down')
   }))
 )
-const today = computed(() => sayFullDay(now.value))
+/** What is being typed is no day yet. */
+const head = computed(() => {
+  const isDay = which.value === 'read' && !Number.isNaN(Date.parse(day.value))
+  return sayFullDay(isDay ? `${day.value}T12:00:00.000Z` : now.value)
+})
+/** As it was read on a day, for the folder: in the address. */
+const route = useRoute()
+const router = useRouter()
+const which = computed<'blank' | 'read'>({
+  get: () => (route.query.day ? 'read' : 'blank'),
+  set: (as) => void router.replace({ query: as === 'read' ? { day: dayHere(now.value) } : {} })
+})
+const WAYS = [{ value: 'blank', label: 'To fill in' }, { value: 'read', label: 'As it was read' }] as const
+const day = computed({
+  get: () => String(route.query.day ?? ''),
+  set: (asked: string) => void (asked && router.replace({ query: { day: asked } }))
+})
 const heads = computed(() => ['Vessel', 'Last', 'Expected', 'Time', 'Gravity', f.temperatureUnit.value, 'Cap', 'Smell, note'])
 const print = () => window.print()
 useHead({ title: 'Round sheet · Presk' })
@@ -34,13 +50,18 @@ useHead({ title: 'Round sheet · Presk' })
       <NuxtLink to="/round/filled" class="textlink">Enter a filled sheet</NuxtLink>
       <NuxtLink to="/round" class="textlink">Back to the round</NuxtLink>
     </div>
-    <h1>Round of {{ today }}</h1>
-    <p v-if="!rows.length" class="soft">Nothing is fermenting.</p>
-    <div v-else class="roll" tabindex="0" role="region" aria-label="The sheet">
+    <div class="ways noprint">
+      <OneOfRow v-model="which" label="The sheet" :items="WAYS" />
+      <DayField v-if="which === 'read'" v-model="day" label="Day" />
+    </div>
+    <h1>Round of {{ head }}</h1>
+    <RoundAsRead v-if="which === 'read'" :day="day" />
+    <p v-else-if="!rows.length" class="soft">Nothing is fermenting.</p>
+    <div v-else class="ruled" tabindex="0" role="region" aria-label="The sheet">
       <table>
         <thead>
           <tr>
-            <th v-for="head in heads" :key="head">{{ head }}</th>
+            <th v-for="column in heads" :key="column">{{ column }}</th>
           </tr>
         </thead>
         <tbody>
@@ -76,20 +97,6 @@ useHead({ title: 'Round sheet · Presk' })
 .paper > * {
   min-width: 0;
 }
-table {
-  width: 100%;
-  border-collapse: collapse;
-}
-th,
-td {
-  border: 1.5px solid var(--line-strong);
-  padding: 8px;
-  text-align: left;
-  vertical-align: top;
-}
-thead th {
-  font-size: 0.85rem;
-}
 .blank {
   height: 54px;
   min-width: 46px;
@@ -97,17 +104,11 @@ thead th {
 .wide {
   min-width: 84px;
 }
-@media (max-width: 700px) {
-  .roll {
-    overflow-x: auto;
-  }
-}
 @media print {
   h1 {
     font-size: 1.2rem;
   }
-  th,
-  td {
+  .ruled :is(th, td) {
     padding: 4px;
     font-size: 0.8rem;
   }

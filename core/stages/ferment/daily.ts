@@ -57,6 +57,7 @@ export function daily(lot: LotView, cellar: CellarView, now: string): Task[] {
       key: `feed:${part}`,
       part,
       gifts,
+      amounts: gifts.map(({ nutrient, grams }) => ({ material: nutrient, amount: grams, unit: 'g' as const })),
       hoursLeft: Math.max(0, -hoursSince(from, now)),
       // The dose follows the reading: what is due to be read is read first.
       urgency: now < from ? 'wait' : now > due && hours < READ_AGAIN_H ? 'now' : 'soon',
