@@ -1,3 +1,4 @@
+import type { CameraProblem } from '~/data/air'
 import type { Likelihood } from '~~/core/quantities'
 import type { LedgerProblem, ReadingQuantity } from '~~/core/ledger'
 import type { QuantityKind, QuantityProblem, Unit } from '~~/core/units'
@@ -70,6 +71,14 @@ export function sayStorageProblem(error: StorageError): string {
     case 'other':
       return `Presk could not ${error.operation}. Nothing stored was lost. Try again, and export the cellar if it happens twice.`
   }
+}
+
+/** Why a camera shows nothing. */
+export const CAMERA_PROBLEM: Record<CameraProblem, string> = {
+  'insecure': 'Browsers allow the camera only on a secure page (https), or on this machine itself. Carry a file instead.',
+  'not-allowed': 'Presk may not use the camera. Allow it for this page in your browser’s settings, then try again.',
+  'none': 'This device has no camera that the browser can use. Carry a file instead.',
+  'other': 'The camera did not start. Another program may be using it. Close that, and try again.'
 }
 
 export function sayFileProblem(problem: FileProblem): string {

@@ -1,4 +1,5 @@
 import type { LedgerEngine } from '~/data/ledger-engine'
+import type { Codes } from './codes.worker'
 import type { Finding } from './find.worker'
 import type { Forecaster } from './forecast.worker'
 import type { Practice } from './practice.worker'
@@ -36,4 +37,8 @@ export const finding = new Supervised<Finding>(
 export const practising = new Supervised<Practice>(
   'practice cellar',
   () => new Worker(new URL('./practice.worker.ts', import.meta.url), { type: 'module', name: 'practice' })
+)
+export const codeReader = new Supervised<Codes>(
+  'code reader',
+  () => new Worker(new URL('./codes.worker.ts', import.meta.url), { type: 'module', name: 'codes' })
 )

@@ -14,8 +14,9 @@ const cellarName = useCellarName()
 const message = useMessage()
 const problem = ref<string>()
 const found = shallowRef<Reviewed>()
-/** Doubtful entries that the person wants all the same. */
+/** What is doubtful and wanted all the same, by what is said of it. */
 const wanted = ref<string[]>([])
+const review = useTemplateRef<HTMLElement>('review')
 
 async function exportAll() {
   downloadCellar(cellarName.value, await cellar.allEntries())
@@ -92,19 +93,29 @@ async function read(chosen: File) {
   }
   found.value = read.reviewed
   wanted.value = []
+  // It may have come from a folder or by codes, further down the page.
+  await nextTick()
+  review.value?.scrollIntoView({ block: 'nearest' })
 }
 
-const doubts = computed(() => found.value?.review.doubts.filter((d) => d.code !== 'differs') ?? [])
+/** Entries of which the same is said are one line, and one answer. */
+const doubts = computed(() => {
+  const said = new Map<string, string[]>()
+  for (const doubt of found.value?.review.doubts ?? []) {
+    if (doubt.code !== 'differs') said.set(sayDoubt(doubt), [...(said.get(sayDoubt(doubt)) ?? []), doubt.entryId])
+  }
+  return [...said].map(([words, ids]) => ({ value: words, label: ids.length > 1 ? `${words} (${ids.length} entries)` : words, ids }))
+})
 const differing = computed(() => found.value?.review.doubts.filter((d) => d.code === 'differs').length ?? 0)
-const incoming = computed(() => (found.value?.review.freshCount ?? 0) - doubts.value.length + wanted.value.length)
+const left = computed(() => doubts.value.flatMap(({ value, ids }) => (wanted.value.includes(value) ? [] : ids)))
+const incoming = computed(() => (found.value?.review.freshCount ?? 0) - left.value.length)
 /** So many of the entries are stored by now, percent, while a file is taken in. */
 const stored = ref<number>()
 async function takeIn() {
   if (!found.value || stored.value !== undefined) return
   stored.value = 0
-  const left = doubts.value.map((d) => d.entryId).filter((id) => !wanted.value.includes(id))
   const written = await cellar
-    .takeReviewed(left, (done, of) => (stored.value = of > 0 ? Math.floor((done / of) * 100) : 100))
+    .takeReviewed(left.value, (done, of) => (stored.value = of > 0 ? Math.floor((done / of) * 100) : 100))
     .finally(() => (stored.value = undefined))
   if (!written) return
   settings.change({ asked: true, ...(!settings.values.cellarName && cellar.which === 'own' && { cellarName: found.value.name }) })
@@ -148,7 +159,7 @@ async function takeIn() {
         @chosen="read"
       />
       <p v-if="problem" class="message" role="alert">{{ problem }}</p>
-      <div v-if="found" class="sheet found" role="status">
+      <div v-if="found" ref="review" class="sheet found" role="status">
         <p>
           <b>{{ found.name || found.fileName }}</b
           >, exported {{ sayLongDay(found.exportedAt) }},
@@ -169,7 +180,7 @@ async function takeIn() {
           v-if="doubts.length"
           v-model="wanted"
           legend="These would change or contradict your entries. They are not imported unless you tick them"
-          :items="doubts.map((d) => ({ value: d.entryId, label: sayDoubt(d) }))"
+          :items="doubts"
           :ui="{ fieldset: 'flex-col' }"
         />
         <div v-if="stored !== undefined" class="grid gap-2">
@@ -183,6 +194,7 @@ async function takeIn() {
       </div>
     </div>
     <FolderKept @restore="read" />
+    <OverTheAir @read="read" />
     <TableImport v-if="cellar.lots.length" />
     <CellarsHeld />
     <h2>The demo</h2>
