@@ -1,6 +1,11 @@
-import { bin, ensureDeps, summary } from './lib.mjs'
+import { bin, build, ensureChromium, ensureDeps, summary } from './lib.mjs'
 
-// Far more of what `npm test` tries a little of: odd histories, clocks and files. DEEP=200 takes an hour; a found case prints its seed.
+// Far more of what `npm test` tries a little of: odd histories, clocks and files, and a sample of them through the browser on all pages.
+// DEEP=200 takes hours; a found case prints its seed.
 ensureDeps()
-bin('deep', 'vitest', ['run', 'tests/fuzz'], { DEEP: process.env.DEEP ?? '40' })
+const DEEP = process.env.DEEP ?? '40'
+const CHROMIUM_PATH = ensureChromium()
+await build()
+bin('deep', 'vitest', ['run', 'tests/fuzz'], { DEEP })
+bin('deep, in the browser', 'playwright', ['test', 'odd-cellars'], { DEEP, CHROMIUM_PATH })
 summary()

@@ -32,8 +32,21 @@ const series = computed(() =>
     ...(s.data && { data: s.data.map((point) => (typeof point === 'object' ? { ...point } : point)) })
   }))
 )
+/** Years that an axis of days may hold: beyond that the library counts for minutes, and a clock was set wrong. */
+const MOST_YEARS = 15
+const YEAR_MS = 365.25 * 86_400_000
+const years = computed(() => {
+  const { xaxis } = props.options
+  if (xaxis?.type !== 'datetime') return 0
+  const drawn = props.series.flatMap((s) => ('data' in s && Array.isArray(s.data) ? s.data.map((p: { x?: number }) => p.x) : []))
+  const at = [xaxis.min, xaxis.max, ...drawn].filter((x) => typeof x === 'number' && Number.isFinite(x)) as number[]
+  return (at.reduce((most, x) => Math.max(most, x), -Infinity) - at.reduce((least, x) => Math.min(least, x), Infinity)) / YEAR_MS
+})
 </script>
 
 <template>
-  <Chart :type="type ?? 'line'" :height="height" :options="options" :series="series" aria-hidden="true" />
+  <p v-if="years > MOST_YEARS" class="soft">
+    The dates of this chart are {{ Math.round(years) }} years apart. Check the clock of this device, and the dates of the entries.
+  </p>
+  <Chart v-else :type="type ?? 'line'" :height="height" :options="options" :series="series" aria-hidden="true" />
 </template>
