@@ -125,7 +125,7 @@ async function leaveDemo() {
       />
     </header>
     <div v-if="cellar.isDemo" class="demo">
-      <span>The Larkrise cellar: <b>a demo with made-up wines.</b></span>
+      <span><span class="owner">The Larkrise cellar: a </span><b>demo with made-up wines.</b></span>
       <UButton variant="link" class="p-0 min-h-0" @click="leaveDemo">Go to my own cellar</UButton>
     </div>
     <div v-else-if="cellar.which !== 'own' && !cellar.isPractice" class="demo">
@@ -229,6 +229,23 @@ async function leaveDemo() {
   flex-wrap: wrap;
   gap: 4px 16px;
   font-size: 0.95rem;
+}
+/* One line on a phone. */
+@media (max-width: 560px) {
+  .owner {
+    display: none;
+  }
+  .demo b::first-letter {
+    text-transform: uppercase;
+  }
+  .demo b {
+    display: inline-block;
+  }
+  .demo {
+    padding-block: 2px;
+    column-gap: 10px;
+    font-size: 0.9rem;
+  }
 }
 .trouble {
   background: var(--stop-wash);

@@ -152,6 +152,9 @@ aside {
 }
 /* On a phone the tasks come first, and what can be done together after them. */
 @media (max-width: 560px) {
+  .heading {
+    margin-bottom: 2px;
+  }
   .today {
     display: flex;
     flex-direction: column;

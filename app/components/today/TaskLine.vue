@@ -69,8 +69,10 @@ const minutes = computed(() => (task.value && !decides.value ? task.value.findin
         @click="asked = true"
       />
     </span>
-    <p v-if="alert" class="alert">
-      <UIcon name="i-lucide-circle-alert" /> <b :title="alert.said.words.reason">{{ alert.said.words.title }}</b>
+    <p v-if="alert" class="alert" :class="{ brief: compact }">
+      <NuxtLink :to="`/lots/${lot.id}`" :title="alert.said.words.reason" class="wrong">
+        <UIcon name="i-lucide-circle-alert" /> {{ alert.said.words.title }}
+      </NuxtLink>
       <button
         v-if="alert.said.finding.logs?.length && alert.said.words.did"
         type="button"
@@ -136,6 +138,15 @@ h2 {
   gap: 0 12px;
   color: var(--stop);
 }
+.wrong {
+  display: inline-flex;
+  align-items: center;
+  gap: 8px;
+  font-weight: 700;
+}
+.wrong:hover {
+  text-decoration: underline;
+}
 .acts {
   display: flex;
   flex-wrap: wrap;
@@ -150,7 +161,13 @@ h2 {
 @media (max-width: 560px) {
   .task {
     grid-template-columns: 30px minmax(0, 1fr);
-    gap: 2px 10px;
+    gap: 1px 10px;
+    padding: 4px 0;
+  }
+  h2 {
+    font-size: 1.05rem;
+    line-height: 1.15;
+    margin-bottom: 2px;
   }
   .acts {
     grid-column: 2;
@@ -164,10 +181,15 @@ h2 {
   .one {
     display: none;
   }
-  .alert .textlink {
+  .alert .textlink,
+  .wrong {
     display: inline-flex;
     align-items: center;
-    min-height: 40px;
+    min-height: 36px;
+  }
+  /* The lot's page begins with it, and with what can be done. */
+  .brief .textlink {
+    display: none;
   }
 }
 </style>
