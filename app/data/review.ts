@@ -1,4 +1,4 @@
-import type { Entry, History } from '~~/core/ledger'
+import type { Draft, Entry, EntryOf, Fact, History } from '~~/core/ledger'
 import { mergeEntries } from './cellar-file'
 
 /** Something in a file that would change or contradict what is here. */
@@ -11,7 +11,20 @@ export type Doubt =
   /** It speaks of a lot that is neither here nor in the file. */
   | { code: 'unknown-lot', entryId: string, lotId: string }
   /** It corrects or strikes an entry of here. */
-  | { code: 'corrects', entryId: string, targetId: string }
+  | { code: 'corrects', entryId: string, targetId: string, change: Competing }
+
+/** What a correction would make of an entry that is here. */
+export interface Competing {
+  /** As it reads here now. */
+  here: Fact
+  struckHere: boolean
+  /** As it would read; null where it is struck. */
+  becomes: Fact | null
+  /** It was corrected here as well, at that instant: the later of both stands. */
+  ownAt?: string
+  /** It comes to stand, also where it is the later of two. */
+  stands: boolean
+}
 
 export interface Review {
   fresh: Entry[]
@@ -27,7 +40,7 @@ export interface Review {
  */
 export function reviewOf(history: History, incoming: readonly Entry[]): Review {
   const { fresh, present, conflicts } = mergeEntries(history.entries, incoming)
-  const here = new Set(history.entries.map((e) => e.id))
+  const here = new Map(history.facts.map((f) => [f.original.id, f]))
   const { starts, vessels } = history.cellar
   const started = new Set([...starts.keys(), ...fresh.flatMap((e) => (e.type === 'lot-started' ? [e.lotId] : []))])
   const doubts: Doubt[] = conflicts.map((entryId) => ({ code: 'differs', entryId }))
@@ -36,7 +49,8 @@ export function reviewOf(history: History, incoming: readonly Entry[]): Review {
     else if (e.type === 'vessel-added' && vessels.has(e.vesselId))
       doubts.push({ code: 'second-vessel', entryId: e.id, vesselId: e.vesselId, name: e.name })
     else if (e.type === 'correction') {
-      if (here.has(e.targetId)) doubts.push({ code: 'corrects', entryId: e.id, targetId: e.targetId })
+      const target = here.get(e.targetId)
+      if (target) doubts.push({ code: 'corrects', entryId: e.id, targetId: e.targetId, change: changeBy(e, target) })
     }
     else {
       const lotId =
@@ -55,4 +69,31 @@ export function reviewOf(history: History, incoming: readonly Entry[]): Review {
     lots: new Set(incoming.flatMap((e) => (e.type === 'lot-started' ? [e.lotId] : []))).size,
     doubts
   }
+}
+
+function changeBy(correction: EntryOf<'correction'>, { fact, struck, corrections }: History['facts'][number]): Competing {
+  const own = corrections.at(-1)
+  return {
+    here: fact,
+    struckHere: struck,
+    becomes: correction.replacement,
+    ...(own && { ownAt: own.written }),
+    stands: !own || own.written < correction.written || (own.written === correction.written && own.id < correction.id)
+  }
+}
+
+/**
+ * What takes an import back, as one action: what came is struck, and what it corrected reads as before.
+ * @param written what was taken in, @param doubts of its review
+ */
+export function undoOf(written: readonly Entry[], doubts: readonly Doubt[]): Draft[] {
+  const changes = new Map(doubts.flatMap((d) => (d.code === 'corrects' ? [[d.entryId, d] as const] : [])))
+  return written.flatMap((e): Draft[] => {
+    if (e.type !== 'correction') return [{ type: 'correction', targetId: e.id, reason: 'Import undone', replacement: null }]
+    const known = changes.get(e.id)
+    // What it corrected came with it, and is struck with it.
+    if (!known) return []
+    const { here, struckHere } = known.change
+    return [{ type: 'correction', targetId: e.targetId, reason: 'Import undone', replacement: struckHere ? null : here }]
+  })
 }

@@ -1,11 +1,11 @@
 import type { CameraProblem } from '~/data/air'
 import type { Likelihood } from '~~/core/quantities'
-import type { LedgerProblem, ReadingQuantity } from '~~/core/ledger'
+import type { Fact, LedgerProblem, ReadingQuantity } from '~~/core/ledger'
 import type { QuantityKind, QuantityProblem, Unit } from '~~/core/units'
 import type { StorageError } from '~/data/cellar-storage'
 import type { FileProblem } from '~/data/cellar-file'
 import type { Issue } from '~/data/ledger-engine'
-import type { Doubt } from '~/data/review'
+import type { Competing, Doubt } from '~/data/review'
 import { sayLongDay } from './days'
 import { QUANTITY, QUANTITY_UNIT } from './terms'
 
@@ -158,7 +158,8 @@ export const sayIssue = ({ reason }: Issue): string =>
   `It ${reason}${/[.!?]$/.test(reason) ? '' : '.'}`
 
 /** Something in a file that would change or contradict what is here. */
-export function sayDoubt(doubt: Doubt): string {
+/** @param say a fact as a sentence, with its day */
+export function sayDoubt(doubt: Doubt, say: (fact: Fact) => string): string {
   switch (doubt.code) {
     case 'differs':
       return 'An entry already here with different contents'
@@ -169,6 +170,15 @@ export function sayDoubt(doubt: Doubt): string {
     case 'unknown-lot':
       return 'An entry of a lot that is neither here nor in the file'
     case 'corrects':
-      return 'A correction of an entry already here'
+      return sayChange(doubt.change, say)
   }
+}
+
+function sayChange({ here, struckHere, becomes, ownAt, stands }: Competing, say: (fact: Fact) => string): string {
+  const was = `“${say(here)}”${struckHere ? ' (deleted here)' : ''}`
+  const what = becomes === null ? `Deletes ${was}.` : `Changes ${was} to “${say(becomes)}”.`
+  if (ownAt === undefined) return what
+  return stands
+    ? `${what} You corrected this entry too, on ${sayLongDay(ownAt)}; theirs is later and replaces yours.`
+    : `${what} You corrected this entry later, on ${sayLongDay(ownAt)}: yours stays.`
 }

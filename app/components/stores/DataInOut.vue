@@ -5,6 +5,7 @@ import { LARGEST_FILE_BYTES } from '~/data/limits'
 import { chosenCellar } from '~/data/chosen-file'
 import { downloadCellar, fileNameOf } from '~/data/download'
 import { sayLongDay } from '~/wording/days'
+import { undoOf } from '~/data/review'
 import { toCellarFile } from '~/data/to-cellar-file'
 import { sayDoubt, sayFileProblem } from '~/wording/problems'
 
@@ -12,6 +13,9 @@ const cellar = useCellarStore()
 const settings = useSettingsStore()
 const cellarName = useCellarName()
 const message = useMessage()
+const story = useStory()
+/** More than this is a cellar of its own, and leaves as one. */
+const MOST_UNDONE = 2000
 const problem = ref<string>()
 const found = shallowRef<Reviewed>()
 /** What is doubtful and wanted all the same, by what is said of it. */
@@ -102,7 +106,9 @@ async function read(chosen: File) {
 const doubts = computed(() => {
   const said = new Map<string, string[]>()
   for (const doubt of found.value?.review.doubts ?? []) {
-    if (doubt.code !== 'differs') said.set(sayDoubt(doubt), [...(said.get(sayDoubt(doubt)) ?? []), doubt.entryId])
+    if (doubt.code === 'differs') continue
+    const words = sayDoubt(doubt, (fact) => `${sayLongDay(fact.at)}: ${story.said(fact).replace(/\.$/, '')}`)
+    said.set(words, [...(said.get(words) ?? []), doubt.entryId])
   }
   return [...said].map(([words, ids]) => ({ value: words, label: ids.length > 1 ? `${words} (${ids.length} entries)` : words, ids }))
 })
@@ -119,7 +125,13 @@ async function takeIn() {
     .finally(() => (stored.value = undefined))
   if (!written) return
   settings.change({ asked: true, ...(!settings.values.cellarName && cellar.which === 'own' && { cellarName: found.value.name }) })
-  message({ title: `${counted(written.length, 'entry', 'entries')} imported`, color: 'primary' })
+  const undo = written.length <= MOST_UNDONE ? undoOf(written, found.value.review.doubts) : []
+  message({
+    title: `${counted(written.length, 'entry', 'entries')} imported`,
+    color: 'primary',
+    orientation: 'horizontal',
+    ...(undo.length > 0 && { actions: [{ label: 'Undo', size: 'md', variant: 'outline', onClick: () => void cellar.log(undo) }] })
+  })
   found.value = undefined
 }
 </script>
