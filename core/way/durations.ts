@@ -16,7 +16,7 @@ export const wayKindOf = (lot: Pick<LotView, 'stream' | 'style'>): WayKind => (l
  */
 export const SPANS = {
   pitched: { fresh: [0.8, 1.1, 1.4], frozen: [1.5, 3, 6], juice: [0.1, 0.6, 1.1], kit: [0, 0.3, 0.6], blend: [0, 1, 3], test: [0, 1, 2] },
-  dry: { red: [8.5, 12, 23], rose: [10, 14, 20.5], white: [11, 15, 25] },
+  dry: { red: [8.5, 12, 23], rose: [10, 14, 20.3], white: [11, 15, 25] },
   pressed: { 'early': [-6, -3, -1], 'at-dryness': [-2.5, -2, -1], 'extended': [12, 20, 40] },
   'off-lees': [0.5, 2, 3.5],
   // Counted from the bacteria, or from when they are due.
