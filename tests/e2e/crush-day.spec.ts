@@ -179,6 +179,9 @@ test('a shortage shows up when a fourth lot is expected, before its crush day', 
   await choose(page, 'What', 'Yeast')
   await box(page, 'How much').fill('46')
   await button(page, 'Add').click()
+  const yeast = () => page.getByRole('button', { name: /^Yeast/ })
+  // Written before the page is left.
+  await expect(yeast()).toBeVisible()
   const expectFruit = async (name: string, kg: string) => {
     await page.goto('/crush')
     await button(page, 'Expect another delivery').click()
@@ -187,7 +190,6 @@ test('a shortage shows up when a fourth lot is expected, before its crush day', 
     await button(page, 'Save').click()
     await expect(page.getByRole('link', { name: `${name} is here` })).toBeVisible()
   }
-  const yeast = () => page.getByRole('button', { name: /^Yeast/ })
   // 0.65 L of juice a kilogram at 0.25 g/L: 80 kg want 13 g.
   for (const name of ['Tempranillo', 'Grenache', 'Graciano']) await expectFruit(name, '80')
   await page.goto('/stores/supplies')
