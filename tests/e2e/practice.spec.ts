@@ -80,6 +80,8 @@ test('a season that cannot be is said, and one that is under way is asked about'
   await openDemo(page, '/practice?scenario=no-such&seed=-4')
   await expect(page.getByRole('button', { name: 'Play it' })).toBeHidden()
   await page.getByRole('button', { name: 'Start A first kit' }).click()
+  // It leads to the season's Today when it is laid out.
+  await expect(page).toHaveURL((url) => url.pathname === '/')
   await expect(page.getByRole('region', { name: 'Practice' })).toContainText('A first kit')
   await goWithin(page, '/practice')
   await page.getByRole('button', { name: 'Start Ripe grapes, high pH' }).click()
