@@ -12,6 +12,7 @@ export interface DayLine {
   rest: string[]
 }
 
+/** What is logged within it is one look. Ours. */
 const TOGETHER_MS = 15 * 60_000
 const ON_A_ROUND: ReadonlySet<Fact['type']> = new Set<Fact['type']>(['reading', 'operation', 'observation', 'addition', 'inoculation'])
 

@@ -6,8 +6,9 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { type Draft, type Entry, foldCellar } from '~~/core/ledger'
 import { lastWritten, rawRows, strikeRaw } from './rescue'
 import { CellarDb } from './cellar-db'
-import { FIRST_LOOK, type FirstLook, markOf } from './first-look'
-import { type Change, LedgerEngine, type Opened } from './ledger-engine'
+import { FIRST_LOOK, type FirstLook, FirstLooks, markOf } from './first-look'
+import { LedgerEngine } from './ledger-engine'
+import type { Change, Opened } from './told'
 import { wildCellar } from '../../tests/fuzz/wild-cellar'
 
 const NOW = '2026-11-29T12:00:00.000Z'
@@ -132,8 +133,9 @@ describe('the engine of the ledger', () => {
   })
 
   describe('the first look of a large cellar', () => {
-    const eager = { worthFacts: 0, quietMs: 0 }
-    const settled = () => new Promise((done) => setTimeout(done, 5))
+    const eager = () => new FirstLooks({ worthFacts: 0, quietMs: 0 })
+    /** Keeps none. */
+    const never = () => new FirstLooks({ worthFacts: Infinity, quietMs: 0 })
     const rawMeta = async () => {
       const db = new CellarDb('own')
       const look = (await db.getMeta(FIRST_LOOK)) as FirstLook
@@ -144,16 +146,17 @@ describe('the engine of the ledger', () => {
       await fc.assert(
         fc.asyncProperty(wildCellar(20), async (entries) => {
           Dexie.dependencies.indexedDB = new IDBFactory()
-          const engine = new LedgerEngine(eager)
+          const looks = eager()
+          const engine = new LedgerEngine(looks)
           await engine.open('own')
           await engine.replaceAll(entries)
           await engine.commit([{ type: 'observation', lotId: 'lot-wild-0', what: 'note', text: 'still here' }], 'test')
-          await settled()
-          const again = new LedgerEngine(eager)
+          await looks.stored
+          const again = new LedgerEngine(eager())
           const told = await again.open('own')
           expect(again.isFirstLook).toBe(true)
           await again.whenLoaded()
-          const cold = new LedgerEngine({ worthFacts: Infinity, quietMs: 0 })
+          const cold = new LedgerEngine(never())
           await (await rawMeta()).db.setMeta(FIRST_LOOK, undefined)
           const read = await cold.open('own')
           expect(cold.isFirstLook).toBe(false)
@@ -166,15 +169,16 @@ describe('the engine of the ledger', () => {
     })
 
     it('is not believed for other entries or another build, and is put right where it is wrong', async () => {
-      const engine = new LedgerEngine(eager)
+      const looks = eager()
+      const engine = new LedgerEngine(looks)
       await engine.open('own')
       await engine.commit([start, read('sg', 1.09)], 'test')
-      await settled()
+      await looks.stored
       const { db, look } = await rawMeta()
       const opensWith = async (changed: Partial<FirstLook>) => {
         await db.setMeta(FIRST_LOOK, { ...look, ...changed })
         const heard: Change[] = []
-        const opening = new LedgerEngine({ worthFacts: Infinity, quietMs: 0 })
+        const opening = new LedgerEngine(never())
         const { change } = await opening.open('own', (news) => heard.push(news))
         const believed = opening.isFirstLook
         await opening.whenLoaded()
@@ -185,7 +189,8 @@ describe('the engine of the ledger', () => {
       expect(await opensWith({})).toEqual({ believed: true, name: 'Starter', heard: [] })
       expect(await opensWith({ opened: wrong })).toEqual({ believed: true, name: 'Another', heard: ['Starter'] })
       expect(await opensWith({ opened: wrong, code: 'another build' })).toMatchObject({ believed: false, name: 'Starter' })
-      expect(await opensWith({ opened: wrong, mark: markOf(1, 0) })).toMatchObject({ believed: false, name: 'Starter' })
+      const ofOthers = markOf({ rows: 1, lastWrittenMs: 0 })
+      expect(await opensWith({ opened: wrong, mark: ofOthers })).toMatchObject({ believed: false, name: 'Starter' })
     })
   })
 })

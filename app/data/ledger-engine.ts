@@ -1,65 +1,32 @@
 import {
-  type CellarState,
   type Draft,
   type Entry,
   type Fact,
   type History,
   type LedgerProblem,
   type LotState,
-  type LotUpkeep,
   type Restatement,
   type StandingFact,
   type VesselState,
   extend,
   historyOf,
   propose,
-  restatedBy,
-  upkeepOf
+  restatedBy
 } from '~~/core/ledger'
-import { entrySchema } from '~~/core/ledger/schema'
-import { correctionOf } from '~~/core/stages'
-import type { TargetResult } from '~~/core/must'
 import { CellarDb } from './cellar-db'
 import { clockMs, clockNow, holdClock } from './clock'
 import { type FileProblem, parseCellarFile } from './cellar-file'
-import { FIRST_LOOK, type FirstLook, WORTH_FACTS, codeName, markOf, newsBetween, withChange } from './first-look'
-import { type CellarName, type CellarStorage, StorageError, type StorageProblem, type Storing } from './cellar-storage'
+import { type CellarName, type CellarStorage, StorageError, type Storing } from './cellar-storage'
+import { type Issue, issuesOf } from './draft-issues'
+import { type FirstLook, FirstLooks, newsBetween, withChange } from './first-look'
 import { newId } from './ids'
+import { inTime } from './in-time'
 import { MemoryCellar } from './memory-cellar'
 import { type Review, reviewOf } from './review'
 import { toCellarFile } from './to-cellar-file'
+import { type Change, type Opened, type Trouble, changeBetween } from './told'
 import { holdForLife } from '~/workers/supervised'
 
-/** What cannot be in a draft, by the schemas of the ledger: the field by its name, and why. */
-export interface Issue {
-  draft: number
-  field: string
-  reason: string
-}
-/** What went wrong with the storage, in a form that crosses from worker to page. */
-export interface Trouble {
-  operation: string
-  problem: StorageProblem
-}
-
-/** What a page is told after a change: only what differs from what it has. */
-export interface Change {
-  /** Lots that are new or changed, and what the finder would do with those that are musts. */
-  lots: LotState[]
-  corrections: [string, TargetResult | undefined][]
-  /** What the wines among them say of their sulphite, on the day of that instant. */
-  upkeep: { now: string, of: [string, LotUpkeep | undefined][] }
-  gone: string[]
-  rest: Omit<CellarState, 'lots'>
-  /** New or changed, in their latest version. */
-  facts: StandingFact[]
-}
-export interface Opened {
-  change: Change
-  damaged: number
-  trouble?: Trouble
-  factCount: number
-}
 export type Committed =
   /** `restored`: the browser had cleared the cellar meanwhile, and all of it was written again. */
   | { outcome: 'written', written: Entry[], change: Change, restored?: true }
@@ -84,10 +51,6 @@ type Listener = (change: Change) => void
 type Whole = Awaited<ReturnType<CellarStorage['all']>>
 /** So many facts cross to the page at once, so that none of them holds it up. */
 const CHUNK = 1500
-/** A storage that has not answered by then is taken for one that stores nothing, ms. */
-const PATIENCE_MS = 8000
-/** What a large cellar opens with next time is stored once nothing was written for so long, ms. */
-const QUIET_MS = 4000
 
 /**
  * The ledger with all that is heavy about it: reading, checking, folding, restating, merging. It runs in a worker, and nothing of
@@ -107,10 +70,8 @@ export class LedgerEngine {
   /** While the ledger is read behind what the page was shown at once. */
   private firstLook: FirstLook | undefined
   private loaded: Promise<void> = Promise.resolve()
-  private quiet: ReturnType<typeof setTimeout> | undefined
 
-  /** @param look from so many facts on a first look is kept, and how long it has to be quiet before, ms */
-  constructor(private readonly look = { worthFacts: WORTH_FACTS, quietMs: QUIET_MS }) {}
+  constructor(private readonly firstLooks = new FirstLooks()) {}
 
   /** @param onElsewhere hears of what another tab wrote, @param onHeld that another tab has to be closed first */
   async open(name: CellarName, onElsewhere?: Listener, onHeld?: () => void): Promise<Opened> {
@@ -121,10 +82,11 @@ export class LedgerEngine {
     if (this.channel) this.channel.onmessage = (message) => void this.takeFromOtherTab(message.data)
     const db = new CellarDb(name)
     this.db = db
-    clearTimeout(this.quiet)
+    this.firstLooks.drop()
     this.firstLook = undefined
+    this.loaded = Promise.resolve()
     try {
-      const reading: Promise<FirstLook | Whole> = firstLookOf(db).then(async (look) => look ?? db.all())
+      const reading: Promise<FirstLook | Whole> = this.firstLooks.of(db).then(async (look) => look ?? db.all())
       const read = await inTime(reading, 'read the cellar').catch((error: unknown) => {
         // An older tab holds it: this goes on by itself once that one is closed.
         if (!db.held) throw error
@@ -160,13 +122,13 @@ export class LedgerEngine {
       // Another cellar was opened meanwhile.
       if (this.db !== db) return
       const fresh = this.opened(entries, damaged)
-      const news = newsBetween(look.opened.change, fresh.change)
+      const news = newsBetween(look, { ...fresh, newest: this.newest(0) })
       if (news) this.listener?.(news)
     }
     catch (error) {
       if (this.db !== db) return
       // The worker ends of it: the page notices, starts another, and that one says what is wrong with the storage.
-      await db.setMeta(FIRST_LOOK, undefined).catch(() => {})
+      await this.firstLooks.forget(db)
       setTimeout(() => {
         throw error
       })
@@ -314,18 +276,13 @@ export class LedgerEngine {
     return this.told
   }
 
-  /** For the next opening, once it is quiet: a change more is taken into what was told, and nothing is worked out anew. */
+  /** A change more is taken into what was told, and nothing is worked out anew. */
   private keepFirstLook(more?: Change): void {
     if (this.told && more) this.told = withChange(this.told, more, this.history.facts.length)
-    clearTimeout(this.quiet)
-    const [db, opened] = [this.db, this.told]
-    if (!db || !opened || opened.trouble || this.history.facts.length < this.look.worthFacts) return
-    this.quiet = setTimeout(() => {
-      const mark = markOf(this.history.entries.length + this.damaged, this.lastStamp)
-      const look: FirstLook = { mark, code: codeName(), opened, newest: this.newest(0) }
-      // Nothing depends on it: where there is no room for it the ledger is read as ever.
-      if (this.db === db) db.setMeta(FIRST_LOOK, look).catch(() => {})
-    }, this.look.quietMs)
+    if (this.db && this.told)
+      this.firstLooks.keep(this.db, this.told, () => ({
+        rows: this.history.entries.length + this.damaged, lastWrittenMs: this.lastStamp, newest: this.newest(0)
+      }))
   }
 
   private stamped(drafts: readonly Draft[], device: string): Entry[] {
@@ -381,71 +338,5 @@ export class LedgerEngine {
     const told = changeBetween(before, this.history, news)
     this.keepFirstLook(told)
     this.listener?.(told)
-  }
-}
-
-/** What the cellar was last told as, where that is of the same entries and the same code. */
-async function firstLookOf(db: CellarStorage): Promise<FirstLook | undefined> {
-  const look = (await db.getMeta(FIRST_LOOK)) as FirstLook | undefined
-  if (look?.code !== codeName()) return undefined
-  const { rows, lastWrittenMs } = await db.extent()
-  return look.mark === markOf(rows, lastWrittenMs) ? look : undefined
-}
-
-/** What differs between two histories, of which the second has some entries more. */
-function changeBetween(before: History, after: History, more: readonly Entry[]): Change {
-  const lots = [...after.cellar.lots.values()].filter((lot) => before.cellar.lots.get(lot.id) !== lot)
-  const ids = new Set(more.map((e) => (e.type === 'correction' ? e.targetId : e.id)))
-  const now = clockNow()
-  const { lots: _lots, ...rest } = after.cellar
-  return {
-    lots: lots.map(plainLot),
-    corrections: lots.map((lot) => [lot.id, whatCan(() => correctionOf(lot))]),
-    upkeep: { now, of: lots.map((lot) => [lot.id, whatCan(() => upkeepOf(lot, now))]) },
-    gone: [...before.cellar.lots.keys()].filter((id) => !after.cellar.lots.has(id)),
-    rest,
-    facts: ids.size === 0 ? [] : after.facts.filter((f) => ids.has(f.original.id))
-  }
-}
-
-/** The composition is worked out when it is asked for; what crosses to a page is plain. What cannot be worked out is not known. */
-function plainLot(lot: LotState): LotState {
-  const { acids, ...rest } = lot
-  if (!acids) return lot
-  const composition = whatCan(() => acids.composition)
-  return composition ? { ...rest, acids: { ...acids, composition } } : rest
-}
-
-/** What is derived never stops what is stored: the stages say what of a lot cannot be told. */
-function whatCan<T>(work: () => T): T | undefined {
-  try {
-    return work()
-  }
-  catch {
-    return undefined
-  }
-}
-
-function issuesOf(entry: Entry, draft: number): Issue[] {
-  const parsed = entrySchema.safeParse(entry)
-  return parsed.success
-    ? []
-    : parsed.error.issues.map((issue) => ({
-        draft,
-        field: issue.path.filter((step) => step !== 'replacement').join('.'),
-        reason: issue.message
-      }))
-}
-
-async function inTime<T>(work: Promise<T>, operation: string): Promise<T> {
-  let timer: ReturnType<typeof setTimeout> | undefined
-  const late = new Promise<never>((_, fail) => {
-    timer = setTimeout(() => fail(new StorageError(operation, 'blocked', new Error('no answer'))), PATIENCE_MS)
-  })
-  try {
-    return await Promise.race([work, late])
-  }
-  finally {
-    clearTimeout(timer)
   }
 }

@@ -40,7 +40,7 @@ const years = computed(() => {
   if (xaxis?.type !== 'datetime') return 0
   const drawn = props.series.flatMap((s) => ('data' in s && Array.isArray(s.data) ? s.data.map((p: { x?: number }) => p.x) : []))
   const at = [xaxis.min, xaxis.max, ...drawn].filter((x) => typeof x === 'number' && Number.isFinite(x)) as number[]
-  return (at.reduce((most, x) => Math.max(most, x), -Infinity) - at.reduce((least, x) => Math.min(least, x), Infinity)) / YEAR_MS
+  return (Math.max(...at) - Math.min(...at)) / YEAR_MS
 })
 </script>
 

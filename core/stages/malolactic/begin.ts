@@ -77,7 +77,7 @@ export function begin(lot: LotView, cellar: CellarView, now: string): Says {
     code: 'malolactic-wanted',
     key: `malolactic-wanted:${obstacle ?? 'late'}`,
     because: obstacle ?? 'late',
-    ...(found && { score: found.score, ...(found.limiting && { limiting: found.limiting }) }),
+    ...howWell(found),
     urgency: 'soon',
     task: true,
     lotId: lot.id,
@@ -95,12 +95,15 @@ export function begin(lot: LotView, cellar: CellarView, now: string): Says {
   }
 }
 
+/** How well it would go, as far as that is known. */
+const howWell = (found: ReturnType<typeof conditionsOf>) =>
+  found && { score: found.score, ...(found.limiting && { limiting: found.limiting }) }
+
 export function start(lot: LotView, cellar: CellarView): Says {
-  const found = conditionsOf(lot, cellar.cards)
   return {
     code: 'start-malolactic',
     key: 'start-malolactic',
-    ...(found && { score: found.score, ...(found.limiting && { limiting: found.limiting }) }),
+    ...howWell(conditionsOf(lot, cellar.cards)),
     urgency: 'soon',
     task: true,
     lotId: lot.id,
