@@ -43,7 +43,7 @@ export function useAirShow() {
   }
   function end() {
     pause()
-    codes.value = undefined
+    codes.value = problem.value = undefined
   }
   const picture = computed(() =>
     codes.value && `data:image/svg+xml;base64,${btoa(renderSVG(codes.value[at.value]!, { ecc: 'L', border: 4 }))}`

@@ -22,7 +22,7 @@ export interface Competing {
   becomes: Fact | null
   /** It was corrected here as well, at that instant: the later of both stands. */
   ownAt?: string
-  /** It comes to stand, also where it is the later of two. */
+  /** It is the one that counts: there is no other, or it is the later of two. */
   stands: boolean
 }
 

@@ -67,7 +67,7 @@ export function sayStorageProblem(error: StorageError): string {
       return 'Part of Presk stopped working and was started again. Check the last entry in the history: what you typed is still in its '
         + 'form, and may not have been saved.'
     case 'stopped':
-      return 'You stopped it, and nothing was saved.'
+      return 'You stopped this, and nothing was saved.'
     case 'other':
       return `Presk could not ${error.operation}. Nothing stored was lost. Try again, and export the cellar if it happens twice.`
   }
@@ -75,9 +75,9 @@ export function sayStorageProblem(error: StorageError): string {
 
 /** Why a camera shows nothing. */
 export const CAMERA_PROBLEM: Record<CameraProblem, string> = {
-  'insecure': 'Browsers allow the camera only on a secure page (https), or on this machine itself. Carry a file instead.',
+  'insecure': 'Browsers allow the camera only on a secure page (https), or on this computer itself. Copy a file across instead.',
   'not-allowed': 'Presk may not use the camera. Allow it for this page in your browser’s settings, then try again.',
-  'none': 'This device has no camera that the browser can use. Carry a file instead.',
+  'none': 'This device has no camera that the browser can use. Copy a file across instead.',
   'other': 'The camera did not start. Another program may be using it. Close that, and try again.'
 }
 

@@ -46,7 +46,7 @@ const years = computed(() => {
 
 <template>
   <p v-if="years > MOST_YEARS" class="soft">
-    The dates of this chart are {{ Math.round(years) }} years apart. Check the clock of this device, and the dates of the entries.
+    The dates in this chart are {{ Math.round(years) }} years apart. Check this device’s clock and the dates of your entries.
   </p>
   <Chart v-else :type="type ?? 'line'" :height="height" :options="options" :series="series" aria-hidden="true" />
 </template>

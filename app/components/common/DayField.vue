@@ -6,11 +6,20 @@ defineProps<{ label: string, name?: string, hint?: string, error?: string | unde
 const day = defineModel<string>({ required: true })
 
 const date = computed({
-  get: () => (/^\d{4}-\d{2}-\d{2}$/.test(day.value) ? parseDate(day.value) : undefined),
+  get: () => dayOf(day.value),
   set: (value) => {
     day.value = value?.toString() ?? ''
   }
 })
+/** An address may hold a day that no calendar has. */
+function dayOf(text: string) {
+  try {
+    return text ? parseDate(text) : undefined
+  }
+  catch {
+    return undefined
+  }
+}
 </script>
 
 <template>

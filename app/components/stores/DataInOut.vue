@@ -197,7 +197,7 @@ async function takeIn() {
         />
         <div v-if="stored !== undefined" class="grid gap-2">
           <UProgress :model-value="stored" :get-value-label="() => `${stored} % stored`" />
-          <UButton class="justify-self-start" size="lg" variant="outline" @click="cellar.stopTaking()">Stop, and import nothing</UButton>
+          <UButton class="justify-self-start" size="lg" variant="outline" @click="cellar.stopTaking()">Stop and import nothing</UButton>
         </div>
         <div v-else class="row">
           <UButton size="lg" :disabled="incoming === 0" @click="takeIn">Import</UButton

@@ -10,14 +10,18 @@ const { days, codes, at, sent, problem: unsent, picture, isActive } = show
 const video = ref<HTMLVideoElement | null>(null)
 const camera = useAirRead(video, (text) => emit('read', new File([text], 'Entries read from codes', { type: 'application/json' })))
 const { reading, have, of, damaged, problem } = camera
+function read() {
+  show.end()
+  void camera.start()
+}
 </script>
 
 <template>
   <section class="grid gap-3" aria-label="From screen to screen">
     <h3>From screen to screen</h3>
     <p class="soft">
-      Without a network or a file: one device shows what you logged lately as a run of codes, the other reads them with its camera. You see
-      what is new before anything is imported.
+      No network or file needed: one device shows your recent entries as a series of QR codes, and the other reads them with its camera. You
+      see what is new before anything is imported.
     </p>
     <div v-if="codes" class="grid gap-3">
       <!-- Dark dots on white in both themes, so that a camera finds them. -->
@@ -28,7 +32,7 @@ const { reading, have, of, damaged, problem } = camera
           {{ counted(sent.pictures, 'entry', 'entries') }} with a picture {{ sent.pictures === 1 ? 'is' : 'are' }} too large for this:
           export the cellar to carry {{ sent.pictures === 1 ? 'it' : 'them' }}.
         </template>
-        Hold the other camera so that the whole code is in its picture.
+        Point the other device’s camera at it, with the whole code in view.
       </p>
       <div class="flex flex-wrap gap-3">
         <template v-if="codes.length > 1">
@@ -44,8 +48,8 @@ const { reading, have, of, damaged, problem } = camera
     <div v-else-if="reading" class="grid gap-3">
       <video ref="video" class="seen" muted playsinline aria-label="What the camera sees" />
       <p role="status">
-        {{ of ? `${have} of ${counted(of, 'code')} read.` : 'Point the camera at the code. It has to be in the picture as a whole.' }}
-        {{ damaged ? 'The codes did not fit together. Presk is reading them again.' : '' }}
+        {{ of ? `${have} of ${counted(of, 'code')} read.` : 'Point the camera at the codes. Keep the whole code in view.' }}
+        {{ damaged ? 'The codes did not match each other. Presk is reading them again.' : '' }}
       </p>
       <UProgress v-if="of" :model-value="have" :max="of" aria-label="Codes read" />
       <UButton class="justify-self-start" size="lg" variant="outline" @click="camera.end()">Stop</UButton>
@@ -54,11 +58,12 @@ const { reading, have, of, damaged, problem } = camera
       <OneOfRow v-model="days" label="What to show" :items="SPANS" />
       <div class="flex flex-wrap gap-3">
         <UButton size="lg" variant="outline" icon="i-lucide-qr-code" @click="show.show()">Show codes</UButton>
-        <UButton size="lg" variant="outline" icon="i-lucide-camera" @click="camera.start()">Read codes</UButton>
+        <UButton size="lg" variant="outline" icon="i-lucide-camera" @click="read">Read codes</UButton>
       </div>
-      <p v-if="unsent === 'nothing'" role="status">Nothing was logged in that time.</p>
+      <p v-if="unsent === 'nothing'" role="status">You logged nothing in that time.</p>
       <p v-if="unsent === 'too-much'" class="message" role="alert">
-        {{ counted(sent.entries, 'entry', 'entries') }} are too many for codes. Choose fewer days, or export the cellar and take the file.
+        {{ counted(sent.entries, 'entry', 'entries') }} are too many for QR codes. Choose fewer days, or export the cellar
+        and copy the file across.
       </p>
       <p v-if="problem" class="message" role="alert">{{ CAMERA_PROBLEM[problem] }}</p>
     </template>

@@ -19,11 +19,8 @@ const rows = computed(() =>
     cap: usualWork(lot).includes('punch-down')
   }))
 )
-/** What is being typed is no day yet. */
-const head = computed(() => {
-  const isDay = which.value === 'read' && !Number.isNaN(Date.parse(day.value))
-  return sayFullDay(isDay ? `${day.value}T12:00:00.000Z` : now.value)
-})
+const isDay = computed(() => /^\d{4}-\d{2}-\d{2}$/.test(day.value) && !Number.isNaN(Date.parse(day.value)))
+const head = computed(() => sayFullDay(which.value === 'read' && isDay.value ? `${day.value}T12:00:00.000Z` : now.value))
 /** As it was read on a day, for the folder: in the address. */
 const route = useRoute()
 const router = useRouter()
@@ -31,7 +28,7 @@ const which = computed<'blank' | 'read'>({
   get: () => (route.query.day ? 'read' : 'blank'),
   set: (as) => void router.replace({ query: as === 'read' ? { day: dayHere(now.value) } : {} })
 })
-const WAYS = [{ value: 'blank', label: 'To fill in' }, { value: 'read', label: 'As it was read' }] as const
+const WAYS = [{ value: 'blank', label: 'Blank' }, { value: 'read', label: 'As read' }] as const
 const day = computed({
   get: () => String(route.query.day ?? ''),
   set: (asked: string) => void (asked && router.replace({ query: { day: asked } }))
@@ -52,10 +49,10 @@ useHead({ title: 'Round sheet · Presk' })
     </div>
     <div class="ways noprint">
       <OneOfRow v-model="which" label="The sheet" :items="WAYS" />
-      <DayField v-if="which === 'read'" v-model="day" label="Day" />
+      <DayField v-if="which === 'read'" v-model="day" label="Day" :error="isDay ? undefined : 'There is no such day. Choose another.'" />
     </div>
-    <h1>Round of {{ head }}</h1>
-    <RoundAsRead v-if="which === 'read'" :day="day" />
+    <h1>{{ which === 'read' && !isDay ? 'Round sheet' : `Round of ${head}` }}</h1>
+    <template v-if="which === 'read'"><RoundAsRead v-if="isDay" :day="day" /></template>
     <p v-else-if="!rows.length" class="soft">Nothing is fermenting.</p>
     <div v-else class="ruled" tabindex="0" role="region" aria-label="The sheet">
       <table>

@@ -14,8 +14,8 @@ const list = computed(() =>
 )
 const wordsOf = (lotId: string, key: string) =>
   floor.items.value.find(({ lot }) => lot.id === lotId)?.tasks.find((said) => said.finding.key === key)?.words.title
-const vesselsOf = (lot: WeighingLine['lot']) =>
-  [...lot.contents.keys()].map((id) => cellar.state.vessels.get(id)?.name).filter(Boolean).join(', ')
+const vesselOf = (id: string) => cellar.state.vessels.get(id)?.name ?? 'another vessel'
+const vesselsOf = (lot: WeighingLine['lot']) => [...lot.contents.keys()].map(vesselOf).join(', ')
 const amountOf = ({ material, amount, unit }: Pick<WeighingLine, 'material' | 'amount' | 'unit'>) =>
   unit === 'g' ? f.words(weigh(material, amount).shown) : `${Number(amount.toPrecision(3))} ${unit}`
 /** Without a scale that tells: spoons, or a measure of stock. */
@@ -31,18 +31,23 @@ useHead({ title: 'Weighing list · Presk' })
 <template>
   <div class="grid gap-4 [&>*]:min-w-0">
     <PrintHead back="/" label="Today" @print="print" />
-    <h1>To weigh on {{ sayFullDay(now) }}</h1>
-    <p v-if="!list.lines.length && !list.open.length">Nothing has to be weighed today.</p>
+    <h1>Weighing list, {{ sayFullDay(now) }}</h1>
+    <p v-if="!list.lines.length && !list.open.length">There is nothing to weigh today.</p>
     <div v-if="list.lines.length" class="ruled" tabindex="0" role="region" aria-label="The list">
       <table>
         <thead>
-          <tr><th>Lot</th><th>What</th><th>Weigh</th><th>Or</th><th>For</th><th>Went in</th></tr>
+          <tr><th>Lot</th><th>What</th><th>Weigh</th><th>Without a scale</th><th>For</th><th>Went in</th></tr>
         </thead>
         <tbody>
           <tr v-for="line in list.lines" :key="line.lot.id + line.task.key + line.material">
             <th scope="row">{{ line.lot.name }}<span class="soft small block">{{ vesselsOf(line.lot) }}</span></th>
             <td>{{ materials.title(line.material) }}</td>
-            <td class="figure">{{ amountOf(line) }}</td>
+            <td>
+              <span class="figure">{{ amountOf(line) }}</span>
+              <span v-for="share in line.shares" :key="share.vesselId" class="block small">
+                {{ vesselOf(share.vesselId) }}: {{ amountOf({ ...line, amount: share.amount }) }}
+              </span>
+            </td>
             <td class="or">{{ insteadOf(line) }}</td>
             <td>{{ wordsOf(line.lot.id, line.task.key) }}</td>
             <td class="blank" />
@@ -50,7 +55,7 @@ useHead({ title: 'Weighing list · Presk' })
         </tbody>
         <tfoot>
           <tr v-for="sum in list.sums" :key="sum.material + sum.unit">
-            <th scope="row">In all</th>
+            <th scope="row">Total</th>
             <td>{{ materials.title(sum.material) }}</td>
             <td class="figure">{{ amountOf(sum) }}</td>
             <td colspan="3" />
@@ -67,8 +72,8 @@ useHead({ title: 'Weighing list · Presk' })
       </ul>
     </section>
     <p class="small soft">
-      Write down what really went in and log that. Measure the wine again before a dose that is more than a day old: it follows from the
-      last readings. Keep sulphite away from your face, and the packet’s limits go first.
+      Write down what really went in, and log it. These amounts come from your latest readings: if the list is more than a day old, measure
+      again first. Keep sulphite away from your face. Never exceed the limits on the packet.
     </p>
   </div>
 </template>

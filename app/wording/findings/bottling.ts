@@ -58,7 +58,8 @@ export const BOTTLING: WordsFor<BottlingSays> = {
       : open > 0
         ? `Not yet: ${counted(open, 'condition')} still open. Presk asks for each in time.`
         : beyondHelp
-          ? `Everything that can be settled is settled. ${sayCondition(beyondHelp)} You confirm that when you bottle it. Drink it young.`
+          ? `There is nothing more to do before bottling. ${sayCondition(beyondHelp)} You confirm that when you bottle it. `
+            + 'Drink it young.'
           : `It meets all conditions and has rested for ${counted(Math.max(1, Math.round(monthsIn)), 'month')}.`,
     action: 'Plan the bottling'
   }),
