@@ -36,7 +36,7 @@ useHead({ title: 'Weighing list · Presk' })
     <div v-if="list.lines.length" class="ruled" tabindex="0" role="region" aria-label="The list">
       <table>
         <thead>
-          <tr><th>Lot</th><th>What</th><th>Weigh</th><th>Without a scale</th><th>For</th><th>Went in</th></tr>
+          <tr><th>Lot</th><th>What</th><th>Weigh</th><th class="wide">Without a scale</th><th class="wide">For</th><th class="wide">Went in</th></tr>
         </thead>
         <tbody>
           <tr v-for="line in list.lines" :key="line.lot.id + line.task.key + line.material">
@@ -47,10 +47,11 @@ useHead({ title: 'Weighing list · Presk' })
               <span v-for="share in line.shares" :key="share.vesselId" class="block small">
                 {{ vesselOf(share.vesselId) }}: {{ amountOf({ ...line, amount: share.amount }) }}
               </span>
+              <span class="narrow small">{{ insteadOf(line) }}</span>
             </td>
-            <td class="or">{{ insteadOf(line) }}</td>
-            <td>{{ wordsOf(line.lot.id, line.task.key) }}</td>
-            <td class="blank" />
+            <td class="or wide">{{ insteadOf(line) }}</td>
+            <td class="wide">{{ wordsOf(line.lot.id, line.task.key) }}</td>
+            <td class="blank wide" />
           </tr>
         </tbody>
         <tfoot>
@@ -58,7 +59,7 @@ useHead({ title: 'Weighing list · Presk' })
             <th scope="row">Total</th>
             <td>{{ materials.title(sum.material) }}</td>
             <td class="figure">{{ amountOf(sum) }}</td>
-            <td colspan="3" />
+            <td class="wide" colspan="3" />
           </tr>
         </tfoot>
       </table>
@@ -88,5 +89,17 @@ useHead({ title: 'Weighing list · Presk' })
 }
 .blank {
   min-width: 90px;
+}
+.narrow {
+  display: none;
+}
+/* At the scale with a phone: what to weigh, and nothing to scroll. On paper all of it. */
+@media screen and (max-width: 560px) {
+  .wide {
+    display: none;
+  }
+  .narrow {
+    display: block;
+  }
 }
 </style>
