@@ -18,7 +18,7 @@ export default defineAppConfig({
       },
       defaultVariants: { size: 'md' }
     },
-    toaster: { slots: { viewport: 'mt-(--messages-from)' } },
+    toaster: { slots: { viewport: 'mt-(--messages-from) mb-(--messages-above)' } },
     toast: {
       slots: { root: 'rounded-(--radius-control) bg-(--sheet) ring-[1.5px] ring-(--line-strong)', title: 'text-base font-semibold' }
     },

@@ -94,7 +94,7 @@ async function submit() {
       <SelectField v-model="readWith" label="Instrument" :items="instruments" />
       <QuantityField v-if="!byRefractometer" label="Sample temperature, if taken out" :field="sampleC" />
     </div>
-    <footer>
+    <footer class="foot-bar">
       <UButton
         variant="ghost"
         color="neutral"
@@ -105,7 +105,7 @@ async function submit() {
         @click="emit('back')"
       />
       <UButton variant="ghost" color="neutral" size="xl" @click="emit('pass')">Skip</UButton>
-      <UButton type="submit" size="xl" class="go">{{ last ? 'Log and finish' : 'Log, and on' }}</UButton>
+      <UButton type="submit" size="xl" class="go">{{ last ? 'Log and finish' : 'Log and next' }}</UButton>
     </footer>
   </form>
 </template>

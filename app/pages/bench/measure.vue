@@ -32,7 +32,7 @@ useHead({ title: 'Measure · Presk' })
     </div>
     <MeasureInputs :bench="bench" />
     <MeasureResults :bench="bench" :lot="lot" />
-    <div class="go">
+    <div class="go foot-bar">
       <UButton v-if="lot" type="submit" size="xl" :loading="saving" class="max-w-full">
         <span class="truncate">Log for {{ lot.name }}</span>
       </UButton>
@@ -65,11 +65,16 @@ useHead({ title: 'Measure · Presk' })
   }
   .go {
     position: sticky;
-    bottom: 64px;
+    bottom: 0;
     padding: 12px 0;
     /* Solid, as what scrolls under it is read through it otherwise. */
     background: var(--ground);
     border-top: 1.5px solid var(--line);
+  }
+}
+@media (max-width: 760px) {
+  .go {
+    bottom: 64px;
   }
 }
 </style>
