@@ -24,10 +24,11 @@ const ROOMS = [
   ['findings'],
   ['stages'],
   ['supplies', 'labels', 'way', 'score', 'compare'],
+  ['benches'],
   ['quick']
 ]
 const ORDER = 'Imports in core/ run one way: units ← quantities ← materials ← chemistry ← ledger ← drafts ← findings ← stages '
-  + '← supplies, labels and way ← the quick line.'
+  + '← supplies, labels and way ← benches ← the quick line.'
 const above = folders => ({ regex: `^(\\.\\./)+(${folders.join('|')})($|/)`, message: ORDER })
 const roomRules = ROOMS.map((rooms, i) => ({
   name: `presk/room-${rooms.join('-')}`,

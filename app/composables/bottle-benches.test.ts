@@ -4,8 +4,9 @@ import type { Draft, Fact } from '~~/core/ledger'
 import { type House, daysAgo, dryWine, house, onPage, read, vessel } from './fixtures/house'
 
 const { useBottlingDay } = await import('./useBottlingDay')
-const { useSparkling } = await import('./useSparkling')
-const { useSweetening } = await import('./useSweetening')
+const { useBench } = await import('./useBench')
+const { sparklingForm } = await import('~/benches/sparkling')
+const { sweeteningForm } = await import('~/benches/sweetening')
 const { useTrial } = await import('./useTrial')
 
 /** Two wines ready for their bottles, and a hundred bottles of one size in store. */
@@ -103,50 +104,51 @@ describe('bottling day', () => {
 describe('sparkling on purpose', () => {
   it('no sugar for a bottle made for still wine; in one that holds it, about 4 g for each bar and litre', async () => {
     const cellar = await house(CELLAR)
-    const bench = onPage(() => useSparkling(lotOf(cellar)))
-    expect([bench.fields.volume.value, bench.fields.residual.value, bench.tested.value]).toEqual([24, 1, true])
-    expect(bench.told.value!.allowed).toBe(false)
-    bench.bottle.value = 'sparkling-bottle-750'
-    bench.fields.warmest.text = '20'
-    expect(bench.told.value!.allowed).toBe(true)
+    const bench = onPage(() => useBench(sparklingForm, lotOf(cellar)))
+    expect([bench.field('volume').value, bench.field('residual').value, bench.choices.tested]).toEqual([24, 1, true])
+    bench.choices.bottle = 'bottle-750'
+    expect(bench.answer.value.sugar!.allowed).toBe(false)
+    bench.choices.bottle = 'sparkling-bottle-750'
+    bench.field('warmest').text = '20'
+    expect(bench.answer.value.sugar!.allowed).toBe(true)
     // 4 g of sugar in a litre make a bar at 10 °C: common practice. Five bar, less what sugar and gas are there.
-    const each = bench.told.value!.grams / 24
+    const each = bench.answer.value.sugar!.grams / 24
     expect(each).toBeGreaterThan(14)
     expect(each).toBeLessThan(24)
   })
   it('its sugar goes into the wine that is planned to sparkle from then on', async () => {
     const cellar = await house(CELLAR)
-    const bench = onPage(() => useSparkling(lotOf(cellar)))
-    bench.bottle.value = 'sparkling-bottle-750'
-    bench.fields.warmest.text = '20'
-    bench.knows.value = true
+    const bench = onPage(() => useBench(sparklingForm, lotOf(cellar)))
+    bench.choices.bottle = 'sparkling-bottle-750'
+    bench.field('warmest').text = '20'
+    bench.gate!.knows.value = true
     expect(await bench.log()).toBe(false)
-    bench.actual.text = '430'
+    bench.field('actual').text = '430'
     expect(await bench.log()).toBe(true)
     const wine = cellar.lotOf('lot-albarino')!
     expect([wine.plan.sparkling, wine.added.get('sugar')!.actual]).toEqual([true, 430])
   })
   it('without a sugar test its gravity tells the sugar, and says that it was not tested', async () => {
     const cellar = await house([...vessel('glass-of-25', 25), ...dryWine('lot-albarino', 24, 'glass-of-25', { style: 'white' })])
-    const bench = onPage(() => useSparkling(lotOf(cellar)))
-    expect(bench.tested.value).toBe(false)
-    expect(bench.fields.residual.value).toBeLessThan(6)
+    const bench = onPage(() => useBench(sparklingForm, lotOf(cellar)))
+    expect(bench.choices.tested).toBe(false)
+    expect(bench.field('residual').value).toBeLessThan(6)
   })
 })
 
 describe('a sweet wine that stays so', () => {
   it('its sugar is for the litres there are, and brings its own room; sorbate by strength and pH goes in with it', async () => {
     const cellar = await house(CELLAR)
-    const bench = onPage(() => useSweetening(lotOf(cellar)))
-    bench.fields.chosen.text = '20'
+    const bench = onPage(() => useBench(sweeteningForm, lotOf(cellar)))
+    bench.field('chosen').text = '20'
     // 20 g in a litre of the sweetened wine: 24 L take 480 g and a little for the room that it takes.
-    expect(bench.sweetened.value!.grams).toBeGreaterThan(479)
-    expect(bench.sweetened.value!.grams).toBeLessThan(495)
-    bench.ferments.value = false
-    expect(bench.sorbate.value!.allowed).toBe(true)
-    bench.sugarIn.text = '485'
-    bench.sorbateIn.text = '6'
-    bench.knows.value = true
+    expect(bench.answer.value.sweetened!.grams).toBeGreaterThan(479)
+    expect(bench.answer.value.sweetened!.grams).toBeLessThan(495)
+    bench.choices.ferments = false
+    expect(bench.answer.value.sorbate!.allowed).toBe(true)
+    bench.field('sugarIn').text = '485'
+    bench.field('sorbateIn').text = '6'
+    bench.gate!.knows.value = true
     expect(await bench.log()).toBe(true)
     const wine = cellar.lotOf('lot-albarino')!
     expect([wine.added.get('sugar')!.actual, wine.added.get('potassium-sorbate')!.actual]).toEqual([485, 6])
@@ -155,40 +157,39 @@ describe('a sweet wine that stays so', () => {
   it('never sorbate in a wine that bacteria have worked in: it would smell of geraniums', async () => {
     const bacteria: Draft<Fact> = { type: 'inoculation', at: daysAgo(20), lotId: 'lot-albarino', organism: 'bacteria', culture: 'B' }
     const cellar = await house([...CELLAR, bacteria])
-    const bench = onPage(() => useSweetening(lotOf(cellar)))
-    expect(bench.hadBacteria.value).toBe(true)
-    bench.fields.chosen.text = '20'
-    expect(bench.sorbate.value!.allowed).toBe(false)
-    bench.sorbateIn.text = '6'
-    bench.knows.value = true
+    const bench = onPage(() => useBench(sweeteningForm, lotOf(cellar)))
+    expect(bench.choices.hadBacteria).toBe(true)
+    bench.field('chosen').text = '20'
+    expect(bench.answer.value.sorbate!.allowed).toBe(false)
+    bench.field('sorbateIn').text = '6'
+    bench.gate!.knows.value = true
     expect(await bench.log()).toBe(false)
     expect(cellar.lotOf('lot-albarino')!.added.has('potassium-sorbate')).toBe(false)
   })
   it('exactly as planned: sugar with its sorbate, or nothing; and nothing typed is said', async () => {
     const cellar = await house(CELLAR)
-    const bench = onPage(() => useSweetening(lotOf(cellar)))
-    bench.knows.value = true
-    expect([await bench.log(), bench.empty.value]).toEqual([false, true])
-    bench.fields.chosen.text = '20'
-    bench.ferments.value = true
-    bench.takePlan()
-    expect([bench.planHolds.value, bench.sugarIn.text, bench.sorbateIn.text]).toEqual([false, '', ''])
-    bench.ferments.value = false
-    bench.takePlan()
-    expect(bench.sugarIn.value).toBeCloseTo(bench.sweetened.value!.grams, -1)
-    expect(bench.sorbateIn.value! / bench.sorbate.value!.grams!).toBeCloseTo(1, 1)
+    const bench = onPage(() => useBench(sweeteningForm, lotOf(cellar)))
+    bench.gate!.knows.value = true
+    expect([await bench.log(), bench.problem.value]).toEqual([false, 'Enter how much went in.'])
+    bench.field('chosen').text = '20'
+    bench.choices.ferments = true
+    expect(bench.answer.value.plan).toBeUndefined()
+    bench.choices.ferments = false
+    bench.take(bench.answer.value.plan!)
+    expect(bench.field('sugarIn').value).toBeCloseTo(bench.answer.value.sweetened!.grams, -1)
+    expect(bench.field('sorbateIn').value! / bench.answer.value.sorbate!.grams!).toBeCloseTo(1, 1)
     expect(await bench.log()).toBe(true)
     expect([...cellar.lotOf('lot-albarino')!.added.keys()].sort()).toEqual(['potassium-sorbate', 'sugar'])
   })
   it('another wine is asked about anew', async () => {
     const cellar = await house(CELLAR)
     const lot = lotOf(cellar)
-    const bench = onPage(() => useSweetening(lot))
-    bench.fields.chosen.text = '20'
-    bench.sugarIn.text = '485'
+    const bench = onPage(() => useBench(sweeteningForm, lot))
+    bench.field('chosen').text = '20'
+    bench.field('sugarIn').text = '485'
     lot.value = cellar.lotOf('lot-grenache')
     await nextTick()
-    expect([bench.fields.chosen.text, bench.sugarIn.text, bench.fields.volume.value]).toEqual(['', '', 12])
+    expect([bench.field('chosen').text, bench.field('sugarIn').text, bench.field('volume').value]).toEqual(['', '', 12])
   })
 })
 

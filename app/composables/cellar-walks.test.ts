@@ -1,9 +1,10 @@
 import { describe, expect, it, vi } from 'vitest'
-import { nextTick, shallowRef } from 'vue'
-import { type Draft, type Fact, isHeld } from '~~/core/ledger'
+import { type ShallowRef, nextTick, shallowRef } from 'vue'
+import { type Draft, type Fact, type LotView, isHeld } from '~~/core/ledger'
 import { type House, NOW, daysAgo, dryWine, house, onPage, read, said, vessel } from './fixtures/house'
 
-const { useHeatBench } = await import('./useHeatBench')
+const { useBench } = await import('./useBench')
+const { heatForm } = await import('~/benches/heat')
 const { useMalolactic } = await import('./useMalolactic')
 const { usePressDay } = await import('./usePressDay')
 const { useRestart } = await import('./useRestart')
@@ -234,11 +235,12 @@ describe('ice and warmth', () => {
     ...dryWine('lot-grenache', 50, 'glass-of-54'),
     read('lot-grenache', 0.1, 'temperature', 15)
   ]
-  const figures = ({ volume, must, room }: ReturnType<typeof useHeatBench>) => [volume.value, must.value, room.value]
+  const heatBench = (lot: ShallowRef<LotView | undefined>) => onPage(() => useBench(heatForm, lot))
+  const figures = ({ values }: ReturnType<typeof heatBench>) => [values.value.volume, values.value.must, values.value.room]
   it('begins with what is known of the lot, and another lot brings its own', async () => {
     const cellar = await house(TWO)
     const lot = shallowRef(cellar.lotOf('lot-in-ferment'))
-    const bench = onPage(() => useHeatBench(lot))
+    const bench = heatBench(lot)
     expect(figures(bench)).toEqual([40, 28, 16])
     lot.value = cellar.lotOf('lot-grenache')
     await nextTick()
@@ -247,9 +249,9 @@ describe('ice and warmth', () => {
   it('what was typed stays, whatever is read of it meanwhile, and also when it was emptied', async () => {
     const cellar = await house(TWO)
     const lot = shallowRef(cellar.lotOf('lot-in-ferment'))
-    const bench = onPage(() => useHeatBench(lot))
-    bench.room.text = '11'
-    bench.volume.text = ''
+    const bench = heatBench(lot)
+    bench.field('room').text = '11'
+    bench.field('volume').text = ''
     await cellar.log([{ type: 'reading', lotId: 'lot-in-ferment', quantity: 'temperature', typed: '30', value: 30 }])
     lot.value = cellar.lotOf('lot-in-ferment')
     await nextTick()
@@ -262,27 +264,27 @@ describe('ice and warmth', () => {
   it('a unit that was changed is left as it is, and what is filled in for the next lot is in one’s own again', async () => {
     const cellar = await house(TWO)
     const lot = shallowRef(cellar.lotOf('lot-in-ferment'))
-    const bench = onPage(() => useHeatBench(lot))
-    bench.must.unit = '°F'
+    const bench = heatBench(lot)
+    bench.field('must').unit = '°F'
     await cellar.log([read('lot-in-ferment', 0, 'temperature', 30)])
     lot.value = cellar.lotOf('lot-in-ferment')
     await nextTick()
-    expect([bench.must.text, bench.must.unit]).toEqual(['28', '°F'])
+    expect([bench.field('must').text, bench.field('must').unit]).toEqual(['28', '°F'])
     lot.value = cellar.lotOf('lot-grenache')
     await nextTick()
-    expect([bench.must.text, bench.must.unit, bench.must.value]).toEqual(['15', '°C', 15])
+    expect([bench.field('must').text, bench.field('must').unit, bench.field('must').value]).toEqual(['15', '°C', 15])
   })
   it('by hand: 50 g/L a day in 40 L make 12.7 W, and what the walls lose is taken off', async () => {
     const cellar = await house(TWO)
-    const bench = onPage(() => useHeatBench(shallowRef(cellar.lotOf('lot-in-ferment'))))
-    bench.pace.text = '50'
+    const bench = heatBench(shallowRef(cellar.lotOf('lot-in-ferment')))
+    bench.field('pace').text = '50'
     // 0.55 kJ for each gram of sugar: 50 × 40 × 0.55 kJ in 86,400 s.
-    expect(bench.balance.value!.madeW).toBeCloseTo(12.7, 1)
-    bench.room.text = '30'
-    bench.target.text = '24'
-    const warm = bench.balance.value!.iceLPerDay
-    bench.room.text = '10'
-    expect(bench.balance.value!.iceLPerDay).toBeLessThan(warm)
+    expect(bench.answer.value.balance!.madeW).toBeCloseTo(12.7, 1)
+    bench.field('room').text = '30'
+    bench.field('target').text = '24'
+    const warm = bench.answer.value.balance!.iceLPerDay
+    bench.field('room').text = '10'
+    expect(bench.answer.value.balance!.iceLPerDay).toBeLessThan(warm)
   })
 })
 

@@ -7,7 +7,7 @@ import { toCellarFile } from '~/data/to-cellar-file'
 /** Slow enough for a camera, and fewer changes in a second than may harm anybody (WCAG 2.3.1: three), ms. */
 const EACH_MS = 450
 const DAY_MS = 86_400_000
-export const SPANS = [
+export const DAYS_SHOWN = [
   { value: '1', label: 'Since yesterday' },
   { value: '3', label: 'Last 3 days' },
   { value: '8', label: 'Last week' }
@@ -17,7 +17,7 @@ export const SPANS = [
 export function useAirShow() {
   const cellar = useCellarStore()
   const cellarName = useCellarName()
-  const days = ref<(typeof SPANS)[number]['value']>('1')
+  const days = ref<(typeof DAYS_SHOWN)[number]['value']>('1')
   const codes = shallowRef<string[]>()
   const at = ref(0)
   /** What there is to send: how many entries, and how many of them stay because they hold a picture. */

@@ -1,10 +1,9 @@
 import { correction } from '~~/core/drafts'
 import type { Draft, Entry, EntryOf, Fact, LotView } from '~~/core/ledger'
 import { type AnyFact, formOf } from '~/forms'
-import { type FieldProblem, type FieldSpec, type FormContext, type Values, isProblem } from '~/forms/spec'
+import { type FieldProblem, type Values, isProblem } from '~/forms/spec'
 import { sayIssue } from '~/wording/problems'
 import { unchanged } from './unchanged'
-import type { QuantityField } from './useQuantityField'
 
 export interface EntryFormOptions {
   type: Fact['type']
@@ -14,7 +13,6 @@ export interface EntryFormOptions {
   /** What is known before: the block that is sampled, the package that is counted. */
   given?: Values | undefined
 }
-type QuantitySpec = Extract<FieldSpec, { as: 'quantity' }>
 
 /** Under which a half-filled form is kept for the tab. */
 export const formKey = (type: Fact['type'], about: string, factId = ''): string => ['presk.form', type, about, factId].join('|')
@@ -25,20 +23,9 @@ export const formKey = (type: Fact['type'], about: string, factId = ''): string 
  */
 export function useEntryForm(options: EntryFormOptions) {
   const cellar = useCellarStore()
-  const materials = useMaterials()
   const f = useFormat()
   const form = formOf(options.type)
-  const context = computed<FormContext>(() => ({
-    lot: options.lot && (cellar.lotOf(options.lot.id) ?? options.lot),
-    cellar: cellar.state,
-    materials: materials.choices,
-    card: materials.card,
-    volume: (litres) => f.words(f.volume(litres)),
-    volumeUnit: f.volumeUnit.value,
-    massUnit: f.massUnit.value,
-    temperatureUnit: f.temperatureUnit.value,
-    sugarUnit: f.sugarUnit.value
-  }))
+  const context = useFormContext(() => options.lot)
   // What somebody was led to is not mixed with what was half typed about something else.
   const led = options.lot && options.given ? `|${JSON.stringify(options.given)}` : ''
   const key = formKey(options.type, String(options.lot?.id ?? options.given?.blockId ?? ''), options.fact?.id) + led
@@ -49,29 +36,14 @@ export function useEntryForm(options: EntryFormOptions) {
   const kept = useKept<Values>(key)
   const values = reactive<Values>({ ...started(), ...kept.read() })
 
-  const quantities = new Map<string, QuantityField>()
-  /** The field of a number, made when the form first asks for it. */
-  function quantity(spec: QuantitySpec): QuantityField {
-    const known = quantities.get(`${spec.key}|${spec.unit}`)
-    if (known) return known
-    const { measure, unit, units, limits, required } = spec
-    const value = values[spec.key]
-    const typed = values[`${spec.key}-typed`]
-    const made = useQuantityField({
-      kind: measure,
-      unit,
-      ...(units && { units: [...units] }),
-      ...(required && { required }),
-      ...(limits && { limits }),
-      ...(spec.quantity && { quantity: () => spec.quantity }),
-      text: typeof typed === 'string' ? typed : typeof value === 'number' ? f.typed(value, measure, unit) : ''
-    })
-    quantities.set(`${spec.key}|${spec.unit}`, made)
-    return made
-  }
+  const { fieldOf, all } = useSpecFields((spec, field) => {
+    const [value, typed] = [values[spec.key], values[`${spec.key}-typed`]]
+    if (typeof typed === 'string') field.text = typed
+    else if (typeof value === 'number') field.text = f.typed(value, spec.measure, spec.unit)
+  })
   /** What is asked for; the same list as before as long as it says the same, so that an entry elsewhere draws no field anew. */
   const specs = unchanged(() => form.fields(values, context.value, options.fact as AnyFact | undefined))
-  const fields = computed(() => specs.value.map((spec) => ({ spec, field: spec.as === 'quantity' ? quantity(spec) : undefined })))
+  const fields = computed(() => specs.value.map((spec) => ({ spec, field: spec.as === 'quantity' ? fieldOf(spec) : undefined })))
   /** Numbers, and what was typed for them, beside the other values. */
   const filled = computed<Values>(() => ({
     ...values,
@@ -143,7 +115,7 @@ export function useEntryForm(options: EntryFormOptions) {
 
   function clear(): void {
     Object.assign(values, { photo: undefined }, started())
-    for (const field of quantities.values()) field.clear()
+    for (const field of all()) field.clear()
     at.value = options.fact?.at
   }
   const set = (key: string, value: Values[string]): void => {

@@ -55,10 +55,16 @@ export function useQuantityField(options: QuantityFieldOptions) {
       (parsed.value.value < options.limits.min || parsed.value.value > options.limits.max)
   )
 
+  /** What it was filled with, in all its digits: it counts as long as nobody typed anything else over what is shown of it. */
+  const filled = ref<{ as: string, value: number }>()
   /** The number in the kind's own unit once nothing speaks against it. */
   const value = computed(() =>
-    parsed.value.ok && !doubt.value && !outside.value && wrongUnit.value.length === 0 ? parsed.value.value : undefined
+    parsed.value.ok && !doubt.value && !outside.value && wrongUnit.value.length === 0
+      ? filled.value?.as === asTyped.value ? filled.value.value : parsed.value.value
+      : undefined
   )
+  /** Nobody typed anything over what it was filled with. */
+  const untouched = computed(() => (filled.value ? filled.value.as === asTyped.value : empty.value))
   const ok = computed(() => value.value !== undefined || (empty.value && !options.required))
   const complaint = computed(() => {
     if (empty.value) return options.required ? sayQuantityProblem({ code: 'empty' }, options.kind) : undefined
@@ -88,15 +94,21 @@ export function useQuantityField(options: QuantityFieldOptions) {
     const number = sayNumber(suggestion)
     text.value = offered ? number : `${number} ${suggestion.unit}`
   }
-  /** Filled in for somebody, in the unit that the field began in, whatever was chosen there for what stood before. */
-  const fill = (known: string) => {
+  /**
+   * Filled in for somebody, in the unit that the field began in, whatever was chosen there for what stood before.
+   * @param known what is shown
+   * @param exactly the number itself, where more is known than is shown
+   */
+  const fill = (known: string, exactly?: number) => {
     unit.value = options.unit
     text.value = known
     touched.value = false
+    filled.value = exactly === undefined ? undefined : { as: asTyped.value, value: exactly }
   }
   const clear = () => {
     text.value = ''
     touched.value = false
+    filled.value = undefined
   }
 
   return reactive({
@@ -105,6 +117,7 @@ export function useQuantityField(options: QuantityFieldOptions) {
     units: options.units ?? [],
     required: options.required ?? false,
     empty,
+    untouched,
     parsed,
     value,
     ok,

@@ -20,10 +20,12 @@ const context: FormContext = {
   materials: (...kinds) => cardsOf(kinds).map((card) => ({ value: card.key, label: card.key })),
   card: (key) => cardOf(key),
   volume: (litres) => `${litres} L`,
+  own: (text) => text,
   volumeUnit: 'L',
   massUnit: 'kg',
   temperatureUnit: '°C',
-  sugarUnit: 'SG'
+  sugarUnit: 'SG',
+  pressureUnit: 'bar'
 }
 
 describe('a form for every kind of entry', () => {

@@ -7,24 +7,34 @@ import type { QuantityKind, Unit } from '~~/core/units'
 /** The values of a form: texts, choices, switches and numbers by the key of their field. */
 export type Values = Record<string, string | number | boolean | undefined>
 
+/** The person's units, for fields and their words. */
+export interface OwnUnits {
+  volumeUnit: Unit
+  massUnit: Unit
+  temperatureUnit: Unit
+  sugarUnit: Unit
+  pressureUnit: Unit
+  volume: (litres: number) => string
+  /** A text that names degrees Celsius and bar, in the person's. */
+  own: (text: string) => string
+}
 /** What a form knows of its place. */
-export interface FormContext {
+export interface FormContext extends OwnUnits {
   lot?: LotView | undefined
   cellar: CellarState
   /** Cards of some kinds, one's own among them, with their names. */
   materials: (...kinds: MaterialKind[]) => { value: string, label: string }[]
   card: (key: string) => MaterialCard | undefined
-  volume: (litres: number) => string
-  volumeUnit: Unit
-  massUnit: Unit
-  temperatureUnit: Unit
-  sugarUnit: Unit
 }
 
 export type FieldSpec = { key: string, label: string, wide?: boolean, hint?: string | undefined } & (
   | { as: 'words', max?: number, placeholder?: string }
   | { as: 'choice', items: readonly { value: string | number | boolean, label: string, disabled?: boolean }[] }
+  /** One of a few, all in sight. */
+  | { as: 'tiles', items: readonly { value: string | number | boolean, label: string, hint?: string | undefined }[], least?: number }
   | { as: 'switch' }
+  /** Something that is so or not. */
+  | { as: 'tick' }
   /** Any of a few, kept as their values with commas between. */
   | { as: 'many', items: readonly { value: string, label: string }[] }
   | { as: 'day' }
@@ -39,6 +49,8 @@ export type FieldSpec = { key: string, label: string, wide?: boolean, hint?: str
     quantity?: QuantityName
     limits?: { min: number, max: number, words: string }
     required?: boolean
+    /** Shown of a number that is filled in; six figures where nothing is said. All of its digits are reckoned with. */
+    decimals?: number
     /** Sizes that are usual, to tap; in the unit of the core. */
     usual?: readonly number[] | undefined
   }
@@ -48,6 +60,7 @@ export type FieldSpec = { key: string, label: string, wide?: boolean, hint?: str
 export const inMass = (unit: Unit) => ({ as: 'quantity', measure: 'mass', unit, units: ['kg', 'lb'] }) as const
 export const inVolume = (unit: Unit) => ({ as: 'quantity', measure: 'volume', unit, units: volumeUnitsFor(unit) }) as const
 export const inTemperature = (unit: Unit) => ({ as: 'quantity', measure: 'temperature', unit, units: ['°C', '°F'] }) as const
+export const inSugar = (unit: Unit) => ({ as: 'quantity', measure: 'sugar', unit, units: ['SG', '°Brix'] }) as const
 
 /** What is wrong, at which field. */
 export interface FieldProblem {

@@ -1,4 +1,4 @@
-export { LimitError, assertNever, within } from './limits'
+export { LimitError, assertNever, within, withinLimits } from './limits'
 export {
   BAR_PER,
   GRAMS_PER_LITRE_PER,

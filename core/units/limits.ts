@@ -31,6 +31,17 @@ export function within(argument: string, value: number, min: number, max: number
   return value
 }
 
+/** A result, or nothing when an input is outside the limits of its relation; any other error goes on its way. */
+export function withinLimits<T>(work: () => T): T | undefined {
+  try {
+    return work()
+  }
+  catch (error) {
+    if (error instanceof LimitError) return undefined
+    throw error
+  }
+}
+
 /** Closes a switch over a union: the compiler complains when a case is missing. */
 export function assertNever(value: never): never {
   throw new TypeError(`unexpected ${JSON.stringify(value)}`)

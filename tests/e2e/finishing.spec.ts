@@ -96,6 +96,7 @@ test('sorbate is refused after malolactic, without sulphite and in a ferment, an
 
 test('sparkling: sugar that is left counts, and a still bottle is refused', async ({ page }) => {
   await openDemo(page, '/bench/sparkling?lot=lot-godello')
+  await choose(page, 'Bottle', 'Wine bottles, 750 mL')
   await expect(page.getByText(/^Not in this bottle: it is made for still wine/)).toBeVisible()
   await choose(page, 'Bottle', 'Sparkling wine bottles, 750 mL')
   await box(page, 'Pressure wanted').fill('-2')

@@ -45,10 +45,8 @@ useSlots()
   grid-template-columns: repeat(2, minmax(0, 1fr));
   gap: 18px 20px;
 }
-.inputs :slotted(.wide) {
-  grid-column: 1 / -1;
-}
-.inputs :slotted(fieldset) {
+.inputs > :deep(.wide),
+.inputs > :deep(fieldset) {
   grid-column: 1 / -1;
 }
 .answer,

@@ -36,6 +36,23 @@ const told = (spec: FieldSpec) => ({
       :items="spec.items"
       placeholder="choose"
     />
+    <ChoiceTiles
+      v-else-if="spec.as === 'tiles'"
+      class="wide"
+      :legend="spec.label"
+      :items="spec.items"
+      :least="spec.least"
+      :model-value="values[spec.key] ?? ''"
+      @update:model-value="emit('set', spec.key, $event)"
+    />
+    <UCheckbox
+      v-else-if="spec.as === 'tick'"
+      class="wide"
+      :label="spec.label"
+      :description="spec.hint"
+      :model-value="values[spec.key] === true"
+      @update:model-value="emit('set', spec.key, $event === true)"
+    />
     <TextField
       v-else-if="spec.as === 'words'"
       v-bind="told(spec)"

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { SPANS } from '~/composables/useAirShow'
+import { DAYS_SHOWN } from '~/composables/useAirShow'
 import { counted } from '~/wording/count'
 import { CAMERA_PROBLEM } from '~/wording/problems'
 
@@ -55,7 +55,7 @@ function read() {
       <UButton class="justify-self-start" size="lg" variant="outline" @click="camera.end()">Stop</UButton>
     </div>
     <template v-else>
-      <OneOfRow v-model="days" label="What to show" :items="SPANS" />
+      <OneOfRow v-model="days" label="What to show" :items="DAYS_SHOWN" />
       <div class="flex flex-wrap gap-3">
         <UButton size="lg" variant="outline" icon="i-lucide-qr-code" @click="show.show()">Show codes</UButton>
         <UButton size="lg" variant="outline" icon="i-lucide-camera" @click="read">Read codes</UButton>

@@ -1,62 +1,15 @@
 <script setup lang="ts">
-import { isMust } from '~~/core/ledger'
-import { actualAlcohol, correctRefractometer, potentialAlcohol, residualSugar, sgFromBrix, sugarScales } from '~~/core/hydrometry'
+import { alcoholForm } from '~/benches/alcohol'
 
+/** Alcohol from two gravities, by hydrometer or refractometer, and by which method. */
 const { lot } = useLotFromAddress()
 const f = useFormat()
-const byRefractometer = ref(false)
-const gravity = () =>
-  useSugarField('SG', { required: true })
-const brixField = () =>
-  useQuantityField({
-    kind: 'plain',
-    unit: '',
-    required: true,
-    limits: { min: 0, max: 32, words: 'A refractometer reads between 0 and 32 °Brix.' }
-  })
-const original = gravity()
-const current = gravity()
-const first = brixField()
-const present = brixField()
-const offset = useQuantityField({
-  kind: 'plain',
-  unit: '',
-  text: '0',
-  limits: { min: -5, max: 5, words: 'An offset over 5 °Brix means a broken instrument.' }
-})
-watch(
-  () => lot.value?.id,
-  () => {
-    original.fill(lot.value?.originalSg?.value.toFixed(3) ?? '')
-    current.fill(lot.value?.sg && !isMust(lot.value) ? lot.value.sg.value.toFixed(3) : '')
-  },
-  { immediate: true }
-)
-const corrected = computed(() =>
-  byRefractometer.value && first.value !== undefined && present.value !== undefined
-    ? withinLimits(() => correctRefractometer(first.value!, present.value!, offset.value ?? 0))
-    : undefined
-)
-/** Both were read, and no ferment joins them. */
-const impossible = computed(() => byRefractometer.value && first.value !== undefined && present.value !== undefined && !corrected.value)
-const og = computed(() =>
-  byRefractometer.value
-    ? first.value === undefined
-      ? undefined
-      : withinLimits(() => sgFromBrix(first.value! - (offset.value ?? 0)))
-    : sgIn(original)
-)
-const sg = computed(() => (byRefractometer.value ? corrected.value?.sg : sgIn(current)))
-const made = computed(() =>
-  og.value !== undefined && sg.value !== undefined ? withinLimits(() => actualAlcohol(og.value!, sg.value!)) : undefined
-)
-const left = computed(() =>
-  made.value && sg.value !== undefined ? withinLimits(() => residualSugar(sg.value!, made.value!.balling)) : undefined
-)
-const rose = computed(() => !byRefractometer.value && og.value !== undefined && sg.value !== undefined && sg.value > og.value)
-const potential = computed(() =>
-  og.value === undefined ? undefined : withinLimits(() => potentialAlcohol(sugarScales(og.value!, 'sg').brix))
-)
+const bench = useBench(alcoholForm, lot)
+const { values } = bench
+const answer = computed(() => bench.answer.value)
+const made = computed(() => answer.value.made)
+const potential = computed(() => answer.value.potential)
+const corrected = computed(() => answer.value.corrected)
 const methods = computed(() => {
   const m = made.value
   if (!m) return []
@@ -69,20 +22,7 @@ const methods = computed(() => {
     row('Fall in Oechsle ÷ 7.5', m.oechsle75)
   ]
 })
-/** What the balance leaves open, and what the gravity that a refractometer implies does. */
-const madeWithin = computed(() => {
-  if (!made.value) return ''
-  const { low, high } = made.value.band
-  return Math.hypot((high - low) / 2, (corrected.value?.uncertaintySg ?? 0) * 131).toFixed(1)
-})
-/** What came in between, and breaks the line from one gravity to the other. */
-const changedBy = computed(() => {
-  const l = lot.value
-  if (!l) return undefined
-  const [thinned, mixed] = [l.added.has('water') || l.added.has('sugar'), l.cameIn.some((c) => c.wine) || l.sources.length > 1]
-  if (thinned && mixed) return 'Water or sugar, and another wine,'
-  return thinned ? 'Water or sugar' : mixed ? 'Another wine' : undefined
-})
+const CHANGED_BY = { 'sugar-or-water': 'Water or sugar', 'wine': 'Another wine', 'both': 'Water or sugar, and another wine,' } as const
 const halfWidth = ({ low, high }: { low: number, high: number }) => ((high - low) / 2).toFixed(1)
 useHead({ title: 'Alcohol · Presk' })
 </script>
@@ -95,7 +35,7 @@ useHead({ title: 'Alcohol · Presk' })
         label="Alcohol made"
         :shown="f.percentAlcohol(made.balling)"
         origin="estimated"
-        :uncertainty="madeWithin"
+        :uncertainty="answer.madeWithin?.toFixed(1)"
         size="hero"
       />
       <FigureNumber
@@ -108,44 +48,30 @@ useHead({ title: 'Alcohol · Presk' })
       />
       <p v-else class="soft">Enter two gravities, before and now, to get the alcohol made between them.</p>
     </template>
-    <template #inputs>
-      <ChoiceTiles
-        v-model="byRefractometer"
-        legend="Measured with"
-        class="wide"
-        :items="[
-          { value: false, label: 'a hydrometer' },
-          { value: true, label: 'a refractometer' },
-        ]"
-      />
-      <template v-if="byRefractometer">
-        <QuantityField label="Before the ferment" :field="first" unit-label="°Brix" />
-        <QuantityField label="Now" :field="present" unit-label="°Brix" hint="as read" />
-        <QuantityField label="Reading in distilled water" :field="offset" unit-label="°Brix" />
-      </template>
-      <template v-else>
-        <QuantityField label="Before the ferment" :field="original" />
-        <QuantityField label="Now" :field="current" />
-      </template>
-    </template>
+    <template #inputs><BenchFields :bench="bench" /></template>
     <template #results>
-      <FindingNote v-if="rose" tone="stop">
+      <FindingNote v-if="answer.rose" tone="stop">
         The reading is higher than before the ferment. One of the two is wrong, or sugar went in.
       </FindingNote>
-      <FindingNote v-if="impossible" tone="stop">
-        A ferment of this must cannot read {{ present.text.trim() }} °Brix, because its alcohol raises the reading. Check both readings,
+      <FindingNote v-if="answer.impossible" tone="stop">
+        A ferment of this must cannot read {{ values.present }} °Brix, because its alcohol raises the reading. Check both readings,
         and the reading in distilled water.
       </FindingNote>
-      <FindingNote v-if="lot && changedBy" tone="stop">
-        {{ changedBy }} went into this lot, so two gravities give its alcohol only if both were read
+      <FindingNote v-if="lot && answer.changedBy" tone="stop">
+        {{ CHANGED_BY[answer.changedBy] }} went into this lot, so two gravities give its alcohol only if both were read
         afterwards.<template v-if="lot.abv"> By its history it has
           <NuxtLink :to="`/lots/${lot.id}`" class="textlink">{{ f.words(f.percentAlcohol(lot.abv.value)) }} ± {{
             lot.abv.uncertainty.toFixed(1)
           }}</NuxtLink>.</template>
       </FindingNote>
-      <template v-if="corrected && sg !== undefined">
+      <template v-if="corrected && answer.sg !== undefined">
         <div class="row">
-          <FigureNumber label="True gravity" :shown="f.gravity(sg)" origin="estimated" :uncertainty="corrected.uncertaintySg.toFixed(3)" />
+          <FigureNumber
+            label="True gravity"
+            :shown="f.gravity(answer.sg)"
+            origin="estimated"
+            :uncertainty="corrected.uncertaintySg.toFixed(3)"
+          />
           <FigureNumber v-if="corrected.novotnySg" label="by Novotny’s fit" :shown="f.gravity(corrected.novotnySg)" size="small" />
           <FigureNumber v-if="corrected.bonhamSg" label="by Bonham’s fit" :shown="f.gravity(corrected.bonhamSg)" size="small" />
         </div>
@@ -162,11 +88,11 @@ useHead({ title: 'Alcohol · Presk' })
         ]"
         :rows="methods"
       />
-      <div v-if="left !== undefined || potential" class="row">
+      <div v-if="answer.sugarLeft !== undefined || potential" class="row">
         <FigureNumber
-          v-if="left !== undefined"
+          v-if="answer.sugarLeft !== undefined"
           label="Sugar left"
-          :shown="{ text: left.toFixed(0), unit: 'g/L' }"
+          :shown="{ text: answer.sugarLeft.toFixed(0), unit: 'g/L' }"
           origin="estimated"
           uncertainty="5"
           size="small"

@@ -1,81 +1,47 @@
 <script setup lang="ts">
+import { sparklingForm } from '~/benches/sparkling'
 import { AFTERWARDS, sayPriming } from '~/wording/finishing'
 
 /** Sparkling on purpose: sugar for a pressure, with all that makes gas counted, and a bottle that holds it. */
 const { lot } = useLotFromAddress()
 const f = useFormat()
-const logged = useLogged()
-const { fields, bottle, bottles, another, tested, told, actual, ready, knows, mayGoOn, log } = useSparkling(lot)
-async function submit() {
-  const l = lot.value
-  if (!(await log()) || !l) return focusWrong()
-  logged(`${l.name}: sugar for the bottle is in`)
-  await navigateTo(`/lots/${l.id}?log=bottles`)
-}
+const bench = useBench(sparklingForm, lot)
+const { values } = bench
+const { ready, knows, mayGoOn } = bench.gate!
+const sugar = computed(() => bench.answer.value.sugar)
 useHead({ title: 'Sparkling · Presk' })
 </script>
 
 <template>
-  <BenchFrame title="Sparkling wine" :lot="lot" @submit="submit">
+  <BenchFrame title="Sparkling wine" :lot="lot" @submit="bench.log">
     <template #answer>
-      <template v-if="told">
+      <template v-if="sugar">
         <FigureNumber
-          v-if="told.allowed"
+          v-if="sugar.allowed"
           label="Household sugar in all"
-          :shown="f.powder(told.grams)"
+          :shown="f.powder(sugar.grams)"
           origin="worked out"
           size="hero"
         />
-        <p v-if="told.allowed" class="soft">
-          {{ told.sugarGPerL.toFixed(1) }} g per litre. Dissolve it in some of the wine and stir it in evenly. Alcohol rises by
-          {{ told.abvAdded.toFixed(1) }} % vol.
+        <p v-if="sugar.allowed" class="soft">
+          {{ sugar.sugarGPerL.toFixed(1) }} g per litre. Dissolve it in some of the wine and stir it in evenly. Alcohol rises by
+          {{ sugar.abvAdded.toFixed(1) }} % vol.
         </p>
-        <FindingNote v-for="x in told.findings" :key="x.code" :tone="sayPriming(x).tone">{{
+        <FindingNote v-for="x in sugar.findings" :key="x.code" :tone="sayPriming(x).tone">{{
           f.degrees(sayPriming(x).text)
         }}</FindingNote>
       </template>
       <p v-else class="soft">Enter the wine and the bottle to get the sugar, and whether the bottle holds the pressure.</p>
     </template>
-    <template #inputs>
-      <SelectField v-model="bottle" class="wide" label="Bottle" :items="bottles" />
-      <QuantityField
-        v-if="bottle === another"
-        class="wide"
-        label="Rated for"
-        :field="fields.own"
-        hint="above the air outside, as the maker says"
-      />
-      <QuantityField
-        label="Pressure wanted"
-        :field="fields.target"
-        :hint="f.degrees('from 3.5 bar at 20 °C it is sparkling wine (EU)')"
-      />
-      <QuantityField label="Volume" :field="fields.volume" />
-      <QuantityField
-        label="Sugar left"
-        :field="fields.residual"
-        unit-label="g/L"
-        :hint="tested ? 'every gram makes gas' : 'from the gravity, to about 5 g/L'"
-      />
-      <UCheckbox
-        v-model="tested"
-        class="wide"
-        label="The sugar was tested"
-        description="If not, Presk allows for 5 g/L more, so that the bottle is safe."
-      />
-      <QuantityField label="Alcohol" :field="fields.abv" unit-label="% vol" />
-      <QuantityField label="Served at" :field="fields.served" />
-      <QuantityField label="Highest storage temperature" :field="fields.warmest" />
-      <QuantityField label="Highest temperature since the ferment" :field="fields.fermented" hint="shows how much gas is left" />
-    </template>
+    <template #inputs><BenchFields :bench="bench" /></template>
     <template #results>
-      <template v-if="told">
+      <template v-if="sugar">
         <table class="lines">
           <caption>
             Pressure in the finished bottle
           </caption>
           <tbody>
-            <tr v-for="b in told.barAt" :key="b.celsius">
+            <tr v-for="b in sugar.barAt" :key="b.celsius">
               <th scope="row">at {{ f.words(f.temperature(b.celsius)) }}</th>
               <td>
                 <b class="figure">{{ f.pressure(b.bar).text }}</b> {{ f.pressure(b.bar).unit }}
@@ -87,8 +53,8 @@ useHead({ title: 'Sparkling · Presk' })
           :steps="[
             {
               what: 'Gas wanted',
-              formula: `(${fields.target.value} + 1.01 − 0.8) bar × what a litre takes up`,
-              result: `at ${fields.served.text}`,
+              formula: `(${values.target} + 1.01 − 0.8) bar × what a litre takes up`,
+              result: `at ${f.words(f.temperature(values.served!))}`,
             },
             {
               what: 'Gas from the sugar',
@@ -99,12 +65,16 @@ useHead({ title: 'Sparkling · Presk' })
           source="solubility after Agabaliantz’s table, from memory; room under the closure 2.5 %; the nitrogen closed in counts 0.8 bar"
         />
         <CautionNote code="pressure" />
-        <template v-if="lot && told.allowed">
+        <template v-if="lot && sugar.allowed">
           <GateBefore v-if="!ready" v-model="knows" :lot="lot" gate="bottling-sparkling" />
           <div v-if="mayGoOn" class="wentin sheet">
             <h2>Amount added</h2>
-            <QuantityField label="Household sugar" :field="actual" unit-label="g" :hint="`planned ${f.words(f.powder(told.grams))}`" />
-            <div class="go"><span /><UButton type="submit" size="xl">Log it</UButton></div>
+            <BenchFields :bench="bench" part="went-in" />
+            <p v-if="bench.problem.value" role="alert" class="text-(--alarm)">{{ bench.problem.value }}</p>
+            <div class="go">
+              <UButton variant="link" @click="bench.take({ actual: sugar.grams })">Exactly as planned</UButton>
+              <UButton type="submit" size="xl">Log it</UButton>
+            </div>
           </div>
         </template>
         <p class="soft small">{{ f.degrees(AFTERWARDS) }}</p>

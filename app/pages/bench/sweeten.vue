@@ -1,56 +1,14 @@
 <script setup lang="ts">
-import { brixFromSg } from '~~/core/hydrometry'
-import { type Sweetener, addSugar, addWater } from '~~/core/must'
+import { sugarAndWaterForm } from '~/benches/sugar-and-water'
 
+/** Sugar to a higher reading, water to a lower one. */
 const { lot } = useLotFromAddress()
-const settings = useSettingsStore()
 const f = useFormat()
-const SWEETENERS: Record<Sweetener, string> = {
-  sucrose: 'Household sugar (sucrose)',
-  dextrose: 'Dextrose monohydrate',
-  honey: 'Honey',
-  concentrate: 'Grape concentrate, 68 °Brix'
-}
-const sweetener = ref<Sweetener>('sucrose')
-const sugarField = () =>
-  useQuantityField({
-    kind: 'sugar',
-    unit: settings.values.sugar,
-    units: ['°Brix', 'SG'],
-    required: true,
-    limits: { min: 0.98, max: 70, words: 'Between 0 and 70 °Brix.' }
-  })
-const now = sugarField()
-const wanted = sugarField()
-const volume = useVolumeField()
-watch(
-  () => lot.value?.id,
-  () => {
-    if (!lot.value) return
-    volume.fill(f.typedVolume(lot.value.volume.value))
-    now.fill(lot.value.sg ? f.sugar(lot.value.sg.value).text : '')
-  },
-  { immediate: true }
-)
-const brixOf = (field: typeof now) =>
-  field.value === undefined || !field.parsed.ok
-    ? undefined
-    : field.parsed.unit === 'SG'
-      ? field.value >= 0.98 && field.value <= 1.2
-        ? brixFromSg(field.value)
-        : undefined
-      : field.value
-const from = computed(() => brixOf(now))
-const to = computed(() => brixOf(wanted))
-const ready = computed(
-  () => from.value !== undefined && to.value !== undefined && volume.value !== undefined && Math.abs(from.value - to.value) > 0.05
-)
-const sugar = computed(() =>
-  ready.value && to.value! > from.value! ? withinLimits(() => addSugar(volume.value!, from.value!, to.value!, sweetener.value)) : undefined
-)
-const water = computed(() =>
-  ready.value && to.value! < from.value! ? withinLimits(() => addWater(volume.value!, from.value!, to.value!)) : undefined
-)
+const bench = useBench(sugarAndWaterForm, lot)
+const sugar = computed(() => bench.answer.value.sugar)
+const water = computed(() => bench.answer.value.water)
+const from = computed(() => bench.answer.value.from)
+const to = computed(() => bench.answer.value.to)
 useHead({ title: 'Sugar and water · Presk' })
 </script>
 
@@ -61,12 +19,7 @@ useHead({ title: 'Sugar and water · Presk' })
       <FigureNumber v-else-if="water" label="Water in all" :shown="f.volume(water.litres)" origin="worked out" size="hero" />
       <p v-else class="soft">Enter the reading now and the one you want: a higher one needs sugar, a lower one water.</p>
     </template>
-    <template #inputs>
-      <QuantityField label="Reading now" :field="now" />
-      <QuantityField label="Reading wanted" :field="wanted" />
-      <QuantityField label="Volume" :field="volume" />
-      <SelectField v-model="sweetener" label="Sugar as" :words="SWEETENERS" />
-    </template>
+    <template #inputs><BenchFields :bench="bench" /></template>
     <template #results>
       <template v-if="sugar">
         <ol class="stages">

@@ -1,0 +1,10 @@
+import { alcoholForm } from './alcohol'
+import { coldForm } from './cold'
+import { freeSo2Form } from './free-so2'
+import { heatForm } from './heat'
+import { sparklingForm } from './sparkling'
+import { sugarAndWaterForm } from './sugar-and-water'
+import { sweeteningForm } from './sweetening'
+
+/** All benches that are data, for the tests that walk them; a page imports its own. */
+export const BENCH_FORMS = [alcoholForm, coldForm, freeSo2Form, heatForm, sparklingForm, sugarAndWaterForm, sweeteningForm] as const

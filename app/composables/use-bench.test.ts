@@ -1,0 +1,88 @@
+import { describe, expect, it } from 'vitest'
+import { type ShallowRef, nextTick, shallowRef } from 'vue'
+import { BENCH_FORMS } from '~/benches'
+import type { BenchForm } from '~/benches/spec'
+import type { Draft, Fact, LotView } from '~~/core/ledger'
+import { daysAgo, dryWine, house, juice, onPage, read, vessel } from './fixtures/house'
+
+const { useBench } = await import('./useBench')
+
+/** A must at work and two dry wines that differ in every figure. */
+const CELLAR: Draft<Fact>[] = [
+  ...vessel('glass-of-25', 25),
+  ...vessel('glass-of-12', 12),
+  ...dryWine('lot-albarino', 24, 'glass-of-25', { style: 'white', ph: 3.23, ta: 7.4, freeSo2: 31 }),
+  ...dryWine('lot-grenache', 12, 'glass-of-12', { ph: 3.61, ta: 5.9, freeSo2: 14 }),
+  juice('lot-must', 3, 40, { style: 'rose' }),
+  read('lot-must', 3, 'sg', 1.087),
+  read('lot-must', 1, 'temperature', 23.4),
+  { type: 'operation', at: daysAgo(1), lotId: 'lot-grenache', what: 'cool' } as Draft<Fact>
+]
+const LOTS = ['lot-albarino', 'lot-grenache', 'lot-must']
+/** A number that nobody's wine has, within every limit that a field here has. */
+const ODD = '6.789'
+
+type Form = BenchForm<string, object, unknown>
+const open = (form: Form, lot: ShallowRef<LotView | undefined>) => onPage(() => useBench(form, lot))
+type Open = ReturnType<typeof open>
+const shown = ({ fields, choices }: Open) => ({
+  ...choices,
+  ...Object.fromEntries(fields.value.flatMap(({ spec, field }) => (field ? [[spec.key, `${field.text} ${field.unit}`]] : [])))
+})
+/** All that is of the lot and not of the house. */
+const ofLot = ({ fields }: Open) => fields.value.flatMap(({ spec, field }) => (field && !spec.stays ? [field] : []))
+const typeAll = (bench: Open) => ofLot(bench).forEach((field) => (field.text = ODD))
+
+describe.each(BENCH_FORMS.map((form) => [form.code, form as unknown as Form] as const))('the bench “%s”', (_, form) => {
+  it('shows of each lot what a bench opened for that lot alone shows, whatever was typed about another', async () => {
+    const cellar = await house(CELLAR)
+    const alone = LOTS.map((id) => shown(open(form, shallowRef(cellar.lotOf(id)))))
+    const lot = shallowRef(cellar.lotOf(LOTS[0]!))
+    const bench = open(form, lot)
+    typeAll(bench)
+    await nextTick()
+    for (const i of [1, 2]) {
+      lot.value = cellar.lotOf(LOTS[i]!)
+      await nextTick()
+      expect(shown(bench)).toEqual(alone[i])
+    }
+  })
+  it('what was typed about a lot is there after a reload, and on the way back to it', async () => {
+    const cellar = await house(CELLAR)
+    const lot = shallowRef(cellar.lotOf(LOTS[0]!))
+    const bench = open(form, lot)
+    typeAll(bench)
+    await nextTick()
+    const typed = shown(bench)
+    expect(shown(open(form, shallowRef(cellar.lotOf(LOTS[0]!))))).toEqual(typed)
+    lot.value = cellar.lotOf(LOTS[1]!)
+    await nextTick()
+    lot.value = cellar.lotOf(LOTS[0]!)
+    await nextTick()
+    expect(shown(bench)).toEqual(typed)
+  })
+  it('reckons with all digits that are known, until something is typed over what is shown of them', async () => {
+    const cellar = await house([...CELLAR, read('lot-albarino', 0, 'ph', 3.2468)])
+    const bench = open(form, shallowRef(cellar.lotOf('lot-albarino')))
+    const ph = bench.fields.value.find(({ spec }) => spec.key === 'ph')?.field
+    if (!ph) return
+    expect([ph.text, ph.value]).toEqual(['3.25', 3.2468])
+    ph.text = '3.25 '
+    expect(ph.value).toBe(3.2468)
+    ph.text = '3.3'
+    expect(ph.value).toBe(3.3)
+  })
+  it('works without a lot, and shows nothing that is not in its limits', async () => {
+    await house(CELLAR)
+    const bench = open(form, shallowRef(undefined))
+    for (const { field } of bench.fields.value) if (field && !field.empty) expect(field.value).toBeDefined()
+    expect(() => bench.answer.value).not.toThrow()
+    expect(await bench.log()).toBe(false)
+  })
+  it('has a name for each field, and no two fields with one key', () => {
+    const { fields } = onPage(() => useBench(form, shallowRef(undefined)))
+    const keys = fields.value.map(({ spec }) => spec.key)
+    expect(new Set(keys).size).toBe(keys.length)
+    expect(fields.value.every(({ spec }) => spec.label.length > 1)).toBe(true)
+  })
+})

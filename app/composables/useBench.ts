@@ -1,0 +1,159 @@
+import type { BenchContext, BenchValues, Known, Refusal } from '~~/core/benches'
+import type { Draft, Fact, LotView } from '~~/core/ledger'
+import { brixFromSg } from '~~/core/hydrometry'
+import type { BenchField, BenchForm } from '~/benches/spec'
+import type { Values } from '~/forms/spec'
+import { unchanged } from './unchanged'
+import type { QuantityField } from './useQuantityField'
+import type { QuantitySpec } from './useSpecFields'
+
+/** What was typed and not logged is kept for so long, ms: by the next day the wine has moved on. */
+const KEPT_MS = 12 * 3_600_000
+/** What somebody typed or chose on a bench about a lot. */
+interface Typed {
+  at: number
+  numbers: Record<string, { text: string, unit: string }>
+  choices: Values
+}
+const isRefusal = (made: Draft<Fact>[] | Refusal): made is Refusal => 'refused' in made
+
+/**
+ * A bench at work: its fields filled from the lot, cleared for another, what was typed kept over a reload and the way back, the answer,
+ * and one writing of it.
+ * @param lot none: arithmetic alone
+ * @param cameFor what the address names
+ */
+export function useBench<N extends string, C extends object, A>(
+  form: BenchForm<N, C, A>,
+  lot: Ref<LotView | undefined>,
+  cameFor: () => string | undefined = () => undefined
+) {
+  const cellar = useCellarStore()
+  const settings = useSettingsStore()
+  const forecasts = useForecastsStore()
+  const f = useFormat()
+  const now = useNow()
+  const logged = useLogged()
+  if (form.foretells) forecasts.hurry()
+  const context = computed<BenchContext>(() => ({
+    lot: lot.value,
+    cellar: cellar.state,
+    now: now.value,
+    forecast: lot.value && forecasts.known.get(lot.value.id),
+    owns: { salt: settings.values.salt, scaleStepG: settings.values.scaleStepG },
+    cameFor: cameFor()
+  }))
+  const units = useFormContext(() => lot.value)
+  const usualChoices = unchanged(() => form.bench.choices(context.value))
+  const choices = reactive({ ...usualChoices.value }) as C & Values
+
+  const set = (key: string, value: Values[string]): void => void Object.assign(choices, { [key]: value })
+
+  /** A number with the digits it deserves in the field's unit; the field reckons with all of them. */
+  function fill(spec: QuantitySpec, field: QuantityField, is: Known | undefined): void {
+    if (!is) return field.clear()
+    const { measure, unit, decimals } = spec
+    const own = measure === 'sugar' && unit === '°Brix' ? brixFromSg(is.value) : is.value
+    const text = measure === 'sugar' ? (unit === 'SG' ? f.gravity(own) : f.brix(own)).text : f.typed(is.value, measure, unit)
+    const shown = measure === 'volume' ? String(Number(Number(text).toPrecision(4))) : text
+    const digits = decimals === undefined ? shown : Number(text).toFixed(decimals)
+    field.fill(measure === 'temperature' ? String(Number(digits)) : digits, own)
+  }
+  const { fieldOf } = useSpecFields()
+  const specs = unchanged(() => form.fields(choices, units.value) as BenchField<N, C>[])
+  const fields = computed(() => specs.value.map((spec) => ({ spec, field: spec.as === 'quantity' ? fieldOf(spec) : undefined })))
+  const numbers = () => fields.value.flatMap(({ spec, field }) => (spec.as === 'quantity' && field ? [{ spec, field }] : []))
+  const field = (key: N): QuantityField => numbers().find(({ spec }) => spec.key === key)!.field
+  /** A gravity is handed on as SG, in whichever unit it was typed. */
+  const numberIn = (spec: QuantitySpec, field: QuantityField) => (spec.measure === 'sugar' ? sgIn(field) : field.value)
+  const values = computed(() =>
+    ({ ...choices, ...Object.fromEntries(numbers().map(({ spec, field }) => [spec.key, numberIn(spec, field)])) }) as BenchValues<N, C>
+  )
+  const known = unchanged(() => form.bench.fill(context.value, values.value))
+
+  /** What differs from what was filled in. */
+  const typed = computed(() => ({
+    numbers: Object.fromEntries(
+      numbers().flatMap(({ spec, field }) => (field.untouched ? [] : [[spec.key, { text: field.text, unit: field.unit }]]))
+    ),
+    choices: Object.fromEntries(Object.entries(choices).filter(([key, is]) => is !== (usualChoices.value as Values)[key])) as Values
+  }))
+  const kept = () => useKept<Typed>(['presk.bench', form.code, lot.value?.id ?? ''].join('|'))
+  /** The lot that the fields are filled from. */
+  let of: string | undefined | null = null
+  function keep(): void {
+    // What was typed is of the lot before until the fields are filled anew.
+    if (of !== lot.value?.id) return
+    const { numbers: n, choices: c } = typed.value
+    if (Object.keys(n).length + Object.keys(c).length > 0) kept().write({ at: Date.now(), ...typed.value })
+    else kept().forget()
+  }
+  function putBack(): void {
+    const was = kept().read()
+    if (!was || Date.now() - was.at > KEPT_MS) return
+    Object.assign(choices, was.choices)
+    for (const { spec, field } of numbers()) Object.assign(field, was.numbers[spec.key])
+  }
+  /** What is known, where nobody typed or chose anything; with `anew` everywhere. */
+  let chosen = { ...usualChoices.value } as Values
+  function fillAll(anew: boolean): void {
+    for (const [key, is] of Object.entries(usualChoices.value)) {
+      if (anew || (choices as Values)[key] === chosen[key]) set(key, is)
+    }
+    chosen = { ...usualChoices.value } as Values
+    if (anew) for (const { spec, field } of numbers()) if (!(spec as BenchField<N, C>).stays) field.clear()
+    for (const { spec, field } of numbers()) if (field.untouched) fill(spec, field, known.value[spec.key as N])
+  }
+  // What was typed or chosen for one lot is not there for the next.
+  watch(
+    [() => lot.value?.id, known, usualChoices, specs],
+    ([id]) => {
+      const anew = of !== id
+      of = id
+      fillAll(anew)
+      if (anew) putBack()
+    },
+    { immediate: true }
+  )
+  watch(typed, keep)
+
+  const answer = computed(() => form.bench.answer(values.value, context.value))
+  const gate = form.gate && useReadiness(() => lot.value, () => form.gate!(lot.value))
+  const saving = ref(false)
+  /** Why nothing was written. */
+  const problem = ref<string>()
+  const refuse = async (words?: string): Promise<false> => {
+    problem.value = words
+    await focusWrong()
+    return false
+  }
+  /** Writes what was done, once, says so and leads on. */
+  async function log(): Promise<boolean> {
+    problem.value = undefined
+    if (saving.value || !lot.value) return false
+    numbers().forEach(({ field }) => field.touch())
+    if (numbers().some(({ field }) => !field.ok)) return refuse()
+    if (gate && !gate.mayGoOn.value) return refuse()
+    const about = { ...context.value, lot: lot.value }
+    const made = form.bench.drafts?.(values.value, answer.value, about) ?? []
+    if (isRefusal(made)) return refuse(form.refusals?.[made.refused])
+    if (made.length === 0) return false
+    saving.value = true
+    const written = await cellar.log([...(gate?.against() ?? []), ...made])
+    saving.value = false
+    if (!written) return refuse()
+    fillAll(true)
+    const done = form.logged?.(about.lot, made)
+    if (done) logged(done.says)
+    if (done?.to) await navigateTo(done.to)
+    return true
+  }
+  /** What is planned, as it would be typed: "exactly as planned". */
+  function take(plan: { [K in N]?: number | undefined }): void {
+    for (const { spec, field } of numbers()) {
+      const amount = plan[spec.key as N]
+      if (amount !== undefined) field.text = spec.unitLabel === 'g' ? f.typedPowder(amount) : f.typed(amount, spec.measure, field.unit)
+    }
+  }
+  return { form, fields, field, choices, values, answer, gate, saving, problem, log, set, take }
+}

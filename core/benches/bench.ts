@@ -1,0 +1,53 @@
+import type { CellarState, Draft, Fact, Figure, LotView } from '../ledger'
+import type { LotForecast } from '../stages'
+import type { SulphiteSalt } from '../sulphite'
+
+/** What a bench is asked about: the wine, if there is one, its cellar and the hour. */
+export interface BenchContext {
+  lot?: LotView | undefined
+  cellar: CellarState
+  /** ISO UTC. */
+  now: string
+  /** Of a ferment that is under way. */
+  forecast?: LotForecast | undefined
+  /** The salt that the household doses with, and the step of its scale, g. */
+  owns: { salt: SulphiteSalt, scaleStepG: number }
+  /** What the person came for, as the address names it. */
+  cameFor?: string | undefined
+}
+
+/** A number that a bench is filled with, in the unit of the core, and where it comes from. */
+export interface Known {
+  value: number
+  origin: Figure['origin'] | 'forecast' | 'usual'
+}
+export type Filled<N extends string> = { [K in N]?: Known | undefined }
+
+/** What is in the fields: numbers in the unit of the core, missing while they are empty or wrong, and what was chosen. */
+export type BenchValues<N extends string, C extends object> = { readonly [K in N]?: number | undefined } & Readonly<C>
+
+/** Why nothing is logged: a code with its words in the bench's form, and the field that it is about. */
+export interface Refusal {
+  refused: string
+  field?: string
+}
+
+/**
+ * A bench without its screen: what fills it, what it answers, and what it writes. Pure: the same values of the same lot give the same.
+ * A new one is a file here, one in `app/benches` with its fields and words, and a line in the list of each.
+ */
+export interface Bench<N extends string, C extends object, A> {
+  /** What is chosen before anybody chose. */
+  choices: (context: BenchContext) => C
+  /** What is known for each number. It may follow from what was typed elsewhere on the bench: only what nobody typed is filled. */
+  fill: (context: BenchContext, values: BenchValues<N, C>) => Filled<N>
+  /** Parts that lack a number, or lie outside the limits of their relation, are missing. */
+  answer: (values: BenchValues<N, C>, context: BenchContext) => A
+  /** What is written of the lot; nothing for a bench that only reckons. */
+  drafts?: (values: BenchValues<N, C>, answer: A, context: BenchContext & { lot: LotView }) => Draft<Fact>[] | Refusal
+}
+
+/** A figure of the lot as a field is filled with it. */
+export const known = (figure: Figure | undefined): Known | undefined => figure && { value: figure.value, origin: figure.origin }
+/** What is usual where nothing is known. */
+export const usual = (value: number): Known => ({ value, origin: 'usual' })
