@@ -3,8 +3,8 @@ import { nextTick, shallowRef } from 'vue'
 import type { Draft, Fact } from '~~/core/ledger'
 import { type House, daysAgo, dryWine, house, onPage, read, vessel } from './fixtures/house'
 
-const { useBottlingDay } = await import('./useBottlingDay')
 const { useBench } = await import('./useBench')
+const { bottlesForm } = await import('~/benches/bottling')
 const { sparklingForm } = await import('~/benches/sparkling')
 const { sweeteningForm } = await import('~/benches/sweetening')
 const { useTrial } = await import('./useTrial')
@@ -33,20 +33,20 @@ const lotOf = (cellar: House, id = 'lot-albarino') => shallowRef(cellar.lotOf(id
 describe('bottling day', () => {
   it('begins with the wine there is and the bottles in store; what does not fit in those goes into the next size', async () => {
     const cellar = await house(CELLAR)
-    const day = onPage(() => useBottlingDay(lotOf(cellar)))
-    expect([day.volume.value, day.fieldsOf('bottle-750').stock.value]).toEqual([24, 20])
-    day.fieldsOf('bottle-375').stock.text = '30'
-    const filled = new Map(day.mix.value!.bottles.map((b) => [b.ml, b.count]))
+    const day = onPage(() => useBench(bottlesForm, lotOf(cellar)))
+    expect([day.values.value.volume, day.field('stock:bottle-750').value]).toEqual([24, 20])
+    day.field('stock:bottle-375').text = '30'
+    const filled = new Map(day.answer.value.mix!.bottles.map((b) => [b.ml, b.count]))
     // 24 L less 0.3 of hoses: 20 large hold 15 L, and 8.7 L are 23 halves.
     expect([filled.get(750), filled.get(375)]).toEqual([20, 23])
   })
   it('the real numbers come off the wine and the store', async () => {
     const cellar = await house(CELLAR)
-    const day = onPage(() => useBottlingDay(lotOf(cellar)))
-    day.knows.value = true
-    day.fieldsOf('bottle-750').filled.text = '18'
-    day.closure.value = 'crown'
-    day.place.value = 'shelf by the door'
+    const day = onPage(() => useBench(bottlesForm, lotOf(cellar)))
+    day.gate!.knows.value = true
+    day.field('filled:bottle-750').text = '18'
+    day.choices.closure = 'crown'
+    day.choices.place = 'shelf by the door'
     expect(await day.log()).toBe(true)
     const wine = cellar.lotOf('lot-albarino')!
     expect(wine.bottled).toMatchObject([{ sizeMl: 750, left: 18, closure: 'crown', place: 'shelf by the door', material: 'bottle-750' }])
@@ -56,45 +56,45 @@ describe('bottling day', () => {
   it.each([
     ['none', '', /how many bottles/],
     ['half a bottle', '3.5', /whole number/],
-    ['a word', 'some', /whole number/]
+    ['a word', 'some', /not a number/]
   ])('%s is refused, and stays as it was typed', async (_, typed, words) => {
     const cellar = await house(CELLAR)
-    const day = onPage(() => useBottlingDay(lotOf(cellar)))
-    day.knows.value = true
-    day.fieldsOf('bottle-750').filled.text = typed
+    const day = onPage(() => useBench(bottlesForm, lotOf(cellar)))
+    day.gate!.knows.value = true
+    day.field('filled:bottle-750').text = typed
     expect(await day.log()).toBe(false)
-    expect(day.wrong.value).toMatch(words)
-    expect(day.fieldsOf('bottle-750').filled.text).toBe(typed)
+    expect(day.problem.value ?? day.field('filled:bottle-750').message).toMatch(words)
+    expect(day.field('filled:bottle-750').text).toBe(typed)
     expect(cellar.lotOf('lot-albarino')!.bottles).toBe(0)
   })
   it('more bottles than there is wine are refused by the ledger', async () => {
     const cellar = await house(CELLAR)
-    const day = onPage(() => useBottlingDay(lotOf(cellar)))
-    day.knows.value = true
-    day.fieldsOf('bottle-750').filled.text = '60'
+    const day = onPage(() => useBench(bottlesForm, lotOf(cellar)))
+    day.gate!.knows.value = true
+    day.field('filled:bottle-750').text = '60'
     expect(await day.log()).toBe(false)
     expect(cellar.refused.map((p) => p.code)).toEqual(['more-out-than-in'])
   })
   it('what was typed for one wine is not there for the next; a wine that is to sparkle is offered no still bottle', async () => {
     const cellar = await house([...CELLAR, { type: 'lot-planned', at: daysAgo(1), lotId: 'lot-grenache', sparkling: true } as Draft<Fact>])
     const lot = lotOf(cellar)
-    const day = onPage(() => useBottlingDay(lot))
-    day.fieldsOf('bottle-750').filled.text = '18'
-    day.knows.value = true
+    const day = onPage(() => useBench(bottlesForm, lot))
+    day.field('filled:bottle-750').text = '18'
+    day.gate!.knows.value = true
     lot.value = cellar.lotOf('lot-grenache')
     await nextTick()
-    expect([day.fieldsOf('bottle-750').filled.text, day.knows.value, day.gate.value]).toEqual(['', false, 'bottling-sparkling'])
-    expect(day.cards.value.every((card) => card.bottle!.ratedBar > 0)).toBe(true)
-    expect(day.cards.value.length).toBeGreaterThan(0)
+    expect([day.field('filled:sparkling-bottle-750').text, day.gate!.knows.value, day.answer.value.sparkling]).toEqual(['', false, true])
+    expect(day.answer.value.used.every((card) => card.bottle!.ratedBar > 0)).toBe(true)
+    expect(day.answer.value.used.length).toBeGreaterThan(0)
   })
   it('gone on with against what is open, it is logged beside the bottles', async () => {
     const cellar = await house([...vessel('glass-of-25', 25), ...dryWine('lot-albarino', 24, 'glass-of-25', { style: 'white' })])
-    const day = onPage(() => useBottlingDay(lotOf(cellar)))
-    day.fieldsOf('bottle-750').filled.text = '10'
-    expect(day.mayGoOn.value).toBe(false)
+    const day = onPage(() => useBench(bottlesForm, lotOf(cellar)))
+    day.field('filled:bottle-750').text = '10'
+    expect(day.gate!.mayGoOn.value).toBe(false)
     expect(await day.log()).toBe(false)
     expect(cellar.lotOf('lot-albarino')!.bottles).toBe(0)
-    day.knows.value = true
+    day.gate!.knows.value = true
     expect(await day.log()).toBe(true)
     expect([...cellar.lotOf('lot-albarino')!.endedTasks.values()]).toMatchObject([{ outcome: 'seen' }])
     expect(cellar.lotOf('lot-albarino')!.bottles).toBe(10)

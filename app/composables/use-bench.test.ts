@@ -33,6 +33,13 @@ const shown = ({ fields, choices }: Open) => ({
 const ofLot = ({ fields }: Open) => fields.value.flatMap(({ spec, field }) => (field && !spec.stays ? [field] : []))
 const typeAll = (bench: Open) => ofLot(bench).forEach((field) => (field.text = ODD))
 
+/** Where an answer holds what is no number. */
+function notNumbers(x: unknown, path = ''): string[] {
+  if (typeof x === 'number') return Number.isNaN(x) ? [path] : []
+  if (typeof x !== 'object' || x === null) return []
+  return Object.entries(x).flatMap(([key, inside]) => notNumbers(inside, `${path}.${key}`))
+}
+
 describe.each(BENCH_FORMS.map((form) => [form.code, form as unknown as Form] as const))('the bench “%s”', (_, form) => {
   it('shows of each lot what a bench opened for that lot alone shows, whatever was typed about another', async () => {
     const cellar = await house(CELLAR)
@@ -71,6 +78,19 @@ describe.each(BENCH_FORMS.map((form) => [form.code, form as unknown as Form] as 
     expect(ph.value).toBe(3.2468)
     ph.text = '3.3'
     expect(ph.value).toBe(3.3)
+  })
+  it('what is wrong at a field is in no figure of the answer, and nothing is written', async () => {
+    const cellar = await house(CELLAR)
+    const bench = open(form, shallowRef(cellar.lotOf(LOTS[0]!)))
+    for (const { spec, field } of bench.fields.value) {
+      if (!field) continue
+      const before = field.text
+      field.text = 'most'
+      expect(notNumbers(bench.answer.value), spec.key).toEqual([])
+      expect(await bench.log()).toBe(false)
+      expect([field.text, field.message === undefined]).toEqual(['most', false])
+      field.text = before
+    }
   })
   it('works without a lot, and shows nothing that is not in its limits', async () => {
     await house(CELLAR)

@@ -2,6 +2,7 @@ import type { BenchContext, BenchValues, Known, Refusal } from '~~/core/benches'
 import type { Draft, Fact, LotView } from '~~/core/ledger'
 import { brixFromSg } from '~~/core/hydrometry'
 import type { BenchField, BenchForm } from '~/benches/spec'
+import { newId } from '~/data/ids'
 import type { Values } from '~/forms/spec'
 import { unchanged } from './unchanged'
 import type { QuantityField } from './useQuantityField'
@@ -41,7 +42,8 @@ export function useBench<N extends string, C extends object, A>(
     now: now.value,
     forecast: lot.value && forecasts.known.get(lot.value.id),
     owns: { salt: settings.values.salt, scaleStepG: settings.values.scaleStepG },
-    cameFor: cameFor()
+    cameFor: cameFor(),
+    newId
   }))
   const units = useFormContext(() => lot.value)
   const usualChoices = unchanged(() => form.bench.choices(context.value))
@@ -65,7 +67,10 @@ export function useBench<N extends string, C extends object, A>(
   const numbers = () => fields.value.flatMap(({ spec, field }) => (spec.as === 'quantity' && field ? [{ spec, field }] : []))
   const field = (key: N): QuantityField => numbers().find(({ spec }) => spec.key === key)!.field
   /** A gravity is handed on as SG, in whichever unit it was typed. */
-  const numberIn = (spec: QuantitySpec, field: QuantityField) => (spec.measure === 'sugar' ? sgIn(field) : field.value)
+  function numberIn(spec: QuantitySpec, field: QuantityField): number | undefined {
+    if (!field.ok && !field.required) return Number.NaN
+    return spec.measure === 'sugar' ? sgIn(field) : field.value
+  }
   const values = computed(() =>
     ({ ...choices, ...Object.fromEntries(numbers().map(({ spec, field }) => [spec.key, numberIn(spec, field)])) }) as BenchValues<N, C>
   )

@@ -3,11 +3,11 @@ import type { MethodAdvice, SulphiteFinding, SulphiteMethod } from '~~/core/sulp
 import { BOTTLING_RESERVE, NEXT_ROUND_DAYS } from '~~/core/stages'
 
 /** What a dose has to last for. */
-export const SULPHITE_AIM: Record<SulphiteAim, { label: string, purpose: string }> = {
-  'level': { label: 'Up to its level', purpose: 'to its level' },
-  'next-round': { label: 'Until the next round', purpose: 'to last until the next round' },
-  'bottle': { label: 'For bottling', purpose: 'for bottling' },
-  'lock': { label: 'To lock malic acid', purpose: 'to lock the malic acid' }
+export const SULPHITE_AIM: Record<SulphiteAim, { label: string }> = {
+  'level': { label: 'Up to its level' },
+  'next-round': { label: 'Until the next round' },
+  'bottle': { label: 'For bottling' },
+  'lock': { label: 'To lock malic acid' }
 }
 /** How an aim follows from the level, for the working. */
 export function sayAim(aim: SulphiteAim, levelMgPerL: number, aimMgPerL: number): string {

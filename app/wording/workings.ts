@@ -1,11 +1,14 @@
 import { ACIDS, END_POINT_PH, type AcidPrediction } from '~~/core/acids'
+import type { BenchValues, SulphiteAnswer, SulphiteChoices, SulphiteNumber } from '~~/core/benches'
 import type { Trend } from '~~/core/harvest'
 import type { LotView } from '~~/core/ledger'
+import { MOST_AT_ONCE } from '~~/core/stages'
 import { FIRST_SO2, SO2_SHARE, type FirstDose, type FruitHealth, type SulphiteSalt } from '~~/core/sulphite'
 import { YAN_PER_SUGAR, type Need, type NutrientPlan } from '~~/core/yeast'
 import type { WorkingStep } from '~/components/common/WorkingNote.vue'
 import { HEALTH } from './crush'
 import { RIPE } from './harvest'
+import { SULPHITE_AIM, sayAim } from './sulphite'
 
 /** Workings with the actual values in them, and where each comes from. */
 const litres = (volumeL: number): string => String(Number(volumeL.toPrecision(4)))
@@ -25,6 +28,41 @@ export function firstSulphiteWorking(
   return [
     { what: 'Level', formula: level.join(', '), result: `${dose.mgPerL} mg/L` },
     { what: 'Salt', formula: `${dose.mgPerL} mg/L × ${juice} ÷ 1000 ÷ ${SO2_SHARE[salt].toFixed(3)}`, result: weight }
+  ]
+}
+
+/** How a wine's dose follows from its pH, its free SO₂ and its aim. */
+export function sulphiteWorking(values: BenchValues<SulphiteNumber, SulphiteChoices>, answer: SulphiteAnswer): WorkingStep[] {
+  const { dose, ofLot, aim } = answer
+  if (!dose) return []
+  const { ph = 0, volume = 0, free = 0, bound = 0, targetMolecular, salt } = values
+  const [levelMgPerL, unbound] = [ofLot?.levelMgPerL ?? dose.targetFreeMgPerL, 1 - bound / 100]
+  const missing = ofLot?.inParts ? (dose.targetFreeMgPerL - free) / unbound : dose.addMgPerL
+  const mgPerL = (x: number) => `${x.toFixed(1)} mg/L`
+  return [
+    {
+      what: 'Level',
+      formula: `${targetMolecular} × (1 + 10^(${ph.toFixed(2)} − ${dose.pka.toFixed(2)}))`,
+      result: mgPerL(levelMgPerL)
+    },
+    ...(ofLot && aim !== 'level'
+      ? [{
+          what: SULPHITE_AIM[aim].label,
+          formula: sayAim(aim, levelMgPerL, dose.targetFreeMgPerL),
+          result: mgPerL(dose.targetFreeMgPerL)
+        }]
+      : []),
+    {
+      what: 'To add',
+      formula: `(${dose.targetFreeMgPerL.toFixed(1)} − ${free.toFixed(0)}) ÷ (1 − ${(bound / 100).toFixed(2)})`,
+      result: mgPerL(missing)
+    },
+    ...(ofLot?.inParts ? [{ what: 'First part', formula: `at most ${MOST_AT_ONCE} mg/L at once`, result: mgPerL(dose.addMgPerL) }] : []),
+    {
+      what: 'Salt',
+      formula: `${mgPerL(dose.addMgPerL)} × ${litres(volume)} L ÷ 1000 ÷ ${SO2_SHARE[salt].toFixed(3)}`,
+      result: `${dose.grams.toFixed(2)} g`
+    }
   ]
 }
 

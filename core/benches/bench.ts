@@ -14,6 +14,8 @@ export interface BenchContext {
   owns: { salt: SulphiteSalt, scaleStepG: number }
   /** What the person came for, as the address names it. */
   cameFor?: string | undefined
+  /** A name for a lot that a bench makes: chance has no place in the core. */
+  newId: () => string
 }
 
 /** A number that a bench is filled with, in the unit of the core, and where it comes from. */
@@ -23,7 +25,10 @@ export interface Known {
 }
 export type Filled<N extends string> = { [K in N]?: Known | undefined }
 
-/** What is in the fields: numbers in the unit of the core, missing while they are empty or wrong, and what was chosen. */
+/**
+ * What is in the fields: numbers in the unit of the core, and what was chosen. A number is missing while its field is empty, or wrong and
+ * needed. One that may stay empty and is wrong is NaN: no answer goes on as if nothing had been said.
+ */
 export type BenchValues<N extends string, C extends object> = { readonly [K in N]?: number | undefined } & Readonly<C>
 
 /** Why nothing is logged: a code with its words in the bench's form, and the field that it is about. */

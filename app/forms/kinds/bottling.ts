@@ -1,33 +1,20 @@
+import { closedWith, closureHolds, tooWeak } from '~~/core/benches'
 import { fact } from '~~/core/drafts'
-import { FAULTS, type EntryOf, type Fault, type LotView } from '~~/core/ledger'
+import { type EntryOf, FAULTS, type Fault } from '~~/core/ledger'
 import { type MaterialCard, cardsOf } from '~~/core/materials'
 import { FAULT } from '~/wording/faults'
 import { bottleLabel } from '~/wording/materials'
 import { CLOSURE, TAKEN } from '~/wording/terms'
 import { type EntryForm, choices, lotOf, many, number, orNone, text, wanting } from '../spec'
 
-/** Closures that a second ferment throws off, craft 3.13. */
-const LETS_GO: ReadonlySet<string> = new Set(['cork', 'screw'])
 /** What it is closed with: the usual ones, and cards of one's own behind them. */
 export function closureItems(cards: ReadonlyMap<string, MaterialCard>, sparkling: boolean, chosen = '') {
-  const holds = (closes: string | undefined) => closes !== undefined && !(sparkling && LETS_GO.has(closes))
+  const holds = (closes: string | undefined) => closureHolds(closes, sparkling)
   const own = [...cards.values()].filter((card) => holds(card.closes)).map((card) => ({ value: card.key, label: card.name ?? card.key }))
   const items = [{ value: '', label: 'not said' }, ...choices(CLOSURE).filter((c) => holds(c.value)), ...own]
   // A card that was struck since, or stayed in another cellar.
   return items.some((item) => item.value === chosen) ? items : [...items, { value: chosen, label: 'a card that is gone' }]
 }
-/** Both parts of an entry that a choice of closure makes. */
-export function closedWith(
-  chosen: string,
-  cards: ReadonlyMap<string, MaterialCard>
-): Pick<EntryOf<'bottling'>, 'closure' | 'closureMaterial'> {
-  const own = cards.get(chosen)
-  return own?.closes ? { closure: own.closes, closureMaterial: own.key } : { closure: orNone(chosen) as EntryOf<'bottling'>['closure'] }
-}
-/** Bottles that are made for still wine burst under a second ferment. */
-export const tooWeak = (card: MaterialCard | undefined, lot: LotView | undefined): boolean =>
-  lot?.plan.sparkling === true && card?.bottle?.ratedBar === 0
-
 export const bottlingForm: EntryForm<'bottling'> = {
   type: 'bottling',
   title: 'Bottle',

@@ -1,31 +1,22 @@
 <script setup lang="ts">
 import { BOTTLING_RESERVE } from '~~/core/stages'
-import { closureItems } from '~/forms/kinds/bottling'
+import { bottlesForm } from '~/benches/bottling'
 import { AFTERWARDS } from '~/wording/finishing'
-import { bottleLabel } from '~/wording/materials'
 
 /** Bottling day: which bottles from the net volume, what it needs, and the real numbers back. */
 const { lot } = useLotFromAddress()
 const f = useFormat()
-const logged = useLogged()
-const cellar = useCellarStore()
-const day = useBottlingDay(lot)
-const { volume, loss, fieldsOf, cards, tapped, used, closure, closing, place, mix, sparkling, gate, ready, knows, mayGoOn, wrong, log } =
-  day
-const sizeItems = computed(() => cards.value.map((card) => ({ value: card.key, label: bottleLabel(card) })))
-const closures = computed(() => closureItems(cellar.state.cards, sparkling.value))
+const bench = useBench(bottlesForm, lot)
+const { ready, knows, mayGoOn } = bench.gate!
+const mix = computed(() => bench.answer.value.mix)
+const closing = computed(() => bench.answer.value.closing)
+const sparkling = computed(() => bench.answer.value.sparkling)
 const left = computed(() => mix.value && f.volume(mix.value.leftMl / 1000))
-async function submit() {
-  const l = lot.value
-  if (!(await log()) || !l) return focusWrong()
-  logged(`${l.name}: bottled`)
-  await navigateTo(`/lots/${l.id}`)
-}
 useHead({ title: 'Bottling day · Presk' })
 </script>
 
 <template>
-  <BenchFrame title="Bottling day" :lot="lot" @submit="submit">
+  <BenchFrame title="Bottling day" :lot="lot" @submit="bench.log">
     <template #answer>
       <template v-if="mix">
         <ul class="mix">
@@ -41,16 +32,7 @@ useHead({ title: 'Bottling day · Presk' })
       <p v-else class="soft">Enter the volume and the bottles you have.</p>
     </template>
     <template #inputs>
-      <QuantityField label="Wine, net of lees" :field="volume" />
-      <QuantityField label="Lost in hoses and filter" :field="loss" />
-      <TapMany v-model="tapped" class="wide" legend="Sizes" :items="sizeItems" />
-      <QuantityField
-        v-for="card in used"
-        :key="card.key"
-        :label="`In store, ${bottleLabel(card)}`"
-        :field="fieldsOf(card.key).stock"
-        hint="leave empty for as many as needed"
-      />
+      <BenchFields :bench="bench" />
       <p class="wide soft small">
         A different bottle or closure?
         <NuxtLink to="/stores/cards" class="textlink">Add a card for it</NuxtLink>, with the pressure it is rated for.
@@ -94,22 +76,11 @@ useHead({ title: 'Bottling day · Presk' })
         </p>
       </section>
       <template v-if="lot">
-        <GateBefore v-if="!ready" v-model="knows" :lot="lot" :gate="gate" />
+        <GateBefore v-if="!ready" v-model="knows" :lot="lot" :gate="sparkling ? 'bottling-sparkling' : 'bottling-still'" />
         <div v-if="mayGoOn" class="wentin sheet">
           <h2>Filled</h2>
-          <div class="tries">
-            <QuantityField
-              v-for="card in used"
-              :key="card.key"
-              :label="`Bottles of ${bottleLabel(card)}`"
-              :field="fieldsOf(card.key).filled"
-            />
-          </div>
-          <div class="tries">
-            <SelectField v-model="closure" label="Closed with" :items="closures" />
-            <TextField v-model="place" label="Where you store them" :maxlength="80" />
-          </div>
-          <p v-if="wrong" class="message" role="alert">{{ wrong }}</p>
+          <div class="tries"><BenchFields :bench="bench" part="went-in" /></div>
+          <p v-if="bench.problem.value" class="message" role="alert">{{ bench.problem.value }}</p>
           <div class="go"><span /><UButton type="submit" size="xl">Log it</UButton></div>
         </div>
       </template>

@@ -36,7 +36,14 @@ useHead({ title: 'Weighing list · Presk' })
     <div v-if="list.lines.length" class="ruled" tabindex="0" role="region" aria-label="The list">
       <table>
         <thead>
-          <tr><th>Lot</th><th>What</th><th>Weigh</th><th class="wide">Without a scale</th><th class="wide">For</th><th class="wide">Went in</th></tr>
+          <tr>
+            <th>Lot</th>
+            <th>What</th>
+            <th>Weigh</th>
+            <th class="wide">Without a scale</th>
+            <th class="wide">For</th>
+            <th class="wide">Went in</th>
+          </tr>
         </thead>
         <tbody>
           <tr v-for="line in list.lines" :key="line.lot.id + line.task.key + line.material">
