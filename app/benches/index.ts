@@ -4,11 +4,13 @@ import { coldForm } from './cold'
 import { freeSo2Form } from './free-so2'
 import { heatForm } from './heat'
 import { sparklingForm } from './sparkling'
+import { stabilityForm } from './stability'
 import { sugarAndWaterForm } from './sugar-and-water'
 import { sulphiteForm } from './sulphite'
 import { sweeteningForm } from './sweetening'
 
 /** All benches that are data, for the tests that walk them; a page imports its own. */
 export const BENCH_FORMS = [
-  alcoholForm, bottlesForm, coldForm, freeSo2Form, heatForm, sparklingForm, sugarAndWaterForm, sulphiteForm, sweeteningForm
+  alcoholForm, bottlesForm, coldForm, freeSo2Form, heatForm, sparklingForm, stabilityForm, sugarAndWaterForm, sulphiteForm,
+  sweeteningForm
 ] as const

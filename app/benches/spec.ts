@@ -1,11 +1,13 @@
-import type { Bench } from '~~/core/benches'
+import type { Bench, BenchValues } from '~~/core/benches'
 import type { Draft, Fact, LotView } from '~~/core/ledger'
 import type { Gate } from '~~/core/stages'
 import { type FieldSpec, type FormContext, type OwnUnits, inTemperature, inVolume } from '~/forms/spec'
 
+/** What is done on most benches: something goes in. */
+export const WENT_IN = 'went-in'
 interface Place {
-  /** Beside what is put in: what really went in, or what its page draws by itself. */
-  part?: 'went-in' | 'apart'
+  /** Beside what is put in: what belongs to one act, as what really went in, or, as `apart`, what its page draws by itself. */
+  part?: string
   /** Of the house and not of the lot: typed once, it stays for the next. */
   stays?: true
 }
@@ -24,10 +26,12 @@ export interface BenchForm<N extends string, C extends object, A> {
   fields: (choices: Readonly<C>, context: FormContext) => readonly BenchField<N, C>[]
   /** What has to be so of the wine before anything is written. */
   gate?: (lot: LotView | undefined) => Gate
+  /** What a line of the ledger says in words. */
+  note?: (values: BenchValues<N, C>, answer: A) => string
   /** Why nothing was written, by the code of the refusal. */
   refusals?: Readonly<Record<string, string>>
   /** What is said once it is written, and where that leads. */
-  logged?: (lot: LotView, written: readonly Draft<Fact>[]) => { says: string, to?: string | undefined }
+  logged?: (lot: LotView, written: readonly Draft<Fact>[], act: string) => { says: string, to?: string | undefined }
 }
 type More = Partial<Extract<FieldSpec, { as: 'quantity' }>> & Place
 type Limits = readonly [min: number, max: number]
@@ -58,6 +62,6 @@ export const wentInField = <K extends string>(key: K, label: string, unitLabel: 
     unit: '',
     unitLabel,
     limits: { min: 0.001, max: 1e6, words: 'Enter how much went in.' },
-    part: 'went-in',
+    part: WENT_IN,
     ...more
   } as const)

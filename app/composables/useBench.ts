@@ -1,7 +1,7 @@
 import type { BenchContext, BenchValues, Known, Refusal } from '~~/core/benches'
 import type { Draft, Fact, LotView } from '~~/core/ledger'
 import { brixFromSg } from '~~/core/hydrometry'
-import type { BenchField, BenchForm } from '~/benches/spec'
+import { type BenchField, type BenchForm, WENT_IN } from '~/benches/spec'
 import { newId } from '~/data/ids'
 import type { Values } from '~/forms/spec'
 import { unchanged } from './unchanged'
@@ -61,7 +61,7 @@ export function useBench<N extends string, C extends object, A>(
     const digits = decimals === undefined ? shown : Number(text).toFixed(decimals)
     field.fill(measure === 'temperature' ? String(Number(digits)) : digits, own)
   }
-  const { fieldOf } = useSpecFields()
+  const { fieldOf, all } = useSpecFields()
   const specs = unchanged(() => form.fields(choices, units.value) as BenchField<N, C>[])
   const fields = computed(() => specs.value.map((spec) => ({ spec, field: spec.as === 'quantity' ? fieldOf(spec) : undefined })))
   const numbers = () => fields.value.flatMap(({ spec, field }) => (spec.as === 'quantity' && field ? [{ spec, field }] : []))
@@ -99,24 +99,31 @@ export function useBench<N extends string, C extends object, A>(
     Object.assign(choices, was.choices)
     for (const { spec, field } of numbers()) Object.assign(field, was.numbers[spec.key])
   }
-  /** What is known, where nobody typed or chose anything; with `anew` everywhere. */
+  /** What is known, where nobody typed or chose anything; and anew where that is no longer meant. */
   let chosen = { ...usualChoices.value } as Values
-  function fillAll(anew: boolean): void {
+  function fillAll(anew: (spec: BenchField<N, C>) => boolean): void {
+    const again = new Set<string>(specs.value.filter(anew).map(({ key }) => key))
     for (const [key, is] of Object.entries(usualChoices.value)) {
-      if (anew || (choices as Values)[key] === chosen[key]) set(key, is)
+      if (again.has(key) || (choices as Values)[key] === chosen[key]) set(key, is)
     }
     chosen = { ...usualChoices.value } as Values
-    if (anew) for (const { spec, field } of numbers()) if (!(spec as BenchField<N, C>).stays) field.clear()
+    for (const { spec, field } of numbers()) if (again.has(spec.key)) field.clear()
     for (const { spec, field } of numbers()) if (field.untouched) fill(spec, field, known.value[spec.key as N])
+  }
+  /** As if it were opened: also what is not asked for now. What is of the house stays. */
+  function begin(): void {
+    Object.assign(choices, usualChoices.value)
+    for (const { spec, field } of all()) if (!(spec as BenchField<N, C>).stays) field.clear()
   }
   // What was typed or chosen for one lot is not there for the next.
   watch(
     [() => lot.value?.id, known, usualChoices, specs],
     ([id]) => {
-      const anew = of !== id
+      const another = of !== id
       of = id
-      fillAll(anew)
-      if (anew) putBack()
+      if (another) begin()
+      fillAll(() => false)
+      if (another) putBack()
     },
     { immediate: true }
   )
@@ -132,23 +139,33 @@ export function useBench<N extends string, C extends object, A>(
     await focusWrong()
     return false
   }
+  /** Fields that an act leans on: what is put in, and its own. */
+  const asked = (act: string) =>
+    numbers().filter(({ spec }) => {
+      const { part } = spec as BenchField<N, C>
+      return part === undefined || part === act || (part === 'apart' && act === WENT_IN)
+    })
   /** Writes what was done, once, says so and leads on. */
-  async function log(): Promise<boolean> {
+  async function log(act: unknown = WENT_IN): Promise<boolean> {
+    // A submitted form hands on its event.
+    const does = typeof act === 'string' ? act : WENT_IN
     problem.value = undefined
     if (saving.value || !lot.value) return false
-    numbers().forEach(({ field }) => field.touch())
-    if (numbers().some(({ field }) => !field.ok)) return refuse()
+    asked(does).forEach(({ field }) => field.touch())
+    if (asked(does).some(({ field }) => !field.ok)) return refuse()
     if (gate && !gate.mayGoOn.value) return refuse()
-    const about = { ...context.value, lot: lot.value }
-    const made = form.bench.drafts?.(values.value, answer.value, about) ?? []
+    const about = { ...context.value, lot: lot.value, note: form.note?.(values.value, answer.value) ?? '' }
+    const made = form.bench.drafts?.(values.value, answer.value, about, does) ?? []
     if (isRefusal(made)) return refuse(form.refusals?.[made.refused])
     if (made.length === 0) return false
     saving.value = true
     const written = await cellar.log([...(gate?.against() ?? []), ...made])
     saving.value = false
     if (!written) return refuse()
-    fillAll(true)
-    const done = form.logged?.(about.lot, made)
+    const done = form.logged?.(about.lot, made, does)
+    // Where it leads on, the bench is done with; else only what went in is.
+    if (done?.to) begin()
+    fillAll(({ part }) => part === does || part === 'apart')
     if (done) logged(done.says)
     if (done?.to) await navigateTo(done.to)
     return true

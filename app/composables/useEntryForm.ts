@@ -115,7 +115,7 @@ export function useEntryForm(options: EntryFormOptions) {
 
   function clear(): void {
     Object.assign(values, { photo: undefined }, started())
-    for (const field of all()) field.clear()
+    for (const { field } of all()) field.clear()
     at.value = options.fact?.at
   }
   const set = (key: string, value: Values[string]): void => {

@@ -8,12 +8,12 @@ export type QuantitySpec = Extract<FieldSpec, { as: 'quantity' }>
  * @param begin what a new field begins with, where that is known when it is made
  */
 export function useSpecFields(begin: (spec: QuantitySpec, field: QuantityField) => void = () => {}) {
-  const made = new Map<string, QuantityField>()
+  const made = new Map<string, { spec: QuantitySpec, field: QuantityField }>()
   /** The same field for the same number in the same unit, however often its words change. */
   function fieldOf(spec: QuantitySpec): QuantityField {
     const key = `${spec.key}|${spec.unit}`
     const before = made.get(key)
-    if (before) return before
+    if (before) return before.field
     const { measure, unit, units, limits, required, quantity } = spec
     const field = useQuantityField({
       kind: measure,
@@ -25,9 +25,10 @@ export function useSpecFields(begin: (spec: QuantitySpec, field: QuantityField) 
         ? { quantity: (u) => (u === 'SG' ? ('sg' as const) : ('brix' as const)) }
         : quantity && { quantity: () => quantity })
     })
-    made.set(key, field)
+    made.set(key, { spec, field })
     begin(spec, field)
     return field
   }
-  return { fieldOf, all: () => made.values() }
+  /** Also those that are not asked for now. */
+  return { fieldOf, all: () => [...made.values()] }
 }

@@ -18,6 +18,9 @@ export interface BenchContext {
   newId: () => string
 }
 
+/** Of what is written: its lot, and what a line says in words. */
+export interface ActContext extends BenchContext { lot: LotView, note: string }
+
 /** A number that a bench is filled with, in the unit of the core, and where it comes from. */
 export interface Known {
   value: number
@@ -48,8 +51,8 @@ export interface Bench<N extends string, C extends object, A> {
   fill: (context: BenchContext, values: BenchValues<N, C>) => Filled<N>
   /** Parts that lack a number, or lie outside the limits of their relation, are missing. */
   answer: (values: BenchValues<N, C>, context: BenchContext) => A
-  /** What is written of the lot; nothing for a bench that only reckons. */
-  drafts?: (values: BenchValues<N, C>, answer: A, context: BenchContext & { lot: LotView }) => Draft<Fact>[] | Refusal
+  /** What is written of the lot, of the act that was done where there are several; nothing for a bench that only reckons. */
+  drafts?: (values: BenchValues<N, C>, answer: A, context: ActContext, act: string) => Draft<Fact>[] | Refusal
 }
 
 /** A figure of the lot as a field is filled with it. */

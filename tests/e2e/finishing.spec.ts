@@ -191,7 +191,7 @@ test('a heat test runs on its clock, is read by the meter, and opens its conditi
   await goWithin(page, '/lots/lot-godello/ready')
   await expect(page.getByText('Stayed clear in the heat test.')).toBeVisible()
   await goWithin(page, '/lots/lot-godello')
-  await expect(page.getByText(/^Heat test for protein: As clear as the other \(two hours at 80 °C, 1,2 to 2\.1 NTU\)/)).toBeVisible()
+  await expect(page.getByText(/^Heat test for protein: As clear as the other \(two hours at 80 °C, 1\.2 to 2\.1 NTU\)/)).toBeVisible()
 })
 
 test('bottles of a card of one’s own come off the store, and a still one is not offered for a sparkling wine', async ({ page }) => {

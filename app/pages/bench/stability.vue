@@ -1,7 +1,8 @@
 <script setup lang="ts">
-import { FALLEN, PROTOCOL, type StabilityTest } from '~~/core/finishing'
+import { PROTOCOL, type StabilityTest } from '~~/core/finishing'
+import { stabilityForm } from '~/benches/stability'
 import { sayWhen } from '~/wording/days'
-import { FALLEN_WORDS, PROTOCOL_WORDS, TEST_ADVICE, TEST_NAME, TEST_READY } from '~/wording/stability'
+import { PROTOCOL_WORDS, TEST_ADVICE, TEST_READY } from '~/wording/stability'
 
 /** Heat and cold tests: by a rule, on their clock, and what fell beside a glass that was left alone. */
 const { lot } = useLotFromAddress()
@@ -10,32 +11,24 @@ const router = useRouter()
 const f = useFormat()
 const now = useNow()
 const cellar = useCellarStore()
-const logged = useLogged()
+const bench = useBench(stabilityForm, lot, () => (route.query.test === 'cold' ? 'cold' : undefined))
+const { choices } = bench
+const answer = computed(() => bench.answer.value)
+const verdict = computed(() => answer.value.verdict)
+const running = computed(() => answer.value.running)
+const last = computed(() => answer.value.last)
 const test = computed<StabilityTest>({
-  get: () => (route.query.test === 'cold' ? 'cold-test' : 'heat-test'),
+  get: () => answer.value.test,
   set: (is) => void router.replace({ query: { ...route.query, test: is === 'cold-test' ? 'cold' : undefined } })
 })
 const TESTS = [
   { value: 'heat-test' as const, label: 'Heat', hint: 'protein' },
   { value: 'cold-test' as const, label: 'Cold', hint: 'crystals of tartar' }
 ]
-const { rules, chosen, running, protocol, fallen, before, after, byNtu, verdict, last, beganAt, begin, read } = useStabilityTest(lot, test)
-const items = computed(() =>
-  rules.value.map((value) => ({ value, label: f.degrees(PROTOCOL_WORDS[value].label), hint: PROTOCOL_WORDS[value].hint }))
-)
-const looks = computed(() => FALLEN.map((value) => ({ value, ...FALLEN_WORDS[test.value][value] })))
-const legend = computed(() => (test.value === 'heat-test' ? 'Compared with the other glass it is' : 'In the glass there are'))
-const steps = computed(() => PROTOCOL[protocol.value].steps)
+const steps = computed(() => PROTOCOL[answer.value.protocol].steps)
 const toRead = computed(() => running.value !== undefined && !running.value.step)
-async function submit() {
-  const l = lot.value
-  if (!l) return
-  if (!running.value) {
-    if (await begin()) logged(`${l.name}: ${TEST_NAME[test.value].toLowerCase()} begun`)
-  }
-  else if (!(await read())) focusWrong()
-  else logged(`${l.name}: ${TEST_NAME[test.value].toLowerCase()} noted`)
-}
+const beganAt = computed({ get: () => choices.beganAt || undefined, set: (at) => bench.set('beganAt', at ?? '') })
+const submit = () => bench.log(running.value ? 'read' : 'begin')
 useHead({ title: 'Heat and cold tests · Presk' })
 </script>
 
@@ -54,9 +47,10 @@ useHead({ title: 'Heat and cold tests · Presk' })
     </template>
     <template #inputs>
       <ChoiceTiles v-model="test" class="wide" legend="Test" :items="TESTS" />
-      <ChoiceTiles v-if="!running" v-model="chosen" class="wide" legend="Method" :items="items" :least="220" />
+      <BenchFields v-if="!running" :bench="bench" part="begin" />
       <p v-else class="wide">
-        {{ f.degrees(PROTOCOL_WORDS[protocol].label) }} <span class="soft block small">{{ PROTOCOL_WORDS[protocol].hint }}</span>
+        {{ f.degrees(PROTOCOL_WORDS[answer.protocol].label) }}
+        <span class="soft block small">{{ PROTOCOL_WORDS[answer.protocol].hint }}</span>
       </p>
       <p class="wide soft">{{ TEST_READY[test] }}</p>
     </template>
@@ -71,15 +65,14 @@ useHead({ title: 'Heat and cold tests · Presk' })
         <template v-else>
           <FindingNote v-if="!toRead" tone="ask">The test is still running. What you see now may change.</FindingNote>
           <LazyPracticeGlass v-if="toRead && cellar.isPractice" :key="`${lot.id} ${test}`" :lot-id="lot.id" :test="test" />
-          <ChoiceTiles v-model="fallen" :legend="legend" :items="looks" />
+          <BenchFields :bench="bench" part="read" :only="['fallen']" />
           <FoldOut v-if="test === 'heat-test'" label="With a turbidity meter">
             <div class="tries">
-              <QuantityField label="The untreated glass" :field="before" unit-label="NTU" />
-              <QuantityField label="The heated glass" :field="after" unit-label="NTU" hint="up to 2 more is stable" />
+              <BenchFields :bench="bench" part="read" :only="['before', 'after']" />
             </div>
           </FoldOut>
           <p v-if="verdict" aria-live="polite">
-            <b>{{ TEST_ADVICE[verdict.advice] }}</b><template v-if="byNtu"> By the meter.</template>
+            <b>{{ TEST_ADVICE[verdict.advice] }}</b><template v-if="answer.byNtu"> By the meter.</template>
           </p>
           <div class="go"><span /><UButton type="submit" size="xl" :disabled="!verdict">Log it</UButton></div>
         </template>
