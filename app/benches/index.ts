@@ -8,9 +8,10 @@ import { stabilityForm } from './stability'
 import { sugarAndWaterForm } from './sugar-and-water'
 import { sulphiteForm } from './sulphite'
 import { sweeteningForm } from './sweetening'
+import { yeastForm, yeastRunForm } from './yeast'
 
 /** All benches that are data, for the tests that walk them; a page imports its own. */
 export const BENCH_FORMS = [
   alcoholForm, bottlesForm, coldForm, freeSo2Form, heatForm, sparklingForm, stabilityForm, sugarAndWaterForm, sulphiteForm,
-  sweeteningForm
+  sweeteningForm, yeastForm, yeastRunForm
 ] as const

@@ -46,6 +46,7 @@ useSlots()
   gap: 18px 20px;
 }
 .inputs > :deep(.wide),
+.inputs > :deep(.full),
 .inputs > :deep(fieldset) {
   grid-column: 1 / -1;
 }

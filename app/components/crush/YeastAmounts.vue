@@ -1,14 +1,16 @@
 <script setup lang="ts">
 import { PITCH } from '~~/core/yeast'
 import type { YeastBench } from '~/composables/useYeastBench'
-import { sayWhen } from '~/wording/days'
 import { sayPitchFinding } from '~/wording/yeast'
 
 /** How much yeast, nutrient and water, and the tap that begins the run. */
-const props = defineProps<{ bench: YeastBench }>()
-const { lot, log, weigh, mustC, plan, withNutrient, begin, pitched, yeastG } = props.bench
+const props = defineProps<{ yeast: YeastBench }>()
+const { lot, bench, begin } = props.yeast
+const { weigh } = useWeighing()
 const f = useFormat()
-const now = useNow()
+const plan = computed(() => bench.answer.value.pitch)
+const dry = computed(() => `Sprinkled dry instead: ${f.words(f.powder(bench.answer.value.yeastG ?? 0))}`)
+const withNutrient = computed(() => bench.choices.withNutrient)
 </script>
 
 <template>
@@ -25,17 +27,13 @@ const now = useNow()
           <FigureNumber :label="f.degrees('Water at 38 °C')" :shown="{ text: plan.waterMl.toFixed(0), unit: 'mL' }" origin="worked out" />
         </div>
       </div>
-      <QuantityField
-        label="Must temperature"
-        :field="mustC"
-        :hint="lot.temperature ? `read ${sayWhen(lot.temperature.at, now)}` : 'measure it now'"
-      />
+      <BenchFields :bench="bench" :only="['must']" />
       <FindingNote v-for="x in plan?.findings ?? []" :key="x.code">{{ f.degrees(sayPitchFinding(x)) }}</FindingNote>
-      <UCheckbox v-model="withNutrient" label="With rehydration nutrient" />
+      <BenchFields :bench="bench" :only="['withNutrient']" />
       <div class="ways">
-        <UButton size="xl" :loading="log.saving.value" @click="begin">The water is warm: start</UButton
-        ><UButton v-if="plan" variant="link" @click="pitched(yeastG)">{{
-          lot.stream === 'kit' ? 'The kit’s yeast was sprinkled on' : `Sprinkled dry instead: ${f.words(f.powder(yeastG))}`
+        <UButton size="xl" :loading="bench.saving.value" @click="begin">The water is warm: start</UButton
+        ><UButton v-if="plan" variant="link" @click="bench.log('pitch')">{{
+          lot.stream === 'kit' ? 'The kit’s yeast was sprinkled on' : dry
         }}</UButton>
       </div>
       <p v-if="plan" class="soft">

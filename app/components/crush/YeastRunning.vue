@@ -4,36 +4,38 @@ import { sayClock } from '~/wording/days'
 import { sayPitchStep } from '~/wording/yeast'
 
 /** The run as it goes: the step that is on, the time to the next, and the gap of temperature before the yeast meets its must. */
-const props = defineProps<{ bench: YeastBench }>()
-const { log, run, alarm, mustC, slurry, gap, culture, degrees, last, pitched, actual, another, pitchedOther, takeCalendar } =
-  props.bench
+const props = defineProps<{ yeast: YeastBench }>()
+const { bench, run: clock, alarm, degrees, last, takeCalendar } = props.yeast
+const { run, steps, on, next, left } = clock
+const another = ref(false)
+const gap = computed(() => bench.answer.value.gapC)
 const f = useFormat()
 </script>
 
 <template>
-  <div v-if="run.begun.value" class="grid gap-4">
+  <div v-if="run" class="grid gap-4">
     <section class="run" aria-live="polite">
-      <p class="soft">{{ culture }}, {{ f.words(f.powder(run.begun.value.plan.yeastG)) }}, begun at {{ sayClock(run.begun.value.at) }}</p>
-      <h1>{{ sayPitchStep(run.steps.value[run.on.value]!, degrees(run.steps.value[run.on.value]!.celsius)) }}</h1>
+      <p class="soft">{{ bench.answer.value.culture }}, {{ f.words(f.powder(run.yeastG)) }}, begun at {{ sayClock(run.begunAt) }}</p>
+      <h1>{{ sayPitchStep(steps[on]!, degrees(steps[on]!.celsius)) }}</h1>
       <p v-if="!last" class="count">
-        <span class="figure" role="timer" :aria-label="`${Math.ceil(run.left.value / 60000)} minutes left`">{{
-          minutesAndSeconds(run.left.value)
+        <span class="figure" role="timer" :aria-label="`${Math.ceil(left / 60000)} minutes left`">{{
+          minutesAndSeconds(left)
         }}</span>
-        <span class="soft">until: {{ sayPitchStep(run.next.value!, degrees(run.next.value!.celsius)) }}</span>
+        <span class="soft">until: {{ sayPitchStep(next!, degrees(next!.celsius)) }}</span>
       </p>
     </section>
     <ol class="line timed">
-      <li v-for="(s, i) in run.steps.value" :key="i" :class="{ done: i < run.on.value, on: i === run.on.value }">
+      <li v-for="(s, i) in steps" :key="i" :class="{ done: i < on, on: i === on }">
         <span class="figure">{{ sayClock(s.at) }}</span
         ><span>{{ sayPitchStep(s, degrees(s.celsius)) }}</span>
       </li>
     </ol>
-    <FindingNote v-if="run.on.value < 2" tone="stop">
+    <FindingNote v-if="on < 2" tone="stop">
       {{ f.degrees('Check the water with a thermometer: over 43 °C it kills the yeast.') }}
     </FindingNote>
     <div v-if="last" class="gap">
-      <QuantityField label="Yeast temperature" :field="slurry" />
-      <QuantityField label="Must temperature" :field="mustC" />
+      <BenchFields :bench="bench" part="gap" />
+      <BenchFields :bench="bench" :only="['must']" />
       <FindingNote v-if="gap !== undefined && gap > 6" tone="stop"
       >{{ f.temperatureUnit.value === '°F' ? Math.round(gap * 1.8) : gap.toFixed(0) }} degrees apart: more than
         {{ f.temperatureUnit.value === '°F' ? 11 : 6 }} shocks the yeast. Stir in another portion of must, as much as there is, and wait ten
@@ -42,14 +44,14 @@ const f = useFormat()
       <p v-else-if="gap !== undefined" class="soft">Close enough. Pitch.</p>
     </div>
     <div class="ways">
-      <UButton size="xl" :variant="last ? 'solid' : 'outline'" :loading="log.saving.value" @click="pitched(run.begun.value.plan.yeastG)"
-      >{{ f.words(f.powder(run.begun.value.plan.yeastG)) }} are in the must</UButton
+      <UButton size="xl" :variant="last ? 'solid' : 'outline'" :loading="bench.saving.value" @click="bench.log('pitch')"
+      >{{ f.words(f.powder(run.yeastG)) }} are in the must</UButton
       >
       <UButton v-if="!another" variant="link" @click="another = true">Another amount</UButton>
       <UButton variant="link" @click="takeCalendar">Calendar file with alarms</UButton>
     </div>
-    <form v-if="another" novalidate class="ways" @submit.prevent="pitchedOther">
-      <QuantityField label="Yeast added" :field="actual" unit-label="g" /><UButton type="submit" size="xl" variant="outline"
+    <form v-if="another" novalidate class="ways" @submit.prevent="bench.log('pitch')">
+      <BenchFields :bench="bench" part="pitch" /><UButton type="submit" size="xl" variant="outline"
       >Log it</UButton
       >
     </form>

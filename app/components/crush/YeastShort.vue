@@ -3,27 +3,31 @@ import { counted } from '~/wording/count'
 import type { YeastBench } from '~/composables/useYeastBench'
 
 /** When yeast is short it is built up, and shared over all lots that wait for it. */
-const props = defineProps<{ bench: YeastBench }>()
-const { have, store, starter, waiting, needed, there } = props.bench
+const props = defineProps<{ bench: YeastBench['bench'] }>()
+const { answer } = props.bench
 const f = useFormat()
+const needed = computed(() => f.words(f.powder(answer.value.neededG)))
+const who = computed(() => {
+  const lots = answer.value.waiting.length
+  return lots > 1 ? `${counted(lots, 'lot')} are waiting for yeast and need` : 'This must needs'
+})
+const shares = computed(() =>
+  answer.value.starter?.shares.map((s, i) => `${f.words(f.volume(s.starterL))} into ${answer.value.waiting[i]!.name}`).join(', ')
+)
 </script>
 
 <template>
   <FoldOut label="Not enough yeast?">
     <div class="grid gap-3">
-      <QuantityField
-        label="Yeast you have"
-        :field="have"
-        unit-label="g"
-        :hint="store !== undefined ? `${f.words(f.powder(store))} in store` : 'all packets together'"
-      />
-      <template v-if="starter">
+      <BenchFields :bench="bench" part="short" />
+      <p v-if="answer.store !== undefined" class="soft small">{{ f.words(f.powder(answer.store)) }} in store</p>
+      <template v-if="answer.starter">
         <p>
-          {{ waiting.length }} lots are waiting for yeast and need {{ f.words(f.powder(needed)) }}. As a starter in boiled and cooled juice,
-          fed every 12 hours, yours is enough after <b>{{ starter.totalHours }} hours</b>:
+          {{ who }} {{ needed }}. As a starter in boiled and cooled juice, fed every 12 hours, yours is enough after
+          <b>{{ answer.starter.totalHours }} hours</b>:
         </p>
         <ol class="timed">
-          <li v-for="s in starter.steps" :key="s.atHours">
+          <li v-for="s in answer.starter.steps" :key="s.atHours">
             <span class="figure">{{ s.atHours }} h</span
             ><span
             >{{ s.atHours === 0 ? 'yeast into' : 'feed with' }} {{ f.words(f.volume(s.addJuiceL)) }}:
@@ -31,11 +35,10 @@ const f = useFormat()
             >
           </li>
         </ol>
-        <p>Then {{ starter.shares.map((s, i) => `${f.words(f.volume(s.starterL))} into ${waiting[i]!.name}`).join(', ') }}.</p>
+        <p v-if="answer.waiting.length > 1">Then {{ shares }}.</p>
       </template>
-      <p v-else-if="there !== undefined" class="soft">
-        Enough for the {{ counted(waiting.length, 'lot') }} that {{ waiting.length === 1 ? 'waits' : 'wait' }}:
-        {{ f.words(f.powder(needed)) }}.
+      <p v-else-if="answer.there !== undefined" class="soft">
+        {{ answer.waiting.length > 1 ? `Enough for the ${answer.waiting.length} lots that wait` : 'Enough' }}: {{ needed }}.
       </p>
     </div>
   </FoldOut>

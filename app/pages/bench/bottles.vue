@@ -26,7 +26,7 @@ useHead({ title: 'Bottling day · Presk' })
           <li v-if="mix.bottles.length === 0" class="soft">Not enough wine for one of these bottles.</li>
         </ul>
         <p class="soft">
-          {{ mix.leftMl > 0 && left ? `${f.words(left)} left over: a glass for the cellar hand, or topping.` : 'Nothing left over.' }}
+          {{ mix.leftMl > 0 && left ? `${f.words(left)} left over: drink it, or keep it for topping up.` : 'Nothing left over.' }}
         </p>
       </template>
       <p v-else class="soft">Enter the volume and the bottles you have.</p>

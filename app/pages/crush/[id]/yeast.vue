@@ -6,8 +6,11 @@ import { SOURCE, type YeastSource } from '~/wording/yeast-sources'
 
 const now = useNow()
 const f = useFormat()
-const bench = useYeastBench()
-const { lot, run, pitch, before, again } = bench
+const yeast = useYeastBench()
+const { lot, again } = yeast
+const run = yeast.run.run
+const pitch = computed(() => yeast.bench.answer.value.step)
+const before = computed(() => yeast.bench.answer.value.before)
 const sources = Object.entries(SOURCE).map(([value, { label }]) => ({ value: value as YeastSource, label }))
 /** As its plan has it, until somebody says otherwise here. What did not start gets fresh yeast from a packet. */
 const chosen = ref<YeastSource>()
@@ -35,7 +38,7 @@ useHead({ title: () => `Yeast for ${lot.value?.name ?? 'a lot'} · Presk` })
         <NuxtLink :to="`/crush/${lot.id}`" class="textlink">{{ lot.name }}, crush day</NuxtLink>
       </p>
     </header>
-    <YeastRunning v-if="run.begun.value && run.plan.value" :bench="bench" />
+    <YeastRunning v-if="run?.plan" :yeast="yeast" />
     <template v-else-if="lot.inoculatedAt && !again">
       <h1>The yeast is in</h1>
       <p>Since {{ sayWhen(lot.repitchedAt ?? lot.inoculatedAt, now) }}.</p>
@@ -63,10 +66,10 @@ useHead({ title: () => `Yeast for ${lot.value?.name ?? 'a lot'} · Presk` })
         :hint="SOURCE[source].hint"
       />
       <YeastWild v-if="source === 'wild' && lot.stream !== 'kit'" :lot="lot" />
-      <YeastLees v-else-if="source === 'lees' && lot.stream !== 'kit'" :lot="lot" :potential="bench.potential.value" />
+      <YeastLees v-else-if="source === 'lees' && lot.stream !== 'kit'" :lot="lot" :potential="yeast.bench.answer.value.potential" />
       <div v-else class="two">
-        <YeastAmounts :bench="bench" />
-        <YeastChoice :bench="bench" />
+        <YeastAmounts :yeast="yeast" />
+        <YeastChoice :yeast="yeast" />
       </div>
     </template>
   </div>
