@@ -3,6 +3,7 @@ import { bottlesForm } from './bottling'
 import { coldForm } from './cold'
 import { freeSo2Form } from './free-so2'
 import { heatForm } from './heat'
+import { pressForm } from './press'
 import { sparklingForm } from './sparkling'
 import { stabilityForm } from './stability'
 import { sugarAndWaterForm } from './sugar-and-water'
@@ -12,6 +13,6 @@ import { yeastForm, yeastRunForm } from './yeast'
 
 /** All benches that are data, for the tests that walk them; a page imports its own. */
 export const BENCH_FORMS = [
-  alcoholForm, bottlesForm, coldForm, freeSo2Form, heatForm, sparklingForm, stabilityForm, sugarAndWaterForm, sulphiteForm,
+  alcoholForm, bottlesForm, coldForm, freeSo2Form, heatForm, pressForm, sparklingForm, stabilityForm, sugarAndWaterForm, sulphiteForm,
   sweeteningForm, yeastForm, yeastRunForm
 ] as const

@@ -6,7 +6,7 @@ import { type House, NOW, daysAgo, dryWine, house, onPage, read, said, vessel } 
 const { useBench } = await import('./useBench')
 const { heatForm } = await import('~/benches/heat')
 const { useMalolactic } = await import('./useMalolactic')
-const { usePressDay } = await import('./usePressDay')
+const { pressForm } = await import('~/benches/press')
 const { useRestart } = await import('./useRestart')
 const { useRoundStop } = await import('./useRoundStop')
 const { useSulphiteRound } = await import('./useSulphiteRound')
@@ -96,18 +96,18 @@ describe('a stop on the round', () => {
 describe('press day', () => {
   const pressing = async () => {
     const cellar = await house([...FERMENT, read('lot-in-ferment', 0.1, 'sg', 0.995)])
-    return { cellar, press: onPage(() => usePressDay(cellar.lotOf('lot-in-ferment')!)) }
+    return { cellar, press: onPage(() => useBench(pressForm, shallowRef(cellar.lotOf('lot-in-ferment')))) }
   }
   const held = (cellar: House) =>
     Object.fromEntries(cellar.lots.filter(isHeld).flatMap((l) => [...l.contents].map(([id, litres]) => [`${l.name} in ${id}`, litres])))
   it('free run and press wine apart: two lots, and as much wine as was measured', async () => {
     const { cellar, press } = await pressing()
-    press.free.text = '30'
-    press.pressed.text = '6'
-    Object.assign(press.freeVessel, { value: 'glass-of-34' })
-    press.pressVessel.value = 'glass-of-15'
-    press.apart.value = true
-    expect(press.pressPlaces.value.map((p) => p.value)).not.toContain('glass-of-34')
+    press.field('free').text = '30'
+    press.field('pressed').text = '6'
+    press.choices.freeVessel = 'glass-of-34'
+    press.choices.pressVessel = 'glass-of-15'
+    press.choices.keep = 'apart'
+    expect(press.answer.value.pressPlaces.map((p) => p.vessel.id)).not.toContain('glass-of-34')
     expect(await press.log()).toBe(true)
     expect(held(cellar)).toEqual({ 'Tempranillo in glass-of-34': 30, 'Tempranillo, press wine in glass-of-15': 6 })
     expect(cellar.state.vessels.get('bin-of-60')!.lotId).toBeUndefined()
@@ -115,25 +115,25 @@ describe('press day', () => {
   })
   it('together in one vessel, or one lot in two', async () => {
     const one = await pressing()
-    one.press.free.text = '28'
-    one.press.pressed.text = '5'
-    one.press.freeVessel.value = 'glass-of-34'
-    one.press.apart.value = false
+    one.press.field('free').text = '28'
+    one.press.field('pressed').text = '5'
+    one.press.choices.freeVessel = 'glass-of-34'
+    one.press.choices.keep = 'together'
     expect(await one.press.log()).toBe(true)
     expect(held(one.cellar)).toEqual({ 'Tempranillo in glass-of-34': 33 })
     const two = await pressing()
-    two.press.free.text = '25'
-    two.press.pressed.text = '8'
-    two.press.apart.value = false
-    two.press.freeVessel.value = 'glass-of-25'
-    two.press.pressVessel.value = 'glass-of-15'
+    two.press.field('free').text = '25'
+    two.press.field('pressed').text = '8'
+    two.press.choices.keep = 'together'
+    two.press.choices.freeVessel = 'glass-of-25'
+    two.press.choices.pressVessel = 'glass-of-15'
     expect(await two.press.log()).toBe(true)
     expect(held(two.cellar)).toEqual({ 'Tempranillo in glass-of-25': 25, 'Tempranillo in glass-of-15': 8 })
   })
   it('more than the vessel holds is refused, and all stays on its skins', async () => {
     const { cellar, press } = await pressing()
-    press.free.text = '30'
-    press.freeVessel.value = 'glass-of-15'
+    press.field('free').text = '30'
+    press.choices.freeVessel = 'glass-of-15'
     expect(await press.log()).toBe(false)
     expect(cellar.refused.map((p) => p.code)).toContain('overfull')
     expect(held(cellar)).toEqual({ 'Tempranillo in bin-of-60': 40 })

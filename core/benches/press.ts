@@ -1,0 +1,103 @@
+import { vesselFit } from '../cellar'
+import { fact, transfer } from '../drafts'
+import { type PressDay, type PressMethod, pressDay } from '../fermentation'
+import type { Draft, Fact, LotView, VesselState } from '../ledger'
+import { pressAsk } from '../stages'
+import { withinLimits } from '../units'
+import type { Bench, BenchContext } from './bench'
+
+/** What is expected of free run and of press wine where nothing else says it, L: our own, a demijohn and a jug. */
+const USUAL = { freeL: 10, pressL: 3 } as const
+/** A lot's name keeps room for what is put behind it. */
+const NAME_ROOM = 66
+
+export type PressNumber = 'free' | 'pressed'
+export interface PressChoices {
+  method: PressMethod
+  tannin: 'soft' | 'ripe' | 'harsh'
+  /** Free run and press wine: as it is advised until somebody says otherwise. */
+  keep: 'as-advised' | 'apart' | 'together'
+  /** Where each goes; nothing where no vessel is named. */
+  freeVessel: string
+  pressVessel: string
+}
+export interface PressPlace {
+  vessel: VesselState
+  fit?: ReturnType<typeof vesselFit> | undefined
+}
+export interface PressAnswer {
+  day?: PressDay | undefined
+  keepsApart: boolean
+  freePlaces: PressPlace[]
+  pressPlaces: PressPlace[]
+}
+
+/** The best fit comes first: nearly full, but with room. */
+const fullness = ({ fit }: PressPlace): number => (!fit || fit.verdict === 'too-small' ? -1 : fit.fullShare)
+/** Empty vessels with how full they would be; what still ferments wants room for its foam. */
+function placesFor(litres: number, { lot, cellar }: BenchContext): PressPlace[] {
+  const room = (lot?.sg?.value ?? 1) > 1 ? 'foam' : 'none'
+  return [...cellar.vessels.values()]
+    .filter((v) => !v.lotId && !v.retiredAt)
+    .map((vessel) => ({ vessel, fit: withinLimits(() => vesselFit(vessel.capacityL, litres, room)) }))
+    .sort((a, b) => fullness(b) - fullness(a))
+}
+
+/** What starts beside the free run. */
+const pressWine = (lot: LotView, lotId: string): Draft<Fact> =>
+  fact('lot-started', {
+    lotId,
+    name: `${lot.name.slice(0, NAME_ROOM)}, press wine`,
+    stream: 'blend',
+    style: lot.style,
+    varieties: [...lot.varieties],
+    vintage: lot.vintage,
+    origin: lot.origin,
+    massKg: undefined,
+    volumeL: 0,
+    volumeIs: 'measured',
+    onSkins: undefined,
+    vesselId: undefined,
+    kit: undefined,
+    arrivalId: undefined
+  })
+
+/** Press day of one lot: whether, what it gives, what fits where, and the entries that it makes. */
+export const press: Bench<PressNumber, PressChoices, PressAnswer> = {
+  choices: ({ lot }) => ({ method: lot?.plan.press ?? 'at-dryness', tannin: 'soft', keep: 'as-advised', freeVessel: '', pressVessel: '' }),
+  fill: () => ({}),
+  answer({ method, tannin, keep, free, pressed, freeVessel }, context) {
+    const { lot, now } = context
+    const day = lot && withinLimits(() => pressDay({ ...pressAsk(lot, now, tannin), method }))
+    return {
+      day,
+      keepsApart: keep === 'as-advised' ? (day?.findings.some((f) => f.code === 'apart') ?? false) : keep === 'apart',
+      freePlaces: placesFor(free ?? day?.freeRunL.mid ?? USUAL.freeL, context),
+      pressPlaces: placesFor(pressed || day?.pressL.mid || USUAL.pressL, context).filter((p) => p.vessel.id !== freeVessel)
+    }
+  },
+  /** By the pressing a must gives up what its skins held: only what was measured as wine is known. */
+  drafts({ free, pressed = 0, freeVessel, pressVessel }, { keepsApart }, { lot, newId }) {
+    if (free === undefined) return { refused: 'nothing', field: 'free' }
+    const total = free + pressed
+    const from = [...lot.contents.entries()].sort((a, b) => b[1] - a[1])[0]?.[0]
+    const held = Math.max((from === undefined ? undefined : lot.contents.get(from)) ?? lot.volume.value, total)
+    const move = (lotId: string, vesselId: string, litres: number): Draft<Fact> => {
+      const outL = (held * litres) / total
+      return transfer({
+        purpose: 'press',
+        from: { lotId: lot.id, ...(from && { vesselId: from }) },
+        to: { lotId, ...(vesselId && { vesselId }) },
+        outL,
+        leesL: outL - litres
+      })
+    }
+    if (pressed > 0 && keepsApart) {
+      const pressId = newId()
+      return [pressWine(lot, pressId), move(pressId, pressVessel, pressed), move(lot.id, freeVessel, free)]
+    }
+    if (pressed > 0 && pressVessel && pressVessel !== freeVessel)
+      return [move(lot.id, pressVessel, pressed), move(lot.id, freeVessel, free)]
+    return [move(lot.id, freeVessel, total)]
+  }
+}
