@@ -1,3 +1,4 @@
+import { DAY_MS, HOUR_MS } from '~~/core/units'
 import type { CellarFile, Draft, Entry, Fact } from '../core/ledger'
 import { CELLAR_FORMAT, CELLAR_VERSION } from '../core/ledger/schema'
 import { albarino } from './albarino'
@@ -30,13 +31,13 @@ export function demoCellar(now: Date): CellarFile {
     const told = slots.get(slot) ?? 0
     slots.set(slot, told + 1)
     day.setHours(hour, Math.min(59, told * 3), told < 20 ? 0 : told - 20, 0)
-    day.setTime(day.getTime() - daysAgo * 86_400_000)
+    day.setTime(day.getTime() - daysAgo * DAY_MS)
     // Nothing in the demo lies ahead of the clock, however early it is opened.
     const at = new Date(Math.min(day.getTime(), now.getTime() - 60_000)).toISOString()
     entries.push({ id: `demo-${String(entries.length).padStart(5, '0')}`, device: 'demo-device', at, written: at, ...draft } as Entry)
   }
   const ago = (hours: number, draft: Draft<Fact>): void => {
-    const at = new Date(now.getTime() - hours * 3_600_000).toISOString()
+    const at = new Date(now.getTime() - hours * HOUR_MS).toISOString()
     entries.push({ id: `demo-${String(entries.length).padStart(5, '0')}`, device: 'demo-device', at, written: at, ...draft } as Entry)
   }
   equipment(put)

@@ -1,3 +1,4 @@
+import { DAY_MS } from '~~/core/units'
 import { dayHereAfter } from '../app/wording/days'
 import type { Draft, Fact } from '../core/ledger'
 
@@ -7,4 +8,4 @@ export type Put = (daysAgo: number, hour: number, draft: Draft<Fact>) => void
 export type Ago = (hours: number, draft: Draft<Fact>) => void
 
 export const dayFrom = (now: Date, days: number): string => dayHereAfter(now, days)
-export const yearOf = (now: Date, daysAgo: number): number => new Date(now.getTime() - daysAgo * 86_400_000).getFullYear()
+export const yearOf = (now: Date, daysAgo: number): number => new Date(now.getTime() - daysAgo * DAY_MS).getFullYear()

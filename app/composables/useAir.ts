@@ -1,3 +1,4 @@
+import { DAY_MS } from '~~/core/units'
 import { clockMs } from '~/data/clock'
 import { fact } from '~~/core/drafts'
 import { windowAfter } from '~~/core/fermentation'
@@ -5,9 +6,8 @@ import type { InstrumentState } from '~~/core/ledger'
 import { newId } from '~/data/ids'
 import { seedOf } from './useFeed'
 
-const DAY = 86_400_000
 /** A thermometer that is new on the wall tells of its last days, ms. */
-const TELLS_MS = 3 * DAY
+const TELLS_MS = 3 * DAY_MS
 
 /** A thermometer on the cellar's wall, beside a vessel: followed while the page is open, kept thinned. */
 export function useAir(instrument: () => InstrumentState) {
@@ -37,7 +37,7 @@ export function useAir(instrument: () => InstrumentState) {
   })
   /** Of a day. */
   const range = computed(() => {
-    const day = kept.value.filter((p) => Date.parse(now.value) - Date.parse(p.at) <= DAY).map((p) => p.value)
+    const day = kept.value.filter((p) => Date.parse(now.value) - Date.parse(p.at) <= DAY_MS).map((p) => p.value)
     return day.length > 1 ? { low: Math.min(...day), high: Math.max(...day) } : undefined
   })
   return { vessel, latest, range, findings: feed.findings, unreachable: feed.unreachable }

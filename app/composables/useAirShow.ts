@@ -1,3 +1,4 @@
+import { DAY_MS } from '~~/core/units'
 import { useIntervalFn, usePreferredReducedMotion } from '@vueuse/core'
 import { renderSVG } from 'uqr'
 import { MOST_CODES, codesOf, forTheAir } from '~/data/air'
@@ -6,7 +7,6 @@ import { toCellarFile } from '~/data/to-cellar-file'
 
 /** Slow enough for a camera, and fewer changes in a second than may harm anybody (WCAG 2.3.1: three), ms. */
 const EACH_MS = 450
-const DAY_MS = 86_400_000
 export const DAYS_SHOWN = [
   { value: '1', label: 'Since yesterday' },
   { value: '3', label: 'Last 3 days' },

@@ -1,3 +1,4 @@
+import { HOUR_MS } from '~~/core/units'
 import type { BenchContext, BenchValues, Known, Refusal } from '~~/core/benches'
 import type { Draft, Fact, LotView } from '~~/core/ledger'
 import { brixFromSg } from '~~/core/hydrometry'
@@ -9,7 +10,7 @@ import type { QuantityField } from './useQuantityField'
 import type { QuantitySpec } from './useSpecFields'
 
 /** What was typed and not logged is kept for so long, ms: by the next day the wine has moved on. */
-const KEPT_MS = 12 * 3_600_000
+const KEPT_MS = 12 * HOUR_MS
 /** What somebody typed or chose on a bench about a lot. */
 interface Typed {
   at: number

@@ -1,3 +1,4 @@
+import { HOUR_MS } from '~~/core/units'
 import { type CrushStep, crushSteps } from '~~/core/stages'
 import { type LotView, isFermenting, isHeld, isMust } from '~~/core/ledger'
 
@@ -22,7 +23,7 @@ export function useCrushFloor() {
           l.stream !== 'blend' &&
           isHeld(l) &&
           (isMust(l) ||
-            (l.inoculatedAt !== undefined && isFermenting(l) && Date.parse(now.value) - Date.parse(l.inoculatedAt) < STAYS_H * 3_600_000))
+            (l.inoculatedAt !== undefined && isFermenting(l) && Date.parse(now.value) - Date.parse(l.inoculatedAt) < STAYS_H * HOUR_MS))
       )
       .map((lot) => {
         const steps = crushSteps(lot, now.value)

@@ -1,3 +1,4 @@
+import { HOUR_MS, hoursBetween } from '~~/core/units'
 import { bandOfLot, believedTemperatures, doubtedReadings } from '~~/core/stages'
 import { brixFromSg } from '~~/core/hydrometry'
 import type { LotView } from '~~/core/ledger'
@@ -7,8 +8,7 @@ export interface CurvePoint { x: number, y: number, entryId: string, doubtful?: 
 /** Something that was done to the lot, to be marked on its curves. */
 export interface CurveMark { x: number, text: string, entryId: string }
 
-const HOUR = 3_600_000
-const DAY = 24 * HOUR
+const DAY = 24 * HOUR_MS
 /** More marks than these cover each other. */
 const MOST_MARKS = 120
 const MARKED = new Set(['addition', 'inoculation', 'operation', 'transfer'])
@@ -21,7 +21,7 @@ export function useCurves(lot: () => LotView, scale: () => 'SG' | '°Brix') {
   const known = computed(() => forecasts.known.get(lot().id))
   const shown = (sg: number) => (scale() === 'SG' ? sg : brixFromSg(sg))
   const doubted = computed(() => new Set(doubtedReadings(lot(), known.value).map((d) => d.point.entryId)))
-  const hoursOf = (at: string) => (known.value ? (Date.parse(at) - Date.parse(known.value.startAt)) / HOUR : 0)
+  const hoursOf = (at: string) => (known.value ? hoursBetween(known.value.startAt, at) : 0)
 
   const gravity = useSteady<CurvePoint[]>(() =>
     (lot().series.sg ?? []).map((p) => ({
@@ -41,8 +41,8 @@ export function useCurves(lot: () => LotView, scale: () => 'SG' | '°Brix') {
     const last = gravity.value.at(-1)?.x ?? Date.parse(k.startAt)
     const dryBy = k.forecast.dry ? k.forecast.dry.highHours + 24 : hoursOf(new Date(last).toISOString()) + 240
     return k.forecast.expected
-      .map((e) => ({ x: Date.parse(k.startAt) + e.hours * HOUR, low: shown(e.sg.low), mid: shown(e.sg.mid), high: shown(e.sg.high) }))
-      .filter((e) => e.x > last - 12 * HOUR && e.x <= Date.parse(k.startAt) + dryBy * HOUR)
+      .map((e) => ({ x: Date.parse(k.startAt) + e.hours * HOUR_MS, low: shown(e.sg.low), mid: shown(e.sg.mid), high: shown(e.sg.high) }))
+      .filter((e) => e.x > last - 12 * HOUR_MS && e.x <= Date.parse(k.startAt) + dryBy * HOUR_MS)
   })
   /** Additions and work, from the yeast or a day before the first gravity on; readings are points themselves. */
   const marks = useSteady<CurveMark[]>(() =>

@@ -1,3 +1,4 @@
+import { DAY_MS } from '~~/core/units'
 import { clockMs } from '~/data/clock'
 import { fact } from '~~/core/drafts'
 import { WAY_OUT } from '~/wording/ways-out'
@@ -11,7 +12,7 @@ export function useEnding() {
   type Outcome = 'done' | 'skipped' | 'moved' | 'seen'
 
   async function end({ finding, words }: Said, outcome: Outcome, days?: number): Promise<void> {
-    const until = days === undefined ? undefined : new Date(clockMs() + days * 86_400_000).toISOString()
+    const until = days === undefined ? undefined : new Date(clockMs() + days * DAY_MS).toISOString()
     if (
       !finding.lotId ||
       !(await cellar.log([fact('task-ended', { lotId: finding.lotId, task: finding.key, outcome, until, note: undefined })]))

@@ -1,3 +1,4 @@
+import { hoursBetween } from '~~/core/units'
 import { fact, reading } from '~~/core/drafts'
 import { type KeptReading, windowAfter } from '~~/core/fermentation'
 import type { Draft, Fact, LotView } from '~~/core/ledger'
@@ -5,7 +6,6 @@ import { fermentStart } from '~~/core/stages'
 import { newId } from '~/data/ids'
 import { seedOf } from './useFeed'
 
-const HOUR = 3_600_000
 /** A hand reading and a float's say one thing when they are no further apart. */
 const SAME_H = 6
 
@@ -80,7 +80,7 @@ export function useFollowed(lot: () => LotView) {
     if (!hand || !point) return undefined
     const float = mine
       .filter((f) => f.instrumentId === i.id && f.quantity === 'sg')
-      .map((f) => ({ id: f.id, sg: f.value, off: Math.abs(Date.parse(f.at) - Date.parse(hand.at)) / HOUR }))
+      .map((f) => ({ id: f.id, sg: f.value, off: Math.abs(hoursBetween(hand.at, f.at)) }))
       .sort((a, b) => a.off - b.off)[0]
     if (!float || float.off > SAME_H) return undefined
     // As it counts now, its checks reckoned in: once it is set there is nothing left to set.

@@ -1,3 +1,4 @@
+import { daysBetween } from '~~/core/units'
 import { decideMalolactic, readMalic, readPaper, type Spot } from '~~/core/malolactic'
 import { fact, inoculation, reading } from '~~/core/drafts'
 import type { LotPlan, LotView } from '~~/core/ledger'
@@ -92,7 +93,7 @@ export function useMalolactic(lot: () => LotView) {
     const { bacteriaAt, bubbled } = lot()
     const sign = [bacteriaAt, bubbled?.at].filter((at) => at !== undefined).sort().at(-1)
     // The clock of the page goes by the minute: what has just been logged may be ahead of it.
-    const days = sign === undefined ? undefined : Math.max(0, (Date.parse(now.value) - Date.parse(sign)) / 86_400_000)
+    const days = sign === undefined ? undefined : Math.max(0, daysBetween(sign, now.value))
     return days === undefined ? undefined : { days, enough: days >= WAITS_DAYS, wants: WAITS_DAYS }
   })
   const over = () =>

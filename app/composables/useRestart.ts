@@ -1,3 +1,4 @@
+import { DAY_MS, HOUR_MS } from '~~/core/units'
 import { fact, inoculation } from '~~/core/drafts'
 import { type RestartStep, stuckRestart } from '~~/core/fermentation'
 import { type LotView, abvOf } from '~~/core/ledger'
@@ -31,11 +32,11 @@ export function useRestart(lot: () => LotView) {
   const begun = computed(() => {
     const at = lot().worked.get('restart')?.at
     const over = lot().repitchedAt
-    const lasts = at && Date.parse(clock.value) - Date.parse(at) < LASTS_DAYS * 86_400_000 && !(over && over > at)
+    const lasts = at && Date.parse(clock.value) - Date.parse(at) < LASTS_DAYS * DAY_MS && !(over && over > at)
     return lasts ? Date.parse(at) : undefined
   })
   const steps = computed<RestartRunStep[]>(() =>
-    (plan.value?.steps ?? []).map((s) => ({ ...s, at: (begun.value ?? Date.parse(clock.value)) + s.atHours * 3_600_000 }))
+    (plan.value?.steps ?? []).map((s) => ({ ...s, at: (begun.value ?? Date.parse(clock.value)) + s.atHours * HOUR_MS }))
   )
   const run = computed(() => steps.value.filter((s) => s.atHours >= 0))
   const on = computed(() => Math.max(0, run.value.findLastIndex((s) => s.at <= Date.parse(clock.value))))

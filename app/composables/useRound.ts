@@ -1,3 +1,4 @@
+import { HOUR_MS } from '~~/core/units'
 import { clockMs, clockNow } from '~/data/clock'
 import { fact, reading } from '~~/core/drafts'
 import { type Draft, type Fact, type LotView, type Smell, isFermenting, isHeld } from '~~/core/ledger'
@@ -37,7 +38,7 @@ export function useRound() {
   const kept = useKept<KeptRound>(`presk.round.${cellar.which}`)
   const fresh = (): KeptRound => ({ begunAt: clockNow(), done: [], passed: [], typed: {} })
   const goesOn = (r: KeptRound | undefined) =>
-    r && Array.isArray(r.done) && Array.isArray(r.passed) && clockMs() - Date.parse(r.begunAt) < ROUND_LASTS_H * 3_600_000 ? r : undefined
+    r && Array.isArray(r.done) && Array.isArray(r.passed) && clockMs() - Date.parse(r.begunAt) < ROUND_LASTS_H * HOUR_MS ? r : undefined
   const round = ref<KeptRound>(goesOn(kept.read()) ?? fresh())
   watch(round, (is) => kept.write(is), { deep: true })
 

@@ -1,3 +1,4 @@
+import { HOUR_MS } from '~~/core/units'
 import { brixFromSg, correctRefractometer, sgFromBrix } from '~~/core/hydrometry'
 import { BELIEVED_C, type LotView, type Smell, gravityOf } from '~~/core/ledger'
 import { expectedAt, fermentStart } from '~~/core/stages'
@@ -5,7 +6,6 @@ import { type KeptStop, type RoundWork, lookEntries } from './useRound'
 
 /** With what gravity was last read on a round: most people have one hydrometer. */
 const LAST_WITH = 'presk.round.with'
-const HOUR = 3_600_000
 /** Up without sugar, or so far from what is expected, is asked about once, SG. */
 const ODD = { up: 0.003, off: 0.006 } as const
 
@@ -90,7 +90,7 @@ export function useRoundStop(lot: LotView, kept: KeptStop | undefined) {
   )
   const day = computed(() => {
     const start = fermentStart(lot)
-    return start ? Math.floor((Date.parse(now.value) - Date.parse(start)) / (24 * HOUR)) + 1 : undefined
+    return start ? Math.floor((Date.parse(now.value) - Date.parse(start)) / (24 * HOUR_MS)) + 1 : undefined
   })
 
   function ok(): boolean {

@@ -1,3 +1,4 @@
+import { DAY_MS } from '~~/core/units'
 import { earlierLike } from '~~/core/compare'
 import { fact } from '~~/core/drafts'
 import { type LotView, isHeld } from '~~/core/ledger'
@@ -6,8 +7,7 @@ import { type WayStep, endangers, wayOf } from '~~/core/way'
 import { dayHere, sayDay, sayMonth } from '~/wording/days'
 import { STEP, sayTooEarly } from '~/wording/way'
 
-const DAY = 86_400_000
-const MOST_AHEAD = 3 * 366 * DAY
+const MOST_AHEAD = 3 * 366 * DAY_MS
 const NEVER = '9999-01-01T00:00:00.000Z'
 /** How much of the year is shown: days back and ahead. */
 export const SPANS = {
@@ -55,7 +55,7 @@ export function useSeason(span: () => SpanKey) {
   const range = computed(() => {
     const { back, ahead } = SPANS[span()]
     const today = Date.parse(now.value)
-    return { from: today - back * DAY, to: today + ahead * DAY }
+    return { from: today - back * DAY_MS, to: today + ahead * DAY_MS }
   })
   /** The position of an instant on the line, %; undefined outside of it. */
   const placeOf = (at: string | number): number => {

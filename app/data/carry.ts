@@ -1,3 +1,4 @@
+import { DAY_MS } from '~~/core/units'
 import type { Folder } from './folder'
 import type { Doubt } from './review'
 
@@ -64,7 +65,6 @@ const daysOf = (names: readonly string[]): string[] => names.flatMap((name) => C
 export const readCopy = (folder: Folder, day: string): Promise<string | undefined> => folder.read(copyOf(day))
 
 const KEPT = { days: 7, weeks: 5, months: 12 } as const
-const DAY_MS = 86_400_000
 const dayNumber = (day: string): number => Math.round(Date.parse(`${day}T00:00:00Z`) / DAY_MS)
 
 /**

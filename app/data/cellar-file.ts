@@ -1,3 +1,4 @@
+import { DAY_MS } from '~~/core/units'
 import { CELLAR_FORMAT, CELLAR_VERSION, type CellarFile, type Entry, type RawCellar, upcast } from '~~/core/ledger'
 import { cellarFileSchema } from '~~/core/ledger/schema'
 import { LARGEST_FILE_BYTES } from './limits'
@@ -55,7 +56,7 @@ export function parseCellarFile(
 
 /** Nobody here made wine before, and no clock is more than a day ahead of another. */
 const FIRST_YEAR = 1900
-const AHEAD_MS = 86_400_000
+const AHEAD_MS = DAY_MS
 
 /** Why an instant cannot be when something happened; undefined where it can. @param now ms */
 export function outOfTime(at: string, now: number): string | undefined {

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** What this server works out for scripts and displays, read from its own description. */
+const f = useFormat()
 interface Described { paths: Record<string, Record<string, { summary: string, tags: string[] }>> }
 const described = shallowRef<Described>()
 const failed = ref(false)
@@ -35,7 +36,7 @@ useHead({ title: 'Calculations over HTTP · Presk' })
       <dl class="explained" style="--term: 22rem">
         <div v-for="row in g.rows" :key="row.path">
           <dt><span class="soft">{{ row.method.toUpperCase() }}</span> <code>{{ row.path }}</code></dt>
-          <dd>{{ row.summary }}</dd>
+          <dd>{{ f.degrees(row.summary) }}</dd>
         </div>
       </dl>
     </section>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { DAY_MS } from '~~/core/units'
 import { RIPENING_SOURCE, ripeningWorking } from '~/wording/workings'
 import { reasonsForBlock } from '~~/core/stages'
 import { MUST_WINDOWS } from '~~/core/must'
@@ -36,7 +37,7 @@ async function plan() {
     logged(`${fruit.value} is expected`)
 }
 const strike = useStrike()
-const dayOf = (days: number) => sayDayOf(Date.parse(now.value) + days * 86_400_000)
+const dayOf = (days: number) => sayDayOf(Date.parse(now.value) + days * DAY_MS)
 const target = computed(() => ripe.value?.crossings.find((c) => c.quantity === 'brix' && c.kind === 'target'))
 /** Today counts as there. */
 const there = computed(() => target.value?.day !== undefined && target.value.day < 0.5)

@@ -1,3 +1,4 @@
+import { HOUR_MS } from '~~/core/units'
 import { type CellarState, type Draft, isHeld, lotAt } from '~~/core/ledger'
 import { findingsOf, tasksOf } from '~~/core/stages'
 import type { Finding } from '~~/core/findings'
@@ -7,7 +8,6 @@ import type { SeasonKey } from '~/workers/practice.worker'
 import { practising } from '~/workers/start'
 import { PRACTICE_VESSEL } from '~/wording/practice'
 
-const HOUR = 3_600_000
 /** Hours of the day in which somebody is up. */
 const WAKING = { from: 7, to: 21 } as const
 /** A thing takes its minutes, and entries have an order. */
@@ -112,7 +112,7 @@ export const usePracticeStore = defineStore('practice', () => {
       const step = Math.min(LOOKS_H, hours ?? LOOKS_H)
       let to = from
       for (let h = step; h <= (hours ?? LOOKS_DAYS * 24); h += step) {
-        to = from + h * HOUR
+        to = from + h * HOUR_MS
         // A task waits for the morning.
         if (hours === undefined && !isWaking(to)) continue
         const asked = askedAt(new Date(to).toISOString(), hours !== undefined)

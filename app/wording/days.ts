@@ -1,3 +1,4 @@
+import { DAY_MS } from '../../core/units'
 import { parseAbsoluteToLocal, toCalendarDate } from '@internationalized/date'
 
 /** Days, months and clocks as Presk writes them, in one place. What has a day but no time is the same day everywhere. */
@@ -20,7 +21,6 @@ const CLOCK = format({ hour: LOCALE === 'en-US' ? 'numeric' : '2-digit', minute:
 const POINT = format({ day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' })
 
 type At = string | number | Date
-const DAY_MS = 86_400_000
 const dateOf = (at: At): Date => new Date(at)
 
 const calendarDay = (at: At) => toCalendarDate(parseAbsoluteToLocal(dateOf(at).toISOString()))
@@ -63,14 +63,14 @@ export function sayFarDay(day: string, now: string): string {
 export const sayFarDayOf = (at: At, now: string): string => sayFarDay(dayHere(at), now)
 
 /** Whole days between two instants by the calendar where the person is; later is more. */
-function daysBetween(from: At, to: At): number {
+function calendarDaysBetween(from: At, to: At): number {
   const [a, b] = [from, to].map((at) => Date.parse(`${dayHere(at)}T00:00:00Z`))
   return Math.round((b! - a!) / DAY_MS)
 }
 
 /** "today 07:21", "yesterday 18:05", "Tue 17 Nov", "3 Oct 2025"; to come "tomorrow 11:30", "Thu 26 Nov, 11:30". */
 export function sayWhen(at: string, now: string): string {
-  const daysAgo = daysBetween(at, now)
+  const daysAgo = calendarDaysBetween(at, now)
   if (daysAgo === 0) return `today ${sayClock(at)}`
   if (daysAgo === -1) return `tomorrow ${sayClock(at)}`
   if (daysAgo < -1) return `${sayDayOf(at)}, ${sayClock(at)}`

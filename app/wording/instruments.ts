@@ -1,3 +1,4 @@
+import { daysBetween } from '~~/core/units'
 import { counted } from '~/wording/count'
 import type { EntryOf, InstrumentState } from '~~/core/ledger'
 import { sayCheck } from './sentences'
@@ -43,7 +44,7 @@ export function sayInstrumentDoubt(instrument: InstrumentState, now: string): st
   const limit = CHECK_DAYS[instrument.kind]
   if (last && !last.adjusted && (last.offset !== 0 || last.slope !== undefined))
     return `${instrument.name} has a known error (${sayCheck(last)}). Presk corrects the reading for it.`
-  const days = last ? Math.floor((Date.parse(now) - Date.parse(last.at)) / 86_400_000) : undefined
+  const days = last ? Math.floor(daysBetween(last.at, now)) : undefined
   if (limit === undefined || (days !== undefined && days <= limit)) return undefined
   // A hydrometer that was never checked is the rule; it is not nagged about.
   if (days === undefined)

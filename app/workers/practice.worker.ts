@@ -1,3 +1,4 @@
+import { DAY_MS, daysBetween, hoursBetween } from '~~/core/units'
 import { expose } from 'comlink'
 import { type Draft, type Entry, lotAt, standingFacts } from '~~/core/ledger'
 import {
@@ -83,7 +84,7 @@ const practice = {
     return {
       truth: truthOf(kept, w.roomOf(lotId)), offsets: offsetsOf(key.seed), senses: sensed, acids: { ...kept.wine.acids },
       colour: kept.wine.must.colour === 'red' ? 'red' : 'white',
-      seed: key.seed + Math.round((Date.parse(w.now) - Date.parse(key.start)) / 3_600_000)
+      seed: key.seed + Math.round(hoursBetween(key.start, w.now))
     }
   },
   read: (key: SeasonKey, entries: readonly Entry[], until: string, lotId: string, what: readonly HandReads[]) => {
@@ -100,10 +101,10 @@ const practice = {
     const ids = [...end.kept.keys()].filter((id) => end.scenario.households.some((_, i) => id === `lot-practice-${i + 1}`))
     const points: (TruePoint & { lotId: string })[] = []
     let along = new World(end.scenario, key.seed, key.start)
-    const days = Math.max(1, Math.ceil((Date.parse(until) - Date.parse(key.start)) / 86_400_000))
+    const days = Math.max(1, Math.ceil(daysBetween(key.start, until)))
     const step = Math.max(1, Math.round(days / 160))
     for (let day = 0; day <= days; day += step) {
-      const instant = new Date(Math.min(Date.parse(until), Date.parse(key.start) + day * 86_400_000)).toISOString()
+      const instant = new Date(Math.min(Date.parse(until), Date.parse(key.start) + day * DAY_MS)).toISOString()
       along = along.to(entries, instant)
       for (const lotId of ids) {
         const kept = along.kept.get(lotId)

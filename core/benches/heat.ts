@@ -3,10 +3,9 @@ import { type HeatBalance, heatBalance, learnLoss } from '../fermentation'
 import { gravityOf } from '../hydrometry'
 import { isFermenting } from '../ledger'
 import { airBeside, answeredSince, bandOfLot, believedTemperatures, expectedAt } from '../stages'
-import { withinLimits } from '../units'
+import { withinLimits, HOUR_MS } from '../units'
 import { type Bench, type BenchContext, known, usual } from './bench'
 
-const HOUR = 3_600_000
 /** A cellar of which nothing was read, °C: our own, a cool room of a house. */
 const USUAL_ROOM_C = 16
 /** Extract that goes for each gram of ethanol (Balling 1843). */
@@ -36,16 +35,16 @@ export interface HeatAnswer {
 /** What the forecast expects it to ferment over the next day, g/L. */
 function paceOf({ forecast, now }: BenchContext): number | undefined {
   const today = expectedAt(forecast, now)
-  const tomorrow = expectedAt(forecast, new Date(Date.parse(now) + 24 * HOUR).toISOString())
+  const tomorrow = expectedAt(forecast, new Date(Date.parse(now) + 24 * HOUR_MS).toISOString())
   return today && tomorrow ? Math.max(0, (today.mid - tomorrow.mid) / SG_PER_GRAM) : undefined
 }
 
 function lossOf({ lot, forecast }: BenchContext, roomC: number | undefined): number | undefined {
   if (!lot || !forecast || roomC === undefined) return undefined
   const began = Date.parse(forecast.startAt)
-  const looks = believedTemperatures(lot).map((p) => ({ hours: (Date.parse(p.at) - began) / HOUR, celsius: p.value }))
+  const looks = believedTemperatures(lot).map((p) => ({ hours: (Date.parse(p.at) - began) / HOUR_MS, celsius: p.value }))
   if (looks.length < LOOKS_TO_LEARN) return undefined
-  const sgAt = (hours: number) => expectedAt(forecast, new Date(began + hours * HOUR).toISOString())?.mid ?? 1
+  const sgAt = (hours: number) => expectedAt(forecast, new Date(began + hours * HOUR_MS).toISOString())?.mid ?? 1
   return withinLimits(() => learnLoss(looks, (h) => (sgAt(h) - SG_OF_DRY) / SG_PER_GRAM, roomC, lot.volume.value))
 }
 

@@ -1,5 +1,5 @@
 import type { LotState } from '../ledger'
-import { withinLimits } from '../units'
+import { withinLimits, HOUR_MS } from '../units'
 import { type PitchPlan, type PitchStep, pitchPlan } from '../yeast'
 
 /** A run that was begun so long ago was given up, h: our own, the yeast has starved by then. */
@@ -25,7 +25,7 @@ export interface YeastRun {
  */
 export function yeastRunOf(lot: LotState | undefined, nowMs: number): YeastRun | undefined {
   const done = lot?.worked.get('rehydrate')
-  if (!lot || !done?.plan || nowMs - Date.parse(done.at) >= GIVEN_UP_H * 3_600_000) return undefined
+  if (!lot || !done?.plan || nowMs - Date.parse(done.at) >= GIVEN_UP_H * HOUR_MS) return undefined
   // Yeast that went in since ended it; a second run, into a must that did not start, comes after the first yeast.
   if ((lot.repitchedAt ?? lot.inoculatedAt ?? '') >= done.at) return undefined
   const { yeastG, mustC } = done.plan

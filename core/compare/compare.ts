@@ -1,3 +1,4 @@
+import { DAY_MS, daysBetween } from '../units'
 import { type LotView, paidPerLitre } from '../ledger'
 import { fermentStart } from '../stages'
 
@@ -21,9 +22,8 @@ const STEP: Partial<Record<Compared, number>> = {
   originalSg: 0.004, mustPh: 0.1, mustTa: 0.5, daysToDry: 3, meanC: 2, warmestC: 3, pressedDay: 2, rackings: 1, nitrogenGiven: 30,
   totalSo2: 20, abv: 0.5, ph: 0.1, ta: 0.5, malic: 0.3, freeSo2: 6, startedL: 5, bottles: 6, bottledDay: 21, costPerLitre: 1, rating: 1
 }
-const DAY = 86_400_000
 const daysFrom = (start: string | undefined, at: string | undefined): number | undefined =>
-  start && at ? (Date.parse(at) - Date.parse(start)) / DAY : undefined
+  start && at ? daysBetween(start, at) : undefined
 const dayOf = (start: string | undefined, at: string | undefined): number | undefined => {
   const days = daysFrom(start, at)
   return days === undefined ? undefined : Math.round(days * 10) / 10
@@ -108,7 +108,7 @@ export const DIFFERS = 1
  */
 export function earlierLike(lot: LotView, all: readonly LotView[]): LotView | undefined {
   const named = new Set(namesOf(lot))
-  const before = all.filter((l) => Date.parse(lot.startedAt) - Date.parse(l.startedAt) > SEASON_APART_DAYS * DAY && l.stream !== 'test')
+  const before = all.filter((l) => Date.parse(lot.startedAt) - Date.parse(l.startedAt) > SEASON_APART_DAYS * DAY_MS && l.stream !== 'test')
   const isNamed = (l: LotView) => namesOf(l).some((name) => named.has(name))
   const latest = (some: readonly LotView[]) => some.toSorted((a, b) => (a.startedAt < b.startedAt ? 1 : -1))[0]
   return latest(before.filter(isNamed)) ?? latest(before.filter((l) => l.style === lot.style && l.stream === lot.stream))

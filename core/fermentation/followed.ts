@@ -1,3 +1,5 @@
+import { HOUR_MS, hoursBetween } from '../units'
+
 /** A reading as an instrument that is followed sends it: anything may be wrong with it. */
 export interface SentReading { at: unknown, sg?: unknown, celsius?: unknown }
 export interface KeptReading { at: string, sg?: number, celsius?: number }
@@ -14,7 +16,6 @@ export interface Followed {
   findings: FollowFinding[]
 }
 
-const HOUR = 3_600_000
 /** One point is kept for so many hours: four a day tell a curve all that it has. */
 const KEEP_H = 6
 /** Silence longer than this is said, h. */
@@ -54,18 +55,18 @@ export function followReadings(sent: readonly SentReading[], since: string, now:
     counts[code] > 0 ? [{ code, count: counts[code] }] : []
   )
   for (let i = 1; i < believed.length; i++) {
-    const hours = (Date.parse(believed[i]!.at) - Date.parse(believed[i - 1]!.at)) / HOUR
+    const hours = hoursBetween(believed[i - 1]!.at, believed[i]!.at)
     if (hours > GAP_H) findings.push({ code: 'gap', hours, from: believed[i - 1]!.at })
   }
   // And silence up to now.
   const heard = believed.at(-1)
-  const quiet = heard ? (to - Date.parse(heard.at)) / HOUR : 0
+  const quiet = heard ? (to - Date.parse(heard.at)) / HOUR_MS : 0
   if (heard && quiet > GAP_H) findings.push({ code: 'gap', hours: quiet, from: heard.at })
   const windows = new Map<number, KeptReading[]>()
   for (const r of believed) {
-    const window = Math.floor(Date.parse(r.at) / (KEEP_H * HOUR))
+    const window = Math.floor(Date.parse(r.at) / (KEEP_H * HOUR_MS))
     // A window that is not over yet waits, and so does one that had begun before: they would be kept twice.
-    if ((window + 1) * KEEP_H * HOUR > to || window * KEEP_H * HOUR < from) continue
+    if ((window + 1) * KEEP_H * HOUR_MS > to || window * KEEP_H * HOUR_MS < from) continue
     windows.set(window, [...(windows.get(window) ?? []), r])
   }
   const latest = believed.findLast((r) => r.sg !== undefined || r.celsius !== undefined)
@@ -74,7 +75,7 @@ export function followReadings(sent: readonly SentReading[], since: string, now:
 
 /** Up to where windows have been kept: the next fetch asks from there. */
 export const windowAfter = (at: string): string =>
-  new Date((Math.floor(Date.parse(at) / (KEEP_H * HOUR)) + 1) * KEEP_H * HOUR).toISOString()
+  new Date((Math.floor(Date.parse(at) / (KEEP_H * HOUR_MS)) + 1) * KEEP_H * HOUR_MS).toISOString()
 
 const middle = (values: readonly number[]): number | undefined => [...values].sort((a, b) => a - b)[values.length >> 1]
 const all = (readings: readonly KeptReading[], key: 'sg' | 'celsius') => readings.flatMap((r) => r[key] ?? [])

@@ -1,7 +1,6 @@
+import { DAY_MS } from '../units'
 import type { Draft, Fact } from '../ledger'
 import type { Finding, WayOut } from './finding'
-
-const DAY = 86_400_000
 
 /**
  * What is written when a way out is taken: what it says of the lot, and that the task was answered so. One that only leads to another
@@ -17,7 +16,7 @@ export function answerDrafts(finding: Pick<Finding, 'key' | 'lotId'>, way: WayOu
   if (lotId === undefined || (drafts.length === 0 && way.action)) return drafts
   // What the entries say ends the task by itself, unless it is to rest for some days first.
   if (drafts.length > 0 && way.days === undefined) return drafts
-  const until = way.days === undefined ? undefined : new Date(Date.parse(now) + way.days * DAY).toISOString()
+  const until = way.days === undefined ? undefined : new Date(Date.parse(now) + way.days * DAY_MS).toISOString()
   const ended = { type: 'task-ended', lotId, task, answer: way.code } as const
   return [...drafts, until ? { ...ended, outcome: 'moved', until } : { ...ended, outcome: 'not-wanted' }]
 }

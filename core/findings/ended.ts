@@ -1,7 +1,7 @@
+import { hoursBetween } from '../units'
 import type { EndedTask } from '../ledger'
 import type { Finding } from './finding'
 
-const HOUR = 3_600_000
 /** What is put off, or done, comes back the next morning or evening, h. */
 const AGAIN_H = 20
 /** What was done in another way, or was so already, is asked about again after so long where it is still derived, h. Ours. */
@@ -18,7 +18,7 @@ const COULD_NOT = { firstH: 3 * 24, most: 5 } as const
 export function isEnded(finding: Pick<Finding, 'key' | 'againH'>, ended: ReadonlyMap<string, EndedTask>, now: string): boolean {
   const last = ended.get(finding.key)
   if (!last) return false
-  const hours = (Date.parse(now) - Date.parse(last.at)) / HOUR
+  const hours = hoursBetween(last.at, now)
   switch (last.outcome) {
     case 'seen':
     case 'not-wanted':

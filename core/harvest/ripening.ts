@@ -1,4 +1,4 @@
-import { LimitError } from '../units'
+import { LimitError, daysBetween } from '../units'
 import { type StraightLine, bandAt, straightLine } from './straight-line'
 
 export type RipeQuantity = 'brix' | 'ph' | 'ta'
@@ -49,8 +49,6 @@ export interface Ripening {
   crossings: Crossing[]
 }
 
-const DAY = 86_400_000
-
 /**
  * How a block ripens: a line through each measure of its samples, slowing ahead, with the band of a new sample, and the days on
  * which the usual window is reached or a limit passed. Two samples give a line, three or more a scatter of their own.
@@ -80,7 +78,7 @@ export function ripening(
 
 function trendOf(samples: readonly BerrySample[], quantity: RipeQuantity, now: string): Trend | undefined {
   const points = samples
-    .flatMap((s) => (s[quantity] === undefined ? [] : [[(Date.parse(s.at) - Date.parse(now)) / DAY, s[quantity]] as const]))
+    .flatMap((s) => (s[quantity] === undefined ? [] : [[daysBetween(now, s.at), s[quantity]] as const]))
     .sort((a, b) => a[0] - b[0])
   try {
     const line = straightLine(points)

@@ -1,3 +1,4 @@
+import { DAY_MS } from '../units'
 import { abvFromSugar } from '../finishing'
 import type { LotView } from '../ledger'
 import { type Allergen, type OwnCards, cardOf } from '../materials'
@@ -42,8 +43,6 @@ export function allergensOf(lot: Pick<LotView, 'added' | 'totalSo2'>, cards?: Ow
   return ORDER.filter((a) => found.has(a))
 }
 
-const DAY = 86_400_000
-
 /**
  * A lot's number for its label: the year and the day of the year it was bottled on, and its name's first letters.
  * @param on the calendar day, yyyy-mm-dd
@@ -51,7 +50,7 @@ const DAY = 86_400_000
  */
 export function lotCode(name: string, on: string): string {
   const day = new Date(`${on}T00:00:00Z`)
-  const ofYear = Math.round((day.getTime() - Date.UTC(day.getUTCFullYear(), 0, 1)) / DAY) + 1
+  const ofYear = Math.round((day.getTime() - Date.UTC(day.getUTCFullYear(), 0, 1)) / DAY_MS) + 1
   const letters = name
     .normalize('NFD')
     .replace(/[^\p{L}\p{N}]/gu, '')

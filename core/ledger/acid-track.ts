@@ -1,3 +1,4 @@
+import { HOUR_MS } from '../units'
 import {
   type AcidChange,
   type AcidReadings,
@@ -94,7 +95,7 @@ export function changeAcids(lot: LotState, change: AcidChange, at: string, entry
 const ONE_SAMPLE_MS = 60_000
 export const ofOneSample = (a: string, b: string): boolean => Math.abs(Date.parse(a) - Date.parse(b)) <= ONE_SAMPLE_MS
 /** In so long malolactic changes nothing that a meter can tell: a pH read before the malic acid of one evening stands. */
-const ONE_EVENING_MS = 12 * 3_600_000
+const ONE_EVENING_MS = 12 * HOUR_MS
 
 /**
  * Malic acid was read. After bacteria went in a fall from an earlier reading tells how far malolactic has come, and pH and TA

@@ -1,3 +1,4 @@
+import { hoursBetween } from '../units'
 import { DRY_SUGAR_G_PER_L } from './gravity-read'
 import type { LotState, Point } from './state'
 import { type FitsDry, fitsDry } from './sugar-left'
@@ -8,7 +9,6 @@ export const DRY_PROOF_H = 48
 const GIVE_OR_TAKE_H = 3
 /** Two gravities agree when they lie no further apart than this (craft 3.7: 0.001, and what rounding adds). */
 export const AGREE_SG = 0.0012
-const HOUR = 3_600_000
 
 export interface Dryness {
   /** When it was first read dry. */
@@ -87,7 +87,7 @@ export function standsOf(lot: Pick<LotState, 'series' | 'style' | 'stream' | 'ab
   if (!last) return undefined
   const agreeing = read.slice(read.findLastIndex((p) => Math.abs(p.value - last.value) > AGREE_SG) + 1)
   const since = agreeing[0]!.at
-  const hours = (Date.parse(last.at) - Date.parse(since)) / HOUR
+  const hours = hoursBetween(since, last.at)
   return {
     sg: last.value,
     since,

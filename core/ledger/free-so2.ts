@@ -1,3 +1,4 @@
+import { daysBetween } from '../units'
 import { TYPICAL_DECAY_PER_DAY } from '../sulphite'
 import type { Figure, LotState } from './state'
 import { restsOn } from './rests-on'
@@ -14,7 +15,7 @@ const FRESH_DAYS = 3
  * @returns the figure then, with a band that grows
  */
 export function freeSo2At(figure: Figure, at: string): Figure {
-  const days = (Date.parse(at) - Date.parse(figure.at)) / 86_400_000
+  const days = daysBetween(figure.at, at)
   if (!(days > FRESH_DAYS)) return figure
   const value = figure.value * Math.exp(-TYPICAL_DECAY_PER_DAY * days)
   return { ...figure, value, origin: 'estimated', uncertainty: figure.uncertainty + (figure.value - value) * DECAY_SPREAD }

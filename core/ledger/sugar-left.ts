@@ -1,3 +1,4 @@
+import { hoursBetween } from '../units'
 import { ETHANOL_DENSITY, extractOf } from '../hydrometry'
 import { isMust } from './facets'
 import { DRY_SUGAR_G_PER_L } from './gravity-read'
@@ -49,7 +50,7 @@ export function sugarLeftOf(lot: Asked): SugarLeft | undefined {
   const test = lot.others.sugar
   const last = lot.series.sg?.at(-1)
   const since = (at: string) => [lot.changedSugarAt, lot.unsettledAt].every((change) => change === undefined || change <= at)
-  const held = (at: string) => lot.alcoholic !== 'active' || !last || (Date.parse(last.at) - Date.parse(at)) / 3_600_000 <= TEST_HOLDS_H
+  const held = (at: string) => lot.alcoholic !== 'active' || !last || hoursBetween(at, last.at) <= TEST_HOLDS_H
   if (test && !isMust(lot)) {
     const by = test.origin === 'measured' ? 'test' : 'added'
     const half = Math.max(TEST_SPREAD, test.uncertainty)

@@ -1,3 +1,4 @@
+import { daysBetween } from '../units'
 import { woodShare } from '../cellar'
 import type { Folding } from './fold/folding'
 import type { LotState } from './state'
@@ -5,7 +6,6 @@ import type { LotState } from './state'
 /** What of a lot stands in wood: how much the barrel holds, and since when its loss has not been taken off yet. */
 export type InWood = ReadonlyMap<string, { capacityL: number, since: string }>
 
-const DAY = 86_400_000
 /** Of what wood has taken nobody knows more than this: half of it either way, common practice, no source. */
 const UNSURE = 0.5
 /** A volume known to this part of it still counts as measured: what a scale on a vessel tells, and a little. Ours. */
@@ -24,7 +24,7 @@ export function afterWood(
   let lost = 0
   const contents = new Map(lot.contents)
   for (const [vesselId, { capacityL, since }] of lot.inWood) {
-    const days = Math.min(10_000, (Date.parse(now) - Date.parse(since)) / DAY)
+    const days = Math.min(10_000, daysBetween(since, now))
     const litres = contents.get(vesselId) ?? 0
     if (days <= 0 || litres <= 0) continue
     const gone = litres * woodShare(Math.max(1, capacityL), days)

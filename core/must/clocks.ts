@@ -1,4 +1,4 @@
-import { within } from '../units'
+import { within, HOUR_MS } from '../units'
 
 export type ClockKind = 'settle' | 'cold-soak' | 'enzyme-after-sulphite' | 'yeast-after-sulphite' | 'thaw' | 'heat-fruit'
 
@@ -32,8 +32,6 @@ export interface ClockReading {
   closesAt: string
 }
 
-const HOUR = 3_600_000
-
 /**
  * Where a wait stands.
  * @param kind which wait
@@ -44,12 +42,12 @@ const HOUR = 3_600_000
  */
 export function clockAt(kind: ClockKind, begunAt: string, now: string): ClockReading {
   const begun = within('begunAt', Date.parse(begunAt), -8.64e15, 8.64e15)
-  const hoursGone = (within('now', Date.parse(now), -8.64e15, 8.64e15) - begun) / HOUR
+  const hoursGone = (within('now', Date.parse(now), -8.64e15, 8.64e15) - begun) / HOUR_MS
   const { minH, maxH } = CLOCKS[kind]
   return {
     phase: hoursGone < minH ? 'too-soon' : hoursGone > maxH ? 'over' : 'open',
     hoursGone,
-    opensAt: new Date(begun + minH * HOUR).toISOString(),
-    closesAt: new Date(begun + maxH * HOUR).toISOString()
+    opensAt: new Date(begun + minH * HOUR_MS).toISOString(),
+    closesAt: new Date(begun + maxH * HOUR_MS).toISOString()
   }
 }

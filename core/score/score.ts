@@ -1,3 +1,4 @@
+import { DAY_MS, HOUR_MS, daysBetween } from '../units'
 import type { FermentAsked, FermentForecast } from '../fermentation'
 import { type RipeQuantity, ripening } from '../harvest'
 import type { BlockState, LotView } from '../ledger'
@@ -33,7 +34,6 @@ const AHEAD_H = 10
 const LOOKS_OF_A_FERMENT = 4
 /** Of this many of its last readings a wine's sulphite is scored. */
 const LAST_SULPHITE = 12
-const DAY = 86_400_000
 
 const foretold = (figure: ForetoldFigure, of: string, madeAt: string, at: string, band: { low: number, mid: number, high: number },
   came: number, own: number): Foretold => {
@@ -49,7 +49,7 @@ export function fermentLooks(lot: LotView, cards: OwnCards, now: string): Gravit
   if (!known) return []
   const { startAt, asked } = known
   const readings = [...asked.readings].sort((a, b) => a.hours - b.hours)
-  const instant = (hours: number) => new Date(Date.parse(startAt) + hours * 3_600_000).toISOString()
+  const instant = (hours: number) => new Date(Date.parse(startAt) + hours * HOUR_MS).toISOString()
   const able = readings.flatMap((r, i): GravityLook[] => {
     const before = readings[i - 1]
     if (!before || i < 2 || r.hours - before.hours < AHEAD_H || r.hours - before.hours > 240) return []
@@ -86,7 +86,7 @@ export function gravityForetold({ of, madeAt, at, hours, came }: GravityLook, { 
 export function sulphiteForetold(lot: LotView): Foretold[] {
   const u = lot.upkeep
   if (!u) return []
-  const instant = (days: number) => new Date(Date.parse(u.from) + days * DAY).toISOString()
+  const instant = (days: number) => new Date(Date.parse(u.from) + days * DAY_MS).toISOString()
   const readings = [...u.readings].sort((a, b) => a.days - b.days)
   return readings.slice(-LAST_SULPHITE).flatMap((r) => {
     const before = readings.filter((x) => x.days < r.days - 1)
@@ -105,10 +105,10 @@ const ANY_WINDOW = { brix: { min: 22, max: 25 }, ta: { min: 6, max: 7.5 } }
 export function ripeningForetold(block: BlockState): Foretold[] {
   const samples = [...block.samples].sort((a, b) => (a.at < b.at ? -1 : 1))
   return samples.flatMap((s, i) => {
-    const before = samples.slice(0, i).filter((x) => Date.parse(s.at) - Date.parse(x.at) > DAY / 2)
+    const before = samples.slice(0, i).filter((x) => Date.parse(s.at) - Date.parse(x.at) > DAY_MS / 2)
     const last = before.at(-1)
     if (!last || before.length < 2) return []
-    const days = (Date.parse(s.at) - Date.parse(last.at)) / DAY
+    const days = daysBetween(last.at, s.at)
     return ripening(before, block.style, ANY_WINDOW, last.at).trends.flatMap(({ quantity, ahead }) => {
       const came = s[quantity]
       const there = ahead[Math.round(days)]

@@ -1,3 +1,4 @@
+import { HOUR_MS } from '../units'
 import type { Finding } from '../findings'
 import type { FermentForecast, FollowFinding } from '../fermentation'
 import type { CellarState, LotView } from '../ledger'
@@ -41,6 +42,6 @@ export interface Stage<Says extends { code: string }> {
 /** The task that a packet of a kit is, by its place in the list. */
 export const packetTask = (index: number): string => `packet:${index}`
 
-export const HOUR = 3_600_000
+export const HOUR = HOUR_MS
 export const hoursSince = (at: string, now: string): number => (Date.parse(now) - Date.parse(at)) / HOUR
 export const later = (at: string, hours: number): string => new Date(Date.parse(at) + hours * HOUR).toISOString()

@@ -1,3 +1,4 @@
+import { DAY_MS, daysBetween } from '../units'
 import type { Package, Stock } from '../ledger'
 import { cardOf } from '../materials'
 import { sulphitePotency } from '../sulphite'
@@ -8,7 +9,6 @@ import type { Need } from './needs'
 export const RESERVE = 0.15
 /** Sulphite weaker than this is thrown away. */
 const WEAK = 0.7
-const DAY = 86_400_000
 
 export type SupplyFinding =
   | { code: 'expired', packageId: string, expires: string, left: number }
@@ -90,12 +90,12 @@ function inStore(stock: Stock | undefined, now: string): { usable: number, findi
 /** What a package is worth beside a fresh one. */
 function worth(p: Package, material: string, now: string, findings: SupplyFinding[]): number {
   // Good to the end of that day, wherever it ends last.
-  if (p.expires && Date.parse(p.expires) + DAY < Date.parse(now)) {
+  if (p.expires && Date.parse(p.expires) + DAY_MS < Date.parse(now)) {
     findings.push({ code: 'expired', packageId: p.id, expires: p.expires, left: p.left })
     return 0
   }
   if (!p.opened) return 1
-  const days = Math.max(0, Math.floor((Date.parse(now) - Date.parse(p.opened)) / DAY))
+  const days = Math.max(0, Math.floor(daysBetween(p.opened, now)))
   const opened = cardOf(material)?.opened ?? { days: 365 }
   if (opened.lossPerYear !== undefined) {
     const potency = sulphitePotency('powder', Math.min(3650, days))

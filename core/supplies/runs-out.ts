@@ -1,3 +1,4 @@
+import { DAY_MS } from '../units'
 import type { WayStepCode } from '../ledger'
 import type { WayStep } from '../way'
 import type { Need, NeedReason } from './needs'
@@ -29,7 +30,6 @@ const STEP_OF: Record<NeedReason, WayStepCode> = {
 }
 /** From the arrival of fruit to the sulphite after its ferment, days: common practice, no source. */
 const UNTIL_LATER_DAYS = 60
-const DAY = 86_400_000
 
 /**
  * When what is in store runs out: needs in the order in which they come, each taking its part of what can still be used.
@@ -46,7 +46,7 @@ export function runsOutOf(
     const day = arrivals.get(of)
     const at = day === undefined
       ? ways.get(of)?.find((s) => s.code === STEP_OF[reason] && !s.doneAt)?.likely
-      : new Date(Date.parse(day) + (reason === 'later-sulphite' ? UNTIL_LATER_DAYS : 0) * DAY).toISOString()
+      : new Date(Date.parse(day) + (reason === 'later-sulphite' ? UNTIL_LATER_DAYS : 0) * DAY_MS).toISOString()
     return at !== undefined && at > now ? at : now
   }
   return rows

@@ -1,3 +1,4 @@
+export { DAY_MS, HOUR_MS, daysBetween, hoursBetween } from './time'
 export { LimitError, assertNever, within, withinLimits } from './limits'
 export {
   BAR_PER,

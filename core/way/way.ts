@@ -1,3 +1,4 @@
+import { DAY_MS, HOUR_MS } from '../units'
 import { type LotView, WAY_STEPS, type WayStepCode, drynessOf, isWine } from '../ledger'
 import {
   BOTTLE_L,
@@ -24,13 +25,13 @@ export interface WayStep {
   open: readonly Condition['code'][]
 }
 
-const DAY = 86_400_000
 /** Days. */
 const MONTH = 30.4
 /** Nobody is asked about older corks: as in the stage that asks for it. */
-const FORGOTTEN = 45 * DAY
+const FORGOTTEN = 45 * DAY_MS
 type Window = readonly [earliest: number, likely: number, latest: number]
-const plus = (window: Window, span: Span): Window => [window[0] + span[0] * DAY, window[1] + span[1] * DAY, window[2] + span[2] * DAY]
+const plus = (window: Window, span: Span): Window =>
+  [window[0] + span[0] * DAY_MS, window[1] + span[1] * DAY_MS, window[2] + span[2] * DAY_MS]
 const at = (instant: string): Window => [Date.parse(instant), Date.parse(instant), Date.parse(instant)]
 const later = (a: Window, b: Window): Window => [Math.max(a[0], b[0]), Math.max(a[1], b[1]), Math.max(a[2], b[2])]
 
@@ -110,7 +111,7 @@ export function wayOf(lot: LotView, now: string, known?: LotForecast): WayStep[]
     pitched: () => plus(start, SPANS.pitched[lot.stream]),
     dry: () => {
       if (!foretold || !known) return plus(of('pitched') ?? start, SPANS.dry[lot.style])
-      const hours = (h: number) => Date.parse(known.startAt) + (h + 48) * 3_600_000
+      const hours = (h: number) => Date.parse(known.startAt) + (h + 48) * HOUR_MS
       return [hours(foretold.lowHours), hours(foretold.midHours), hours(foretold.highHours)]
     },
     pressed: () => plus(of('dry') ?? start, SPANS.pressed[lot.plan.press]),
@@ -135,12 +136,12 @@ export function wayOf(lot: LotView, now: string, known?: LotForecast): WayStep[]
     const did = done[code]
     const raw = did ? at(did) : usual[code]()
     // What has not come by now comes from now on; it is as late as it is.
-    const itself: Window = did ? raw : [Math.max(present, raw[0]), Math.max(present, raw[1]), Math.max(present + DAY, raw[2])]
+    const itself: Window = did ? raw : [Math.max(present, raw[0]), Math.max(present, raw[1]), Math.max(present + DAY_MS, raw[2])]
     const day = did ? undefined : lot.movedSteps?.[code]
     // A day that has passed without it says nothing any more.
     const noon = day === undefined ? Number.NaN : noonOf(day)
-    const isMoved = noon + DAY / 2 > present
-    const window: Window = isMoved ? [Math.max(present, noon), Math.max(present, noon), Math.max(present, noon) + DAY] : itself
+    const isMoved = noon + DAY_MS / 2 > present
+    const window: Window = isMoved ? [Math.max(present, noon), Math.max(present, noon), Math.max(present, noon) + DAY_MS] : itself
     windows.set(code, window)
     const moved = isMoved && { moved: { day: day!, earliest: iso(itself[0]), latest: iso(itself[2]) } }
     const [earliest, likely, latest] = window.map(iso) as [string, string, string]
@@ -161,6 +162,6 @@ const HARMS_LATE: ReadonlySet<WayStepCode> = new Set(['pitched', 'pressed', 'off
 export function endangers({ code, earliest, latest, moved }: WayStep, day: string): Endangered | undefined {
   // The day is asked of whole: its evening is late enough, its morning early enough.
   const noon = noonOf(day)
-  if (noon + DAY / 2 < Date.parse(moved?.earliest ?? earliest)) return 'too-early'
-  return noon - DAY / 2 > Date.parse(moved?.latest ?? latest) && HARMS_LATE.has(code) ? 'too-late' : undefined
+  if (noon + DAY_MS / 2 < Date.parse(moved?.earliest ?? earliest)) return 'too-early'
+  return noon - DAY_MS / 2 > Date.parse(moved?.latest ?? latest) && HARMS_LATE.has(code) ? 'too-late' : undefined
 }

@@ -1,3 +1,4 @@
+import { DAY_MS } from '../units'
 import type { LotView, VesselState, WayStepCode } from '../ledger'
 import type { WayStep } from './way'
 
@@ -18,7 +19,6 @@ export const STEP_WORK: Partial<Record<WayStepCode, { once: number, perL: number
 /** Wine that leaves its vessel wants an empty one. */
 const WANTS_A_VESSEL: ReadonlySet<WayStepCode> = new Set(['pressed', 'off-lees'])
 const BOTTLE_L = 0.75
-const DAY = 86_400_000
 
 export interface WeekJob {
   lotId: string
@@ -56,7 +56,7 @@ export function weeksOf({ ways, vessels, from, weeks }: WeeksAsked): Week[] {
     const work = STEP_WORK[s.code]
     if (s.doneAt || !work) return []
     const minutes = Math.round((work.once + work.perL * Math.max(0, lot.volume.value)) / 5) * 5
-    const week = Math.floor((Date.parse(s.likely) - first) / (7 * DAY))
+    const week = Math.floor((Date.parse(s.likely) - first) / (7 * DAY_MS))
     return [{ lotId: lot.id, code: s.code, likely: s.likely, minutes, heavy: work.heavy === true, week }]
   }))
   const byDay = jobs
@@ -66,10 +66,10 @@ export function weeksOf({ ways, vessels, from, weeks }: WeeksAsked): Week[] {
   return Array.from({ length: weeks }, (_, i): Week => {
     const own = jobs.filter((j) => j.week === i).sort((a, b) => (a.likely < b.likely ? -1 : 1)).map(({ week: _week, ...job }) => job)
     const heavy = own.filter((j) => j.heavy)
-    const dayOf = (job: WeekJob) => Math.floor((Date.parse(job.likely) - first) / DAY)
+    const dayOf = (job: WeekJob) => Math.floor((Date.parse(job.likely) - first) / DAY_MS)
     const crowded = heavy.filter((j) => heavy.some((k) => k !== j && dayOf(k) === dayOf(j)))
     return {
-      from: new Date(first + i * 7 * DAY).toISOString(),
+      from: new Date(first + i * 7 * DAY_MS).toISOString(),
       jobs: own,
       minutes: own.reduce((sum, j) => sum + j.minutes, 0),
       crowded,

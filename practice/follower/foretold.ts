@@ -1,10 +1,10 @@
+import { DAY_MS } from '../../core/units'
 import { type WayStepCode, lotAt } from '../../core/ledger'
 import { wayOf } from '../../core/way'
 import type { Season } from './hand'
 import { lotId } from './scenarios'
 
-const DAY = 86_400_000
-const dayOf = (instant: string): number => Math.floor(Date.parse(instant) / DAY)
+const dayOf = (instant: string): number => Math.floor(Date.parse(instant) / DAY_MS)
 
 /**
  * Whether what was forecast came in its window, by step; only of what was still to come when it was forecast, and came. By the day, as the

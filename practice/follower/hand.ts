@@ -1,3 +1,4 @@
+import { DAY_MS } from '../../core/units'
 import { addition, fact, reading } from '../../core/drafts'
 import type { Finding, WayOut } from '../../core/findings'
 import { answerDrafts } from '../../core/findings'
@@ -34,8 +35,6 @@ export interface Season {
   /** Asked for, and nothing that the follower knows answers it. */
   unknown: Set<string>
 }
-
-const DAY_MS = 86_400_000
 
 /** Whoever follows Presk: their wine, what they see of it, the ledger they write, and the day it is. Writes entries as the forms do. */
 export class Hand {

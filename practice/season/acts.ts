@@ -1,3 +1,4 @@
+import { DAY_MS } from '../../core/units'
 import { type EntryOf, type History, type LotState, partsOfPacket } from '../../core/ledger'
 import { SORBIC_SHARE } from '../../core/finishing'
 import { cardOf } from '../../core/materials'
@@ -165,7 +166,7 @@ export function airOver(lot: LotState, history: History, now: string, spilledL: 
     const capacity = history.cellar.vessels.get(id)?.capacityL ?? litres
     const { marblesL = 0, gasAt } = lot.overWine.get(id) ?? {}
     const open = Math.max(0, capacity - litres - marblesL)
-    const covered = gasAt !== undefined && Date.parse(now) - Date.parse(gasAt) < 10 * 86_400_000
+    const covered = gasAt !== undefined && Date.parse(now) - Date.parse(gasAt) < 10 * DAY_MS
     air += open * (covered ? 0.15 : 1)
   }
   return air

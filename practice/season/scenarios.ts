@@ -1,3 +1,4 @@
+import { HOUR_MS } from '../../core/units'
 import type { Draft, Fact } from '../../core/ledger'
 import type { MustTruth } from '../../simulator'
 import { openingOf } from '../follower/opening'
@@ -77,7 +78,7 @@ export function openingEntries(scenario: PracticeScenario, start: string): Draft
   })
   const dated = all.map((d) => ({ ...d, at: start }) as Draft<Fact>)
   if (scenario.code !== 'stuck') return dated
-  const later = (hours: number) => new Date(Date.parse(start) + hours * 3_600_000).toISOString()
+  const later = (hours: number) => new Date(Date.parse(start) + hours * HOUR_MS).toISOString()
   const lotId = lotIdOf(0)
   // What the neighbour did, and did not do: no nutrient, no look at the heat.
   return [
@@ -87,4 +88,4 @@ export function openingEntries(scenario: PracticeScenario, start: string): Draft
 }
 /** When the person comes to it. */
 export const beginsAt = ({ begun = 0 }: PracticeScenario, start: string): string =>
-  new Date(Date.parse(start) + begun * 3_600_000).toISOString()
+  new Date(Date.parse(start) + begun * HOUR_MS).toISOString()

@@ -1,4 +1,4 @@
-import { normalFrom, seeded } from '../../core/units'
+import { hoursBetween, normalFrom, seeded } from '../../core/units'
 import { type Instruments, SEE, type Wine, abvOf, gravityOf, instrumentsOf, molecularOf, wineAcids } from '../../simulator'
 import type { Kept } from './acts'
 import type { World } from './world'
@@ -72,7 +72,7 @@ function tastesOf(w: Wine): Taste[] {
 
 /** The things of this household, each as far off as it is, with the eye's chance of this hour: asked twice, it reads the same. */
 function things(world: World, lotId: string, salt: number): Instruments {
-  const hours = Math.round((Date.parse(world.now) - Date.parse(world.start)) / 3_600_000)
+  const hours = Math.round(hoursBetween(world.start, world.now))
   const random = seeded(world.seed * 7919 + hours * 31 + salt * 1009 + lotId.length + lotId.charCodeAt(lotId.length - 1))
   return { ...instrumentsOf(world.seed), random, normal: normalFrom(random) }
 }

@@ -1,3 +1,4 @@
+import { HOUR_MS, hoursBetween } from '../../core/units'
 import { type Entry, type Fact, type History, type LotState, extend, historyOf, inOrder, standingFacts } from '../../core/ledger'
 import { DO, type Wine, hour, roomAt, wineFrom } from '../../simulator'
 import { type Kept, add, airOver, copyOf, ended, fill, inoculate, mixInto, partly, work } from './acts'
@@ -5,7 +6,6 @@ import { type PracticeLot, type PracticeScenario, lotsOf } from './scenarios'
 
 /** The first hour of a season is a morning in September. */
 const FIRST_DAY_OF_YEAR = 263
-const HOUR = 3_600_000
 /** Foam finds its way where less than this share of the vessel is free in the wild days of a ferment. */
 const FOAM_ROOM = 0.13
 const WILD_G_PER_H = 0.9
@@ -41,7 +41,7 @@ export class World {
     return this.instant(this.hours)
   }
 
-  private instant = (hours: number): string => new Date(Date.parse(this.start) + hours * HOUR).toISOString()
+  private instant = (hours: number): string => new Date(Date.parse(this.start) + hours * HOUR_MS).toISOString()
 
   /**
    * Goes on to an instant, doing what the ledger says on the way.
@@ -50,13 +50,13 @@ export class World {
    */
   to(entries: readonly Entry[], until: string): World {
     const facts = standingFacts(entries).filter((f) => !f.struck).map((f) => f.fact).sort(inOrder)
-    const target = Math.floor((Date.parse(until) - Date.parse(this.start)) / HOUR)
+    const target = Math.floor(hoursBetween(this.start, until))
     const same = this.facts.every((f, i) => JSON.stringify(f) === JSON.stringify(facts[i]))
-    const late = facts.slice(this.facts.length).some((f) => Date.parse(f.at) < Date.parse(this.now) - HOUR)
+    const late = facts.slice(this.facts.length).some((f) => Date.parse(f.at) < Date.parse(this.now) - HOUR_MS)
     if (!same || late || target < this.hours) return new World(this.scenario, this.seed, this.start, this.without).to(entries, until)
     for (const fact of facts.slice(this.facts.length)) {
       if (fact.at > until) break
-      this.pass(Math.floor((Date.parse(fact.at) - Date.parse(this.start)) / HOUR))
+      this.pass(Math.floor(hoursBetween(this.start, fact.at)))
       this.take(fact)
     }
     this.pass(target)

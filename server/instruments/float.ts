@@ -1,4 +1,4 @@
-import { normalFrom, seeded } from '../../core/units'
+import { HOUR_MS, normalFrom, seeded } from '../../core/units'
 import { type HeldAsked, courseOf } from './simulated-wine'
 
 /** What a simulated float sends: as it sends it, nonsense and all. */
@@ -10,7 +10,6 @@ export interface FloatAsked extends HeldAsked {
 
 /** It sends so often, ms. */
 const EVERY = 15 * 60_000
-const HOUR = 3_600_000
 /** Most that one answer holds. */
 export const MOST_READINGS = 2000
 /** A float is off by its own amount, and creeps as yeast settles on it, SG and SG a day. */
@@ -26,7 +25,7 @@ const FAULTS = { lost: 0.06, nonsense: 0.015, twice: 0.01 } as const
  */
 export function floatReadings({ seed, startAt, from, to, originalSg, celsius, wine }: FloatAsked): FloatReading[] {
   const start = Date.parse(startAt)
-  const course = wine === undefined ? undefined : courseOf(wine, originalSg, celsius, (Date.parse(to) - start) / HOUR)
+  const course = wine === undefined ? undefined : courseOf(wine, originalSg, celsius, (Date.parse(to) - start) / HOUR_MS)
   const own = normalFrom(seeded(seed))
   const [offset, drift, pace, lag] = [own() * OFFSET_SD, own() * DRIFT_SD, 1 + 0.15 * own(), 26 + 6 * own()]
   const first = Math.ceil(Math.max(Date.parse(from), start) / EVERY)
@@ -40,7 +39,7 @@ export function floatReadings({ seed, startAt, from, to, originalSg, celsius, wi
     const sulks = seeded(seed * 31 + Math.floor(slot / 24))() < 0.08
     if (sulks || fate < FAULTS.lost) continue
     const at = slot * EVERY
-    const hours = (at - start) / HOUR
+    const hours = (at - start) / HOUR_MS
     const days = hours / 24
     const simulated = course?.[Math.min(course.length - 1, Math.max(0, Math.floor(hours)))]
     const warmth = simulated?.celsius ?? celsius + 1.2 * Math.sin((hours / 24) * 6.283) + 2 * Math.exp(-(((hours - 60) / 40) ** 2))
@@ -54,7 +53,7 @@ export function floatReadings({ seed, startAt, from, to, originalSg, celsius, wi
       celsius: Number((warmth + NOISE.celsius * normal()).toFixed(2))
     }
     if (fate > 1 - FAULTS.nonsense) {
-      const longAgo = new Date(at - 2 * 365 * 24 * HOUR).toISOString()
+      const longAgo = new Date(at - 2 * 365 * 24 * HOUR_MS).toISOString()
       const wrongs = [{ sg: 9.999 }, { celsius: -127 }, { sg: null }, { at: longAgo }]
       readings.push({ ...one, ...wrongs[Math.floor(random() * wrongs.length)] })
     }

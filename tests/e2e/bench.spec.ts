@@ -72,8 +72,9 @@ test('a yeast that would stop sweet is ruled out, and the steps to the must are 
   await openDemo(page, '/bench/yeast?lot=lot-tempranillo')
   await expect(page.getByRole('radio', { name: /Rustic fast yeast.*it would stop sweet/ })).toBeVisible()
   await expect(page.getByText('Pitch, at 25 °C')).toBeVisible()
-  await page.getByRole('textbox', { name: 'Yeast you have, if short' }).fill('5')
-  await expect(page.getByRole('heading', { name: 'Make a starter first' })).toBeVisible()
+  await page.getByRole('button', { name: 'Not enough yeast?' }).click()
+  await page.getByRole('textbox', { name: 'Yeast you have' }).fill('5')
+  await expect(page.getByText(/As a starter in boiled and cooled juice/)).toBeVisible()
 })
 
 test('alcohol by every method, a refractometer with its doubt, and a blend by its acids', async ({ page }) => {

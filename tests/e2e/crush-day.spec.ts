@@ -250,7 +250,7 @@ test('the yeast run rings on after a reload and goes out as a calendar file', as
   await expect(page.getByText(/Sulphite went in less than 12 hours ago. Wait/)).toBeVisible()
   await box(page, 'Must temperature').fill('50')
   await button(page, 'The water is warm: start').click()
-  await expect(page.getByText('Enter between 2 and 40 °C.')).toBeVisible()
+  await expect(page.getByText('Between 2 and 40 °C.')).toBeVisible()
   await box(page, 'Must temperature').fill('14')
   await button(page, 'The water is warm: start').click()
   await expect(page.getByRole('timer')).toBeVisible()

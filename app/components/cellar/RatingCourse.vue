@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { DAY_MS } from '~~/core/units'
 import type { ApexOptions } from 'apexcharts'
 import type { LotView } from '~~/core/ledger'
 import type { drinkWindowOf } from '~~/core/stages'
@@ -6,7 +7,7 @@ import type { drinkWindowOf } from '~~/core/stages'
 /** How a wine was rated, by its months in the bottle, against the time in which such a wine is likely good. */
 const props = defineProps<{ lot: LotView, window: NonNullable<ReturnType<typeof drinkWindowOf>> }>()
 const { base, colours } = useChartClothes()
-const MONTH_MS = 30.4 * 86_400_000
+const MONTH_MS = 30.4 * DAY_MS
 const points = computed(() =>
   props.lot.tastings.map((t) => ({
     x: Number(((Date.parse(t.at) - Date.parse(props.window.bottledAt)) / MONTH_MS).toFixed(1)),

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { DAY_MS } from '~~/core/units'
 import type { ApexOptions } from 'apexcharts'
 import { escaped } from '~/wording/escaped'
 
@@ -34,7 +35,7 @@ const series = computed(() =>
 )
 /** Years that an axis of days may hold: beyond that the library counts for minutes, and a clock was set wrong. */
 const MOST_YEARS = 15
-const YEAR_MS = 365.25 * 86_400_000
+const YEAR_MS = 365.25 * DAY_MS
 const years = computed(() => {
   const { xaxis } = props.options
   if (xaxis?.type !== 'datetime') return 0

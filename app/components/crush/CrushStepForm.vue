@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { hoursBetween } from '~~/core/units'
 import { type CrushStep, cameSulphited } from '~~/core/stages'
 import type { LotView } from '~~/core/ledger'
 import { CORRECT, STEP, hoursWords, sayStep } from '~/wording/crush'
@@ -89,7 +90,7 @@ const f = useFormat()
       </template>
       <template v-else-if="step.code === 'pitch' && !done">
         <FindingNote v-if="step.status === 'waiting' && step.opensAt"
-        >There is still too much sulphite. Wait {{ hoursWords((Date.parse(step.opensAt) - Date.parse(now)) / 3_600_000) }} more, until
+        >There is still too much sulphite. Wait {{ hoursWords(hoursBetween(now, step.opensAt)) }} more, until
           {{ sayWhen(step.opensAt, now) }}. Yeast pitched sooner than 12 hours after sulphite may not start; after 24 hours spoilage gets
           ahead.</FindingNote
         >

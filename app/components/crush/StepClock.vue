@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { hoursBetween } from '~~/core/units'
 import type { CrushStep } from '~~/core/stages'
 import { isMust, type LotView } from '~~/core/ledger'
 import { CLOCKS } from '~~/core/must'
@@ -30,7 +31,7 @@ const tooLong = computed(() =>
     ? 'Longer heat cooks the flavour. Cool it now, and measure the temperature.'
     : `Longer than ${hoursWords(clock.value.maxH)} invites wild yeast. Go on to the next step now.`
 )
-const gone = computed(() => (Date.parse(now.value) - Date.parse(props.step.at!)) / 3_600_000)
+const gone = computed(() => hoursBetween(props.step.at!, now.value))
 const warm = computed(() =>
   clock.value.celsius && props.lot.temperature && props.lot.temperature.value > clock.value.celsius.max + 0.5
     ? props.lot.temperature.value

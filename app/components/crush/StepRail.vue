@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { hoursBetween } from '~~/core/units'
 import type { CrushStep } from '~~/core/stages'
 import { STEP, sayStatus } from '~/wording/crush'
 import { sayWhen } from '~/wording/days'
@@ -6,7 +7,7 @@ import { sayWhen } from '~/wording/days'
 /** A lot's way from arrival to yeast as stations on a line; filled in the colour of its wine as far as it has come. */
 const props = defineProps<{ lotId: string, steps: CrushStep[], colour: string, current?: string | undefined }>()
 const now = useNow()
-const hoursTo = (at: string) => (Date.parse(at) - Date.parse(now.value)) / 3_600_000
+const hoursTo = (at: string) => hoursBetween(now.value, at)
 const shown = computed(() => props.steps.map((step) => ({ step, words: sayStatus(step, (at) => sayWhen(at, now.value), hoursTo) })))
 /** The line is filled to the first station that is still open: what was done ahead of its turn is apart. */
 const reached = computed(() => {

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { DAY_MS } from '~~/core/units'
 import type { LotView } from '~~/core/ledger'
 import { testFerment } from '~~/core/must'
 import { SO2_SHARE } from '~~/core/sulphite'
@@ -15,10 +16,9 @@ const now = useNow()
 const { weigh } = useWeighing()
 const { saving, write, addition } = useStepLog(() => props.lot)
 const plan = computed(() => testFerment(Math.min(25, Math.max(1, props.lot.massKg ?? 5)), settings.values.salt))
-const DAY = 86_400_000
 const days = computed(() =>
   plan.value.days.map((d) => {
-    const at = new Date(Date.parse(props.lot.startedAt) + d.day * DAY).toISOString()
+    const at = new Date(Date.parse(props.lot.startedAt) + d.day * DAY_MS).toISOString()
     const task = `test:${d.step}`
     return { ...d, at, ended: props.lot.endedTasks.get(task), task, due: at <= now.value }
   })

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { daysBetween } from '~~/core/units'
 import { inoculation } from '~~/core/drafts'
 import { type LotState, type LotView, drynessOf, isFermenting, isMust } from '~~/core/ledger'
 import { leesReuse } from '~~/core/yeast'
@@ -10,7 +11,6 @@ const cellar = useCellarStore()
 const f = useFormat()
 const now = useNow()
 const { saving, write } = useStepLog(() => props.lot)
-const DAY = 86_400_000
 const SMELT_DAYS = 10
 /** The lot that was dry last comes first. */
 const sources = computed(() =>
@@ -30,7 +30,7 @@ const source = computed(() => sources.value.find((l) => l.id === from.value))
 /** One that was read dry once and then left alone is dry for this question: its lees are old. */
 const endedAs = (lot: LotState, dry: boolean) =>
   lot.alcoholic === 'stuck' || (lot.alcoholic === 'stopped' && !dry) ? 'stuck' : isFermenting(lot) ? 'fermenting' : 'dry'
-const daysSince = (at: string) => (Date.parse(now.value) - Date.parse(at)) / DAY
+const daysSince = (at: string) => daysBetween(at, now.value)
 const reuse = computed(() => {
   const s = source.value
   if (!s) return undefined

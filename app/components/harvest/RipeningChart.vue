@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { DAY_MS } from '~~/core/units'
 import type { ApexOptions } from 'apexcharts'
 import type { Trend } from '~~/core/harvest'
 import type { BlockState } from '~~/core/ledger'
@@ -7,11 +8,10 @@ import { RIPE } from '~/wording/harvest'
 /** One measure of a block: its samples, the line on from them that slows, and the band that holds four of five new samples. */
 const props = defineProps<{ trend: Trend, block: BlockState, window: { min: number, max: number } }>()
 const now = useNow()
-const DAY = 86_400_000
 const AHEAD = 10
 const UNIT = { brix: 2, ph: 0.2, ta: 2 } as const
 const words = computed(() => RIPE[props.trend.quantity])
-const at = (day: number) => Date.parse(now.value) + day * DAY
+const at = (day: number) => Date.parse(now.value) + day * DAY_MS
 const points = computed(() =>
   props.block.samples.flatMap((s) => (s[props.trend.quantity] === undefined ? [] : [{ x: Date.parse(s.at), y: s[props.trend.quantity]! }]))
 )
@@ -20,7 +20,7 @@ const mode = useColorMode()
 const series = computed(() => {
   const ahead = props.trend.ahead.slice(0, AHEAD + 1)
   const first = points.value[0]!.x
-  const lineAt = (x: number) => props.trend.line.intercept + (props.trend.line.slope * (x - Date.parse(now.value))) / DAY
+  const lineAt = (x: number) => props.trend.line.intercept + (props.trend.line.slope * (x - Date.parse(now.value))) / DAY_MS
   return [
     {
       type: 'rangeArea',
@@ -53,7 +53,7 @@ const options = computed<ApexOptions>(() => {
     grid: { borderColor: colour('--line'), padding: { left: 4, right: 12, top: -16, bottom: 0 } },
     xaxis: {
       type: 'datetime',
-      min: points.value[0]!.x - 1.5 * DAY,
+      min: points.value[0]!.x - 1.5 * DAY_MS,
       max: at(AHEAD),
       labels: { datetimeUTC: false, datetimeFormatter: { day: 'd MMM', month: 'd MMM' } },
       axisTicks: { show: false },

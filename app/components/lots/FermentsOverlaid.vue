@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { DAY_MS, daysBetween } from '~~/core/units'
 import type { ApexOptions } from 'apexcharts'
 import type { LotView } from '~~/core/ledger'
 import { fermentStart } from '~~/core/stages'
@@ -7,13 +8,12 @@ import { axisAround } from '~/composables/useChartClothes'
 /** Ferments laid over each other by their day; those without two readings are left out. */
 const props = defineProps<{ lots: readonly LotView[] }>()
 const { base, colours, mode } = useChartClothes()
-const DAY = 86_400_000
 const shown = computed(() =>
   props.lots.flatMap((lot) => {
     const start = fermentStart(lot)
     const points = (lot.series.sg ?? [])
-      .filter((p) => start && Date.parse(p.at) > Date.parse(start) - 3 * DAY)
-      .map((p) => ({ x: (Date.parse(p.at) - Date.parse(start!)) / DAY, y: p.value }))
+      .filter((p) => start && Date.parse(p.at) > Date.parse(start) - 3 * DAY_MS)
+      .map((p) => ({ x: daysBetween(start!, p.at), y: p.value }))
     return start && points.length > 1 ? [{ lot, points }] : []
   })
 )

@@ -3,7 +3,7 @@ import { sayClock, sayDayOf, sayPoint } from '~/wording/days'
 import { clockMs } from '~/data/clock'
 import type { ApexOptions } from 'apexcharts'
 import type { LotView } from '~~/core/ledger'
-import { fromCelsius } from '~~/core/units'
+import { fromCelsius, DAY_MS, HOUR_MS } from '~~/core/units'
 import { axisAround } from '~/composables/useChartClothes'
 import { counted } from '~/wording/count'
 import { escaped } from '~/wording/escaped'
@@ -121,14 +121,14 @@ const warmOptions = computed<ApexOptions>(() => {
 const words = computed(() => {
   const all = curves.gravity.value
   if (all.length === 0) return 'No gravity yet.'
-  const days = Math.max(1, Math.round((all.at(-1)!.x - all[0]!.x) / 86_400_000))
+  const days = Math.max(1, Math.round((all.at(-1)!.x - all[0]!.x) / DAY_MS))
   return `${all[0]!.y.toFixed(decimals.value)} to ${all.at(-1)!.y.toFixed(decimals.value)} in ${counted(days, 'day')}, `
     + `${counted(all.length, 'reading')}.`
 })
 /** The same in rows: what was measured, and what is expected at the next looks. */
 const rows = computed(() => {
   const at = (x: number) => `${sayDayOf(x)}, ${sayClock(x)}`
-  const near = (x: number) => curves.temperature.value.find((p) => Math.abs(p.x - x) < 3_600_000)
+  const near = (x: number) => curves.temperature.value.find((p) => Math.abs(p.x - x) < HOUR_MS)
   const now = clockMs()
   return [
     ...curves.gravity.value.map((p) => ({

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { daysBetween } from '~~/core/units'
 import { type Figure, isHeld, isMust, type LotView } from '~~/core/ledger'
 import type { Shown } from '~/composables/useFormat'
 import { type FigureKey, sayDerivation } from '~/wording/derivations'
@@ -33,7 +34,7 @@ const rows = computed<{ key: FigureKey, label: string, figure: Figure | undefine
 })
 /** Said when a reading is older than two days: the wine has moved on since. */
 const age = (figure?: Figure) => {
-  const days = figure ? Math.floor((Date.parse(now.value) - Date.parse(figure.at)) / 86_400_000) : 0
+  const days = figure ? Math.floor(daysBetween(figure.at, now.value)) : 0
   if (days <= 2 || figure?.origin !== 'measured') return undefined
   return days > 90 ? `${Math.round(days / 30.4)} months ago` : `${days} days ago`
 }

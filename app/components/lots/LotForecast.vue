@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { hoursBetween } from '~~/core/units'
 import { goneShare } from '~~/core/stages'
 import type { LotView } from '~~/core/ledger'
 import { sayHours, sayIn } from '~/wording/forecast'
@@ -14,7 +15,7 @@ const marks = computed(() => {
   const k = known.value
   if (!k) return []
   const { oneThirdGone, twoThirdsGone, dry } = k.forecast
-  const nowH = (Date.parse(now.value) - Date.parse(k.startAt)) / 3_600_000
+  const nowH = hoursBetween(k.startAt, now.value)
   return [
     { label: 'A third gone', band: oneThirdGone },
     { label: 'Two thirds gone', band: twoThirdsGone },

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { HOUR_MS } from '~~/core/units'
 import type { LotView } from '~~/core/ledger'
 import { phaseOf } from '~~/core/stages'
 
@@ -11,7 +12,7 @@ const ENZYME_H = 8
 const early = computed(() => props.lot.style === 'red' && props.lot.stream !== 'kit' && phaseOf(props.lot) !== 'late')
 const enzymeAt = computed(() => props.lot.added.get('pectic-enzyme')?.lastAt)
 const now = useNow()
-const tooNear = computed(() => enzymeAt.value !== undefined && Date.parse(now.value) - Date.parse(enzymeAt.value) < ENZYME_H * 3_600_000)
+const tooNear = computed(() => enzymeAt.value !== undefined && Date.parse(now.value) - Date.parse(enzymeAt.value) < ENZYME_H * HOUR_MS)
 const rows = computed(() =>
   (['oak-dust', 'tannin'] as const).flatMap((key) => {
     const dose = materials.card(key)?.dose

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { DAY_MS } from '~~/core/units'
 import type { ApexOptions } from 'apexcharts'
 import { type LotView, keptAt } from '~~/core/ledger'
 import { TOLD_WITHIN, freeSo2Ahead, molecularSo2 } from '~~/core/sulphite'
@@ -8,7 +9,6 @@ import { sayFarDayOf } from '~/wording/days'
 const props = defineProps<{ lot: LotView }>()
 const { base, colours } = useChartClothes()
 const now = useNow()
-const DAY = 86_400_000
 const upkeep = computed(() => props.lot.upkeep)
 const ph = computed(() => Math.min(4.5, Math.max(2.5, props.lot.ph?.value ?? 3.5)))
 const mol = (free: number) => Number(molecularSo2(Math.min(500, free), ph.value).toFixed(3))
@@ -16,7 +16,7 @@ const wanted = computed(() => mol(keptAt(props.lot)))
 const series = useSteady(() => {
   const u = upkeep.value
   if (!u) return []
-  const at = (days: number) => Date.parse(u.from) + days * DAY
+  const at = (days: number) => Date.parse(u.from) + days * DAY_MS
   const first = Math.floor(u.now.days)
   const ahead = Array.from({ length: 10 }, (_, i) => first + i * 10)
   const bands = freeSo2Ahead(u, ahead)
@@ -40,7 +40,7 @@ const options = computed<ApexOptions>(() => {
     markers: { size: [0, 0, 6], strokeWidth: 0 },
     xaxis: {
       type: 'datetime',
-      min: Math.min(...xs) - 2 * DAY,
+      min: Math.min(...xs) - 2 * DAY_MS,
       max: Math.max(...xs),
       labels: { datetimeUTC: false, datetimeFormatter: { day: 'd MMM', month: 'd MMM' } },
       axisTicks: { show: false },

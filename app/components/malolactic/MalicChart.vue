@@ -1,12 +1,12 @@
 <script setup lang="ts">
+import { DAY_MS } from '~~/core/units'
 import type { ApexOptions } from 'apexcharts'
 import type { LotCourse } from '~~/core/stages'
 
 /** Malic acid since the bacteria: what was read, and the course that is expected, with its band. */
 const props = defineProps<{ course: LotCourse, bacteriaAt: string }>()
 const { base, colours } = useChartClothes()
-const DAY = 86_400_000
-const at = (days: number) => Date.parse(props.bacteriaAt) + days * DAY
+const at = (days: number) => Date.parse(props.bacteriaAt) + days * DAY_MS
 const lasts = computed(() => Math.max(14, props.course.endDays.high + 7, ...props.course.readings.map((r) => r.days)))
 const steps = computed(() => Array.from({ length: 25 }, (_, i) => (lasts.value * i) / 24))
 const series = computed(() => {

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { DAY_MS, HOUR_MS } from '~~/core/units'
 import { type RunsOut, runsOutOf } from '~~/core/supplies'
 import { type WeekJob, weeksOf } from '~~/core/way'
 import type { SeasonRow } from '~/composables/useSeason'
@@ -26,7 +27,7 @@ function byLot(jobs: readonly WeekJob[]): Record<string, string[]> {
   return all
 }
 /** By its noon: over a change of the clocks seven times 24 hours end an hour before or after midnight. */
-const sayWeek = (from: string) => sayDayOf(Date.parse(from) + 12 * 3_600_000)
+const sayWeek = (from: string) => sayDayOf(Date.parse(from) + 12 * HOUR_MS)
 const settings = useSettingsStore()
 const supplies = useSupplies()
 const materials = useMaterials()
@@ -36,7 +37,7 @@ const runsOut = computed(() => {
   const arrivals = new Map([...cellar.state.arrivals.values()].map((a) => [a.arrivalId, a.on]))
   return runsOutOf(supplies.rows.value, ways, arrivals, now.value)
 })
-const WEEK = 7 * 86_400_000
+const WEEK = 7 * DAY_MS
 const within = (from: string, at: string) => Date.parse(at) >= Date.parse(from) && Date.parse(at) < Date.parse(from) + WEEK
 /** What runs out in a week, and for whom it is first missing. */
 const sayShort = (r: RunsOut) => `${materials.name(r.material)} for ${r.name}, ${supplies.amount(r, r.short)} short`

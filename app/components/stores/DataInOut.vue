@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { daysBetween } from '~~/core/units'
 import { counted } from '~/wording/count'
 import type { Reviewed } from '~/data/ledger-engine'
 import { LARGEST_FILE_BYTES } from '~/data/limits'
@@ -77,7 +78,7 @@ onMounted(async () => {
   since.value = await cellar.writtenAfter(at).catch(() => 0)
 })
 const exportAge = computed(() =>
-  lastExport.value === undefined ? undefined : Math.floor((Date.parse(now.value) - Date.parse(lastExport.value)) / 86_400_000)
+  lastExport.value === undefined ? undefined : Math.floor(daysBetween(lastExport.value, now.value))
 )
 
 async function read(chosen: File) {

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { DAY_MS } from '~~/core/units'
 import { fact } from '~~/core/drafts'
 import type { LotView } from '~~/core/ledger'
 import { bottlesLeft, drinkWindowOf } from '~~/core/stages'
@@ -10,7 +11,7 @@ const cellar = useCellarStore()
 const now = useNow()
 const logged = useLogged()
 const day = (at: string) => sayFarDayOf(at, now.value)
-const MONTH_MS = 30.4 * 86_400_000
+const MONTH_MS = 30.4 * DAY_MS
 const monthOf = (at: string, months: number) =>
   sayMonthAndYear(Date.parse(at) + months * MONTH_MS)
 const rows = computed(() =>

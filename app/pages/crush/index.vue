@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { hoursBetween } from '~~/core/units'
 import { sayDay, sayWhen } from '~/wording/days'
 import { CLOCK_RUNS, hoursWords, sayStep, STEP } from '~/wording/crush'
 import { STREAM, STYLE } from '~/wording/terms'
@@ -16,7 +17,7 @@ const clocks = computed(() =>
 )
 const arrivals = computed(() => [...cellar.state.arrivals.values()].sort((a, b) => (a.on < b.on ? -1 : 1)))
 const strike = useStrike()
-const hoursTo = (at: string) => (Date.parse(at) - Date.parse(now.value)) / 3_600_000
+const hoursTo = (at: string) => hoursBetween(now.value, at)
 const headline = computed(() => {
   const first = next.value[0]
   if (first) return sayStep(first.next!).title

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { daysBetween } from '~~/core/units'
 import { CLARITY_SHORT } from '~/wording/looks'
 import { MALOLACTIC_SHORT, sayRisk } from '~/wording/winter'
 import { sayFarDayOf } from '~/wording/days'
@@ -10,7 +11,7 @@ const f = useFormat()
 const day = (at: string) => sayFarDayOf(at, now.value)
 const ago = (at: string | undefined) => {
   if (!at) return undefined
-  const days = Math.floor((Date.parse(now.value) - Date.parse(at)) / 86_400_000)
+  const days = Math.floor(daysBetween(at, now.value))
   return days < 1 ? 'today' : days < 14 ? `${days} d ago` : `${Math.round(days / 7)} weeks ago`
 }
 const whenDue = (due: string | undefined) => (due === undefined ? '' : due <= now.value ? 'due now' : `by ${day(due)}`)

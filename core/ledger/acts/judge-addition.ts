@@ -1,3 +1,4 @@
+import { hoursBetween } from '../../units'
 import { potentialAlcohol } from '../../hydrometry'
 import { type MaterialCard, type OwnCards, cardOf } from '../../materials'
 import { YEASTS } from '../../yeast'
@@ -22,8 +23,7 @@ const FAR = { low: 0.5, high: 1.7 } as const
 /** A wine or must outside of these was taken too far, pH. Common practice, no source. */
 const PH_FAR = { min: 2.95, max: 4.05 } as const
 const TA_MOST = 11
-const HOUR = 3_600_000
-const hours = (from: string, to: string) => (Date.parse(to) - Date.parse(from)) / HOUR
+const hours = hoursBetween
 
 /** What a lot was before something went in. */
 export interface Before {

@@ -1,3 +1,4 @@
+import { hoursBetween } from '../../units'
 import { potentialAlcohol } from '../../hydrometry'
 import type { OwnCards } from '../../materials'
 import type { EntryOf } from '../entry'
@@ -8,8 +9,7 @@ import type { LotState } from '../state'
 import type { Act } from './act'
 import { ANY_YEAST, toleranceOf } from './judge-addition'
 
-const HOUR = 3_600_000
-const hours = (from: string, to: string) => (Date.parse(to) - Date.parse(from)) / HOUR
+const hours = hoursBetween
 /** Yeast is put to must that was sulphited at least so long ago, h; craft 3.5. */
 const APART_H = 12
 /** Less of it keeps no yeast from beginning, mg/L: common practice, no source. */

@@ -1,3 +1,4 @@
+import { daysBetween } from '../../units'
 import type { AcidChange } from '../../acids'
 import type { MaterialCard } from '../../materials'
 import { cardOf } from '../../materials'
@@ -50,13 +51,12 @@ export const addition: EntryKind<'addition'> = {
   }
 }
 
-const DAY = 86_400_000
 /** Out of a package that was open for longer than its card gives it, or past its date. */
 function oldPackage(folding: Folding, { material, actual, at }: EntryOf<'addition'>): Act[] {
   const card = cardOf(material, folding.cellar.cards)
   const from = folding.cellar.stock.get(material)?.packages.find((p) => p.left > 0 && p.stockedAt <= at)
   if (!card || !from || actual <= 0) return []
-  const open = from.opened === undefined ? 0 : (Date.parse(at) - Date.parse(from.opened)) / DAY
+  const open = from.opened === undefined ? 0 : daysBetween(from.opened, at)
   const past = from.expires !== undefined && from.expires < at
   return open > card.opened.days || past ? [{ code: 'old-package', material, days: Math.round(open) }] : []
 }

@@ -2,7 +2,7 @@ import { USUAL_BRIX, titrate } from '../../acids'
 import { correctRefractometer, sgFromBrix } from '../../hydrometry'
 import { QUANTITIES } from '../../quantities'
 import { learnSulphite } from '../../sulphite'
-import { LimitError, assertNever } from '../../units'
+import { LimitError, assertNever, daysBetween, hoursBetween } from '../../units'
 import { asItWas, judgeReading, noteActs } from '../acts'
 import { anchorAcids, ofOneSample, takeMalic } from '../acid-track'
 import { abvOf, balanceOfMust, fermentedTo } from '../balance'
@@ -183,7 +183,7 @@ function sgRead(folding: Folding, lot: LotState, reading: EntryOf<'reading'>, va
  * is usual for its kind where it has clearly fallen, and in between from the one to the other.
  */
 function assumedOriginal(lot: LotState, { id, at }: EntryOf<'reading'>, sg: number): Figure | undefined {
-  if (lot.originalSg || !lot.inoculatedAt || (Date.parse(at) - Date.parse(lot.inoculatedAt)) / 3_600_000 < FALLEN_H) return undefined
+  if (lot.originalSg || !lot.inoculatedAt || hoursBetween(lot.inoculatedAt, at) < FALLEN_H) return undefined
   const usual = lot.kit?.targetSg ?? sgFromBrix(USUAL_BRIX[lot.style])
   const fallen = Math.min(1, (usual - sg) / USUAL_SG_SPREAD - 0.5)
   if (fallen <= 0) return undefined
@@ -256,7 +256,7 @@ function foldFreeSo2(
   measured: (v: number, u: number) => Figure
 ): void {
   const dose = lot.pendingDose
-  if (dose && (Date.parse(reading.at) - Date.parse(dose.at)) / 86_400_000 <= DOSE_TELLS_DAYS && dose.addedMgPerL >= 1) {
+  if (dose && daysBetween(dose.at, reading.at) <= DOSE_TELLS_DAYS && dose.addedMgPerL >= 1) {
     lot.doses = [
       ...lot.doses,
       {

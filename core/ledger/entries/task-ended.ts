@@ -1,3 +1,4 @@
+import { HOUR_MS } from '../../units'
 import { type EntryKind, ofLot } from './kind'
 import { lotOf } from './lot-started'
 import type { EndedTask } from '../state'
@@ -8,7 +9,7 @@ import { packetWentIn } from './packets'
 const PUTS_OFF: ReadonlySet<Outcome> = new Set(['skipped', 'moved', 'could-not'])
 const DOES: ReadonlySet<Outcome> = new Set(['done', 'otherwise', 'was-so'])
 /** What was put off longer ago than this before it is put off again was settled in between: it counts from one. Ours. */
-const RUN_MS = 21 * 24 * 3_600_000
+const RUN_MS = 21 * 24 * HOUR_MS
 
 /** How often in a row it was put off. What could not be done rests longer each time, and stays one run. */
 function timesInARow(before: EndedTask | undefined, outcome: Outcome, at: string): number {

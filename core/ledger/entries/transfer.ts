@@ -1,3 +1,4 @@
+import { HOUR_MS } from '../../units'
 import type { EntryOf } from '../entry'
 import { judgeMove, noteActs } from '../acts'
 import { HELD_L, isHeld } from '../facets'
@@ -73,7 +74,7 @@ export const transfer: EntryKind<'transfer'> = {
   }
 }
 
-const ONE_RACKING_MS = 12 * 3_600_000
+const ONE_RACKING_MS = 12 * HOUR_MS
 /**
  * What is drawn off into a vessel leaves its lees behind: the wine itself when it is racked, and what arrives where nothing was. What stays
  * behind, and what something is poured into, lies on its lees as before.

@@ -1,3 +1,4 @@
+import { HOUR_MS } from '../../units'
 import { standsOf } from '../dryness'
 import { isFermenting, standingOf, type Standing } from '../facets'
 import { type LotPlan, type Malolactic, malolacticOf, planOf } from '../plan'
@@ -19,7 +20,6 @@ export interface LotView extends LotState {
 
 /** A ferment that nobody has looked at for so long is over, one way or another; it is asked about as a wine. Common practice. */
 const LEFT_ALONE_DAYS = 45
-const HOUR = 3_600_000
 
 const seen = new WeakMap<LotState, LotView>()
 
@@ -67,7 +67,7 @@ function alcoholicAt(lot: LotState, now: string): LotState['alcoholic'] {
   if (!isFermenting(lot)) return lot.alcoholic
   const last = lot.series.sg?.at(-1)
   const quietSince = last?.at ?? lot.inoculatedAt ?? lot.lastAt
-  if (Date.parse(now) - Date.parse(quietSince) > LEFT_ALONE_DAYS * 24 * HOUR) return 'stopped'
+  if (Date.parse(now) - Date.parse(quietSince) > LEFT_ALONE_DAYS * 24 * HOUR_MS) return 'stopped'
   const standing = standsOf(lot)
   const since = lot.repitchedAt ?? lot.inoculatedAt
   const begun = since === undefined || (standing !== undefined && standing.since > since)

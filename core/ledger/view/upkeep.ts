@@ -1,3 +1,4 @@
+import { DAY_MS, daysBetween } from '../../units'
 import type { FreeDose, FreeMix, FreeReading, SulphiteUpkeep } from '../../sulphite'
 import { BASE_WINE_MOLECULAR, LEAST_FREE, MOLECULAR_TARGET, molecularSo2, sulphiteUpkeep } from '../../sulphite'
 import { isWine } from '../facets'
@@ -8,7 +9,6 @@ import type { Figure, LotState } from '../state'
 import { LOCKING_MOLECULAR } from './malic'
 import { usedPh } from './used-ph'
 
-const DAY = 86_400_000
 /** Half-width of an 80 % band, in standard deviations of a normal. */
 const HALF_WIDTH = 1.2816
 
@@ -68,7 +68,7 @@ export function upkeepOf(lot: LotState, now: string): LotUpkeep | undefined {
   return upkeep
 }
 /** Which day it is, counted: for how long a thing that was learnt is good. */
-export const upkeepDay = (now: string): number => Math.floor(Date.parse(now) / DAY)
+export const upkeepDay = (now: string): number => Math.floor(Date.parse(now) / DAY_MS)
 
 /** Takes in what was learnt elsewhere (in a worker) at that instant, so that the page need not: some 8 ms a wine. */
 export function rememberUpkeep(lot: LotState, now: string, upkeep: LotUpkeep | undefined): void {
@@ -81,11 +81,11 @@ const LOOKS_BACK_DAYS = 3 * 365
 const MOST_FREE = 500
 
 function learn(lot: LotState, now: string): LotUpkeep | undefined {
-  const since = [lot.wineSince ?? lot.startedAt, new Date(Date.parse(now) - LOOKS_BACK_DAYS * DAY).toISOString()].sort()[1]!
+  const since = [lot.wineSince ?? lot.startedAt, new Date(Date.parse(now) - LOOKS_BACK_DAYS * DAY_MS).toISOString()].sort()[1]!
   const counts = (at: string) => at >= since && at <= now
   const read = (lot.series.freeSo2 ?? []).filter((p) => counts(p.at) && p.value <= MOST_FREE).slice(-LAST_READINGS)
   const from = read.length === LAST_READINGS ? read[0]!.at : since
-  const days = (at: string) => (Date.parse(at) - Date.parse(from)) / DAY
+  const days = (at: string) => daysBetween(from, at)
   const of = <T extends { at: string }>(all: readonly T[]) => all.filter((x) => x.at >= from && counts(x.at))
   const readings = read.map((p) => ({ days: days(p.at), freeMgPerL: p.value }))
   const doses = of(lot.sulphited).flatMap((d) => (d.mgPerL <= MOST_FREE ? [{ days: days(d.at), addMgPerL: d.mgPerL }] : []))
@@ -101,7 +101,7 @@ function learn(lot: LotState, now: string): LotUpkeep | undefined {
   const red = lot.style === 'red'
   const told = sulphiteUpkeep({ ph, targetMolecularMgPerL: molecularSo2(keptAt(lot), ph), readings, doses, mixes, red, atDays })
   const { belowTargetAtDays: below } = told
-  const at = (d: number) => new Date(Date.parse(from) + d * DAY).toISOString()
+  const at = (d: number) => new Date(Date.parse(from) + d * DAY_MS).toISOString()
   const belowAt = below && { low: at(below.low), mid: at(below.mid), high: at(below.high) }
   return { ...told, from, readings, doses, mixes, red, ...(belowAt && { belowAt }) }
 }

@@ -1,3 +1,4 @@
+import { DAY_MS } from '../../units'
 import { actualAlcohol, residualSugar } from '../../hydrometry'
 import { type Dryness, type LotView, type Point, AGREE_SG, DRY_SG, drynessOf, fitsDry, sugarOf } from '../../ledger'
 
@@ -18,7 +19,7 @@ const NEAR_SG = 1.004
 const LOWEST_SG = 0.97
 const HIGHEST_SG = 1.2
 const HIGHEST_ABV = 20
-const TEST_HOLDS_MS = 4 * 86_400_000
+const TEST_HOLDS_MS = 4 * DAY_MS
 
 /**
  * Dry or not, with what it rests on; undefined while it is far from its end.

@@ -1,3 +1,4 @@
+import { hoursBetween } from '../../units'
 import type { LotForecast } from '../stage'
 
 /**
@@ -7,7 +8,7 @@ import type { LotForecast } from '../stage'
  */
 export function expectedAt(known: LotForecast | undefined, now: string): { low: number, mid: number, high: number } | undefined {
   if (!known) return undefined
-  const hours = (Date.parse(now) - Date.parse(known.startAt)) / 3_600_000
+  const hours = hoursBetween(known.startAt, now)
   const { expected } = known.forecast
   const i = expected.findIndex((e) => e.hours >= hours)
   const [a, b] = [expected[i - 1], expected[i]]

@@ -1,3 +1,4 @@
+import { DAY_MS, daysBetween } from '../../units'
 import type { Crossing, Ripening } from '../../harvest'
 import { PH_LIMIT } from '../../harvest'
 import type { BlockState } from '../../ledger'
@@ -23,7 +24,6 @@ const SOON_DAYS = 5
 const STALE_DAYS = 5
 /** Notes older than this are not argued with. */
 const NOTE_DAYS = 10
-const DAY = 86_400_000
 
 /**
  * What argues for waiting and what for picking: sugar, pH, acidity, vessels that are free, and what was noted of weather,
@@ -64,11 +64,11 @@ export function reasonsForBlock(block: BlockState, ripe: Ripening, freeL: readon
   }
   if (block.expectKg) reasons.push(roomFor(block.style, block.expectKg, freeL))
   for (const note of block.notes) {
-    if (Date.parse(now) - Date.parse(note.at) <= NOTE_DAYS * DAY)
+    if (Date.parse(now) - Date.parse(note.at) <= NOTE_DAYS * DAY_MS)
       reasons.push({ leans: note.leans, code: 'noted', id: note.id, about: note.about, text: note.text, at: note.at })
   }
   const last = block.samples.at(-1)
-  const daysSince = last && Math.floor((Date.parse(now) - Date.parse(last.at)) / DAY)
+  const daysSince = last && Math.floor(daysBetween(last.at, now))
   if (block.samples.length < 3 || daysSince === undefined || daysSince > STALE_DAYS)
     reasons.push({ leans: 'neither', code: 'sample-again', count: block.samples.length, ...(daysSince !== undefined && { daysSince }) })
   return reasons

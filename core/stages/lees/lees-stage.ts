@@ -1,3 +1,4 @@
+import { DAY_MS } from '../../units'
 import type { Finding } from '../../findings'
 import { type LotView, isHeld, isWine } from '../../ledger'
 import { isOffLees, leesSince } from '../off-lees'
@@ -29,7 +30,7 @@ export const leesStage: Stage<LeesSays> = {
       return [
         {
           code: 'rack-gross-lees',
-          key: `rack-gross-lees:${Math.floor(Date.parse(ended) / 86_400_000)}`,
+          key: `rack-gross-lees:${Math.floor(Date.parse(ended) / DAY_MS)}`,
           hoursSince: hours,
           pressed: lot.pressedAt === ended,
           urgency: hours < GROSS_H.from ? 'wait' : hours < GROSS_H.late ? 'soon' : 'now',

@@ -1,3 +1,4 @@
+import { hoursBetween } from '../../units'
 import { type LotState, type Owned, isMust, planOf } from '../../ledger'
 import { type ClockReading, arrivesOnSkins, clockAt, enzymeAdvice, kitWater } from '../../must'
 import { packetTask } from '../stage'
@@ -276,7 +277,7 @@ function correctStep(lot: LotState, owned: Owned): Own {
 
 /** What speaks against enzyme now, from the lot. */
 export function enzymeFor(lot: LotState, now: string) {
-  const hours = lot.lastSulphiteAt === undefined ? undefined : (Date.parse(now) - Date.parse(lot.lastSulphiteAt)) / 3_600_000
+  const hours = lot.lastSulphiteAt === undefined ? undefined : hoursBetween(lot.lastSulphiteAt, now)
   return enzymeAdvice({
     volumeL: lot.volume.value,
     bentonite: lot.added.has('bentonite'),

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { hoursBetween } from '~~/core/units'
 import { isFermenting } from '~~/core/ledger'
 import { hoursWords, sayStep } from '~/wording/crush'
 import { sayWhen } from '~/wording/days'
@@ -52,7 +53,7 @@ useHead({ title: () => `Yeast for ${lot.value?.name ?? 'a lot'} · Presk` })
         {{ f.degrees('Check its temperature first. Below 15 °C few yeasts start, and fresh yeast would wait as well.') }}
       </p>
       <FindingNote v-if="pitch?.status === 'waiting' && pitch.opensAt" tone="stop"
-      >Sulphite went in less than 12 hours ago. Wait {{ hoursWords((Date.parse(pitch.opensAt) - Date.parse(now)) / 3_600_000) }} more,
+      >Sulphite went in less than 12 hours ago. Wait {{ hoursWords(hoursBetween(now, pitch.opensAt)) }} more,
         until {{ sayWhen(pitch.opensAt, now) }}.</FindingNote
       >
       <FindingNote v-if="before.length">Not done yet: {{ before.map((s) => sayStep(s).title.toLowerCase()).join(', ') }}.</FindingNote>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { DAY_MS } from '~~/core/units'
 import { TIMINGS } from '~~/core/malolactic'
 import { isMust, isWine, type LotPlan } from '~~/core/ledger'
 import { sayDayOf, sayWhen } from '~/wording/days'
@@ -35,7 +36,7 @@ const inDays = computed(() => {
 })
 /** No clock time: a forecast of weeks has none. */
 const dayIn = (days: number) =>
-  (days < 1 ? 'today' : sayDayOf(Date.parse(now.value) + days * 86_400_000))
+  (days < 1 ? 'today' : sayDayOf(Date.parse(now.value) + days * DAY_MS))
 const likely = computed(() => {
   const d = inDays.value
   if (!d) return ''
