@@ -1,5 +1,7 @@
 import { ROOM, type RoomFor, vesselFit } from '~~/core/cellar'
 import { arrivesOnSkins, yieldOfArrival } from '~~/core/must'
+import { WINE_PER_KG, habitOf, habitsOf, spanBy } from '~~/core/way'
+import { sayLotsOf } from '~/wording/habits'
 import { type Draft, type Fact, type LotPlan, type LotView, type PacketStep, type Style, planOf, unusualIn } from '~~/core/ledger'
 import { fromKilograms } from '~~/core/units'
 import { newId } from '~/data/ids'
@@ -97,9 +99,18 @@ export function useNewLot() {
   /** A kit that is still to be watered becomes what its mark says, roughly; without a mark nothing can be expected yet. */
   const grows = computed(() => stream.value === 'kit' && !kitTarget.empty)
   const counted = computed(() => (grows.value ? kitLine.value : arrived.value))
-  const expected = computed(() =>
-    counted.value === undefined ? undefined : withinLimits(() => yieldOfArrival(stream.value, style.value, counted.value!, onSkins.value))
+  /** What this cellar's own reds gave for a kilogram. */
+  const ownYield = computed(() =>
+    stream.value === 'fresh' && style.value === 'red'
+      ? habitOf(habitsOf(cellar.lots, settings.values.forgotten), 'wine-per-kg', 'red')
+      : undefined
   )
+  const expected = computed(() => {
+    const perKg = ownYield.value && spanBy(ownYield.value, WINE_PER_KG)
+    return counted.value === undefined
+      ? undefined
+      : withinLimits(() => yieldOfArrival(stream.value, style.value, counted.value!, onSkins.value, perKg))
+  })
   const litres = computed(() => (grows.value ? arrived.value : expected.value?.juice.value))
   /** A kit will grow by its water: its vessel must hold all of it. */
   const willBe = computed(() =>
@@ -121,7 +132,8 @@ export function useNewLot() {
         ? [
             {
               what: 'Juice for dosing',
-              formula: `${amount} ${unit} × ${per(e.juice.value)} L, give or take 15 %`,
+              formula: `${amount} ${unit} × ${per(e.juice.value)} L, ${
+                ownYield.value ? `as ${sayLotsOf(ownYield.value.lots.length, 'red')} gave` : 'give or take 15 %'}`,
               result: f.words(f.volume(e.juice.value))
             }
           ]

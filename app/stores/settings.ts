@@ -15,6 +15,8 @@ export interface Settings {
   cellarName: string
   /** Days that stay free of work in the cellar, YYYY-MM-DD, and what for. */
   freeDays: { day: string, name: string }[]
+  /** What this cellar's lots taught, forgotten up to an instant: see core/way/habits. */
+  forgotten: Record<string, string>
   /** Words of the trade say what they mean when they are tapped. */
   terms: boolean
 }
@@ -37,6 +39,7 @@ const TAKES: { [K in keyof Settings]: (v: unknown) => boolean } = {
   cellarName: (v) => typeof v === 'string' && v.length <= 80,
   freeDays: (v) => Array.isArray(v) && v.length <= 50 && v.every((d) => object(d) && typeof d.name === 'string' && d.name.length <= 60
     && typeof d.day === 'string' && /^\d{4}-\d{2}-\d{2}$/.test(d.day)),
+  forgotten: (v) => object(v) && Object.keys(v).length <= 50 && Object.values(v).every((at) => typeof at === 'string'),
   terms: (v) => typeof v === 'boolean'
 }
 
@@ -49,6 +52,7 @@ const DEFAULTS: Settings = {
   salt: 'potassium-metabisulphite',
   cellarName: '',
   freeDays: [],
+  forgotten: {},
   terms: true,
   spoons: {},
   titration: { sampleMl: 10, normality: 0.1, stepMl: 0.1 }

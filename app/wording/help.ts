@@ -95,6 +95,7 @@ export const KEYS: readonly { keys: string, does: string }[] = [
 
 /** What is new, the latest first. */
 export const CHANGES: readonly { on: string, what: string }[] = [
+  { on: '2026-12-01', what: 'Presk learns from your finished lots; a bench keeps what you typed; Undo is above the tab bar on a phone.' },
   { on: '2026-12-01', what: 'Carry recent entries from screen to screen by QR codes; print a weighing list; undo an import.' },
   { on: '2026-12-01', what: 'Measure asks for what the lot needs now and takes a sugar test; Settings has a page of its own.' },
   { on: '2026-12-01', what: 'Type spoons, packets and tablets; export a zip with pictures and tables; use your own reading error.' },

@@ -14,7 +14,7 @@ export const PLACES: readonly Place[] = [
   { words: ['round sheet', 'sheet'], label: 'Round sheet', to: '/round/sheet' },
   { words: ['weighing list', 'weigh', 'to weigh'], label: 'Weighing list', to: '/round/weighing' },
   { words: ['curves', 'compare'], label: 'Compare ferments', to: '/lots/curves' },
-  { words: ['forecasts', 'score'], label: 'How good the forecasts were', to: '/lots/score' },
+  { words: ['forecasts', 'score', 'learned', 'learnt'], label: 'How good the forecasts were', to: '/lots/score' },
   { words: ['cellar', 'vessels'], label: 'Cellar', to: '/cellar' },
   { words: ['racking day', 'racking'], label: 'Racking day', to: '/cellar/racking' },
   { words: ['new lot', 'start a lot'], label: 'Start a lot', to: '/lots/new' },

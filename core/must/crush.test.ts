@@ -26,6 +26,10 @@ describe('what arrives and what it comes to (craft 2 and 3.3, common practice)',
     expect(found.juice.high).toBeGreaterThan(juice)
   })
   it('frozen must is what is in its pails: a red’s juice is juice, a white’s skins are skins', () => {
+    // What one's own fruit gave goes before what is usual, for the wine as for the juice.
+    const own = yieldOfArrival('fresh', 'red', 100, true, [0.5, 0.585, 0.67])
+    expect([own.juice, own.wine.low / yieldOfArrival('fresh', 'red', 100).wine.low]).toEqual(
+      [{ value: 58.5, low: 50, high: 67 }, expect.closeTo(0.9, 9)])
     expect(yieldOfArrival('frozen', 'red', 40, false)).toEqual(yieldOfArrival('juice', 'red', 40))
     expect(yieldOfArrival('frozen', 'white', 40, true)).toEqual(yieldOfArrival('frozen', 'red', 40))
   })

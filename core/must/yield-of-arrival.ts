@@ -19,6 +19,7 @@ const JUICE_SPREAD = { fruit: 0.15, pails: 0.03 } as const
  * @param stream what arrives
  * @param style reds ferment on their skins
  * @param onSkins of frozen must: whether the skins are in the pails; a red's are unless it is said
+ * @param perKg L of wine off the skins for each kg, where this cellar's own fruit says it
  * @param amount kg of fruit for fresh grapes and test ferments, else L (kits: after watering)
  * @throws LimitError
  * @example yieldOfArrival('fresh', 'red', 118).juice // 76.7, from 65 to 88 L
@@ -27,15 +28,18 @@ export function yieldOfArrival(
   stream: ArrivalStream,
   style: 'red' | 'rose' | 'white',
   amount: number,
-  onSkins = style === 'red'
+  onSkins = style === 'red',
+  perKg?: readonly [low: number, likely: number, high: number]
 ): ArrivalYield {
   switch (stream) {
     case 'fresh':
     case 'test': {
       const of = yieldOfFruit(amount, stream === 'test' ? 'red' : style)
+      const known = perKg && { value: amount * perKg[1], low: amount * perKg[0], high: amount * perKg[2] }
+      const more = known ? known.value / of.juiceL : 1
       return {
-        juice: band(of.juiceL, JUICE_SPREAD.fruit),
-        wine: { low: of.wineLowL, high: of.wineHighL },
+        juice: known ?? band(of.juiceL, JUICE_SPREAD.fruit),
+        wine: { low: of.wineLowL * more, high: of.wineHighL * more },
         mustL: style === 'red' || stream === 'test' ? of.mustL : of.juiceL
       }
     }

@@ -1,16 +1,9 @@
 import { DAY_MS, HOUR_MS } from '../units'
-import { type LotView, WAY_STEPS, type WayStepCode, drynessOf, isWine } from '../ledger'
-import {
-  BOTTLE_L,
-  type Condition,
-  type LotForecast,
-  bottlingWindow,
-  isOnSkins,
-  malolacticEndedAt,
-  monthsOfRest,
-  readinessOf
-} from '../stages'
+import { type LotView, WAY_STEPS, type WayStepCode, isWine } from '../ledger'
+import { type Condition, type LotForecast, bottlingWindow, isOnSkins, monthsOfRest, readinessOf } from '../stages'
+import { doneAt } from './done'
 import { SPANS, type Span, wayKindOf } from './durations'
+import { type Habit, type HabitCode, habitOf, spanBy } from './habits'
 
 /** A step between here and the glass: when it was done, or when it may come. Instants, ISO UTC. */
 export interface WayStep {
@@ -21,6 +14,8 @@ export interface WayStep {
   latest: string
   /** The day that the person put it on, and when it would come by itself. */
   moved?: { day: string, earliest: string, latest: string }
+  /** Its window leans on so many lots that were finished in this cellar. */
+  learntFrom?: number
   /** What is still wanted before it, as far as that can be said by now. */
   open: readonly Condition['code'][]
 }
@@ -37,35 +32,6 @@ const later = (a: Window, b: Window): Window => [Math.max(a[0], b[0]), Math.max(
 
 /** A day is counted from its noon, which is the same day in nearly every zone. */
 const noonOf = (day: string): number => Date.parse(`${day}T12:00:00.000Z`)
-
-/** What was done, and when. */
-function doneAt(lot: LotView): Partial<Record<WayStepCode, string>> {
-  const dry = drynessOf(lot)
-  const racked = dry && lot.rackings.find((when) => when > (lot.pressedAt ?? dry.first))
-  const ended = malolacticEndedAt(lot)
-  const settledAt = ended ?? dry?.first
-  const sulphited = settledAt && lot.sulphited.find((dose) => dose.at >= settledAt)?.at
-  const clear = lot.clarity?.clearSince
-  const tests = [lot.style === 'red' ? undefined : lot.heatTest?.at, lot.coldTest?.at ?? lot.worked.get('chill')?.at]
-  const sugared = lot.changedSugarAt !== undefined && lot.wineSince !== undefined && lot.changedSugarAt > lot.wineSince
-  const filled = lot.bottled.at(-1)?.at
-  const over = lot.volume.value < BOTTLE_L ? filled : undefined
-  return {
-    ...(lot.inoculatedAt && { pitched: lot.inoculatedAt }),
-    ...(dry?.proven && { dry: dry.since }),
-    ...(lot.pressedAt && { pressed: lot.pressedAt }),
-    ...(racked && { 'off-lees': racked }),
-    ...(lot.malolactic === 'done' && { malolactic: ended ?? lot.asOf }),
-    ...(sulphited && { sulphited }),
-    ...(clear && { clear }),
-    ...(tests.every((t) => t !== undefined || lot.style === 'red') && tests[1]
-      && { stable: [...tests].filter((t) => t !== undefined).sort().at(-1)! }),
-    ...(sugared && { sweetened: lot.changedSugarAt! }),
-    ...(over && { bottled: over }),
-    ...(over && lot.endedTasks.get('lay-down')?.outcome === 'done' && { 'laid-down': lot.endedTasks.get('lay-down')!.at }),
-    ...(over && lot.tastings.some((t) => t.at > over) && { tasted: lot.tastings.at(-1)!.at })
-  }
-}
 
 /** The steps that this lot has to take at all. */
 function stepsOf(lot: LotView): WayStepCode[] {
@@ -88,8 +54,9 @@ function stepsOf(lot: LotView): WayStepCode[] {
  * The way of a lot from where it is to the glass: each step with the window in which it comes. What was done stands with its day; what a
  * forecast or a reading says goes before what is usual; the rest follows from the step before.
  * @param now ISO UTC: nothing that is still to come lies before it
+ * @param habits what this cellar's own lots say of the next
  */
-export function wayOf(lot: LotView, now: string, known?: LotForecast): WayStep[] {
+export function wayOf(lot: LotView, now: string, known?: LotForecast, habits: readonly Habit[] = []): WayStep[] {
   const done = doneAt(lot)
   // What was not done before the bottle is done no more; nor are corks turned that have long been in.
   const corkedLong = done.bottled !== undefined && (done.tasted !== undefined || Date.parse(now) - Date.parse(done.bottled) > FORGOTTEN)
@@ -102,6 +69,7 @@ export function wayOf(lot: LotView, now: string, known?: LotForecast): WayStep[]
   const start = at(lot.startedAt)
   const foretold = known?.forecast.dry
   const kind = wayKindOf(lot)
+  const here = (code: HabitCode, span: Span): Span => spanBy(habitOf(habits, code, kind), span)
   const rested = (): Window => {
     const months = monthsOfRest(lot).from * MONTH
     return isWine(lot) && !isOnSkins(lot) ? at(bottlingWindow(lot).from) : plus(of('off-lees') ?? start, [months, months, months])
@@ -110,7 +78,7 @@ export function wayOf(lot: LotView, now: string, known?: LotForecast): WayStep[]
   const usual: Record<WayStepCode, () => Window> = {
     pitched: () => plus(start, SPANS.pitched[lot.stream]),
     dry: () => {
-      if (!foretold || !known) return plus(of('pitched') ?? start, SPANS.dry[lot.style])
+      if (!foretold || !known) return plus(of('pitched') ?? start, here('dry', SPANS.dry[lot.style]))
       const hours = (h: number) => Date.parse(known.startAt) + (h + 48) * HOUR_MS
       return [hours(foretold.lowHours), hours(foretold.midHours), hours(foretold.highHours)]
     },
@@ -119,10 +87,10 @@ export function wayOf(lot: LotView, now: string, known?: LotForecast): WayStep[]
     malolactic: () => {
       const dueBy = lot.plan.malolactic === 'with-yeast' ? of('pitched') : later(of('dry') ?? start, of('pressed') ?? start)
       const from = lot.bacteriaAt ? at(lot.bacteriaAgainAt ?? lot.bacteriaAt) : (dueBy ?? start)
-      return plus(from, SPANS.malolactic[lot.plan.malolactic])
+      return plus(from, here('malolactic', SPANS.malolactic[lot.plan.malolactic]))
     },
     sulphited: () => plus(of('malolactic') ?? of('off-lees') ?? start, SPANS.sulphited),
-    clear: () => later(plus(of('off-lees') ?? start, SPANS.clear[kind]), of('malolactic') ?? start),
+    clear: () => later(plus(of('off-lees') ?? start, here('clear', SPANS.clear[kind])), of('malolactic') ?? start),
     stable: () => plus(rested(), SPANS.stable[kind]),
     sweetened: () => plus(toBottle(), SPANS.sweetened),
     bottled: toBottle,
@@ -145,8 +113,9 @@ export function wayOf(lot: LotView, now: string, known?: LotForecast): WayStep[]
     windows.set(code, window)
     const moved = isMoved && { moved: { day: day!, earliest: iso(itself[0]), latest: iso(itself[2]) } }
     const [earliest, likely, latest] = window.map(iso) as [string, string, string]
+    const leansOn = did || isMoved || (code === 'dry' && foretold) ? undefined : habitOf(habits, code, kind)?.lots.length
     const open = code === 'bottled' && !did && done.dry ? readinessOf(lot, gate, now).open.map((c) => c.code) : []
-    return { code, ...(did && { doneAt: did }), earliest, likely, latest, ...moved, open }
+    return { code, ...(did && { doneAt: did }), earliest, likely, latest, ...moved, ...(leansOn && { learntFrom: leansOn }), open }
   })
 }
 

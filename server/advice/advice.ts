@@ -6,7 +6,7 @@ import { outOfTime } from '../../app/data/cellar-file'
 import { type RawCellar, foldCellar, lotAt, upcast } from '../../core/ledger'
 import { cellarFileSchema } from '../../core/ledger/schema'
 import { type StageFinding, findingsOf, tasksOf } from '../../core/stages'
-import { sittingsOf, wayOf } from '../../core/way'
+import { sittingsOf, habitsOf, wayOf } from '../../core/way'
 
 /** The body of /api/advice: a cellar as Presk exports it, and the instant that is asked about. */
 export const ADVICE_BODY = z.strictObject({
@@ -29,8 +29,9 @@ export function advice({ cellar: file, now }: z.output<typeof ADVICE_BODY>) {
   const cellar = foldCellar(entries)
   const format = { ...metricFormat, material: (key: string) => materialName(key, cellar.cards) }
   const asked: StageFinding[] = []
-  const lots = [...cellar.lots.values()].map((state) => {
-    const lot = lotAt(state, now)
+  const views = [...cellar.lots.values()].map((state) => lotAt(state, now))
+  const habits = habitsOf(views)
+  const lots = views.map((lot) => {
     const tasks = tasksOf(lot, cellar, now)
     asked.push(...tasks.filter((task) => task.urgency !== 'wait'))
     const says = (finding: (typeof tasks)[number]) => {
@@ -50,7 +51,7 @@ export function advice({ cellar: file, now }: z.output<typeof ADVICE_BODY>) {
         ...(task.amounts && { amounts: task.amounts })
       })),
       findings: findingsOf(lot, cellar, now).map((f) => ({ code: f.code, urgency: f.urgency, says: says(f), evidence: f.evidence })),
-      way: wayOf(lot, now).map(({ open: _open, ...step }) => step)
+      way: wayOf(lot, now, undefined, habits).map(({ open: _open, ...step }) => step)
     }
   })
   const sittings = sittingsOf(asked).map(({ code, tasks, lotIds, minutes }) => ({ code, lotIds, minutes, tasks: tasks.map((t) => t.code) }))

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import type { LotView } from '~~/core/ledger'
-import { type WayStep, endangers } from '~~/core/way'
+import { type WayStep, endangers, wayKindOf } from '~~/core/way'
 import { dayHere, sayFarDayOf } from '~/wording/days'
+import { sayLotsOf } from '~/wording/habits'
 import { STEP, sayTooLate, sayWindow } from '~/wording/way'
 
 /** A step of a lot's way: when it was done, or when it comes, and the day that the person puts it on. */
@@ -16,6 +17,11 @@ const window = computed(() => {
   const { likely, moved, doneAt } = props.step
   if (doneAt) return sayFarDayOf(doneAt, now.value)
   return moved ? sayWindow(props.step, now.value) : `${sayWindow(props.step, now.value)}, likely ${sayFarDayOf(likely, now.value)}`
+})
+/** Its window leans on what this cellar's lots did. */
+const learned = computed(() => {
+  const { learntFrom } = props.step
+  return learntFrom === undefined ? undefined : `as ${sayLotsOf(learntFrom, wayKindOf(props.lot))} did`
 })
 const late = computed(() => {
   const { moved, code } = props.step
@@ -37,7 +43,9 @@ async function save(to: string | null) {
 <template>
   <li class="step">
     <b>{{ label }}</b>
-    <span class="soft">{{ window }}</span>
+    <span class="soft">
+      {{ window }}<template v-if="learned">, <NuxtLink to="/lots/score" class="textlink">{{ learned }}</NuxtLink></template>
+    </span>
     <UButton
       v-if="!step.doneAt" variant="link" class="px-0" :aria-expanded="open" :aria-label="`Move: ${label}, ${lot.name}`" @click="begin"
     >{{ open ? 'Close' : 'Move' }}</UButton>

@@ -42,6 +42,7 @@ useHead({ title: 'How good the forecasts were · Presk' })
           </tr>
         </tbody>
       </table>
+      <LearnedHere />
       <h2>One by one</h2>
       <ul>
         <li v-for="f in all.slice(0, shown)" :key="`${f.figure} ${f.of} ${f.at}`" :class="{ missed: !f.held }">
@@ -57,6 +58,7 @@ useHead({ title: 'How good the forecasts were · Presk' })
     <p v-else role="status">
       Nothing to check yet. A ferment needs three gravities, a wine two readings of free SO₂, a block three berry samples.
     </p>
+    <LearnedHere v-if="!all.length" />
   </div>
 </template>
 
