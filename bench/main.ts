@@ -4,6 +4,7 @@ import { benchFerments } from './ferments'
 import { benchFind } from './find'
 import { benchLaws } from './laws'
 import { benchLedger } from './ledger'
+import { benchHabits } from './habits'
 import { benchLongUse } from './long-use'
 import { benchLoop } from './loop'
 import { benchRacking } from './racking'
@@ -16,6 +17,7 @@ const PARTS: Record<string, () => object | Promise<object>> = {
   'ledger': benchLedger,
   'laws': benchLaws,
   'loop': benchLoop,
+  'habits': benchHabits,
   'racking': benchRacking,
   'browser': benchBrowser,
   'long-use': benchLongUse

@@ -5,6 +5,7 @@ export const coldForm: BenchForm<ColdNumber, object, ColdAnswer> = {
   code: 'cold',
   title: 'Cold stabilising',
   bench: cold,
+  figure: { name: 'tartar that drops', show: (gPerL) => `${gPerL.toFixed(1)} g/L` },
   fields: (_, context) => [
     phField(),
     {

@@ -26,6 +26,8 @@ export interface BenchForm<N extends string, C extends object, A> {
   fields: (choices: Readonly<C>, context: FormContext) => readonly BenchField<N, C>[]
   /** What has to be so of the wine before anything is written. */
   gate?: (lot: LotView | undefined) => Gate
+  /** What the bench's figure is called, and how it is shown. */
+  figure?: { name: string, show: (value: number, units: FormContext) => string }
   /** What a line of the ledger says in words. */
   note?: (values: BenchValues<N, C>, answer: A) => string
   /** Why nothing was written, by the code of the refusal. */

@@ -19,6 +19,7 @@ export const yeastForm: Form = {
   code: 'yeast',
   title: 'Yeast and nutrient',
   bench: yeast,
+  figure: { name: 'nutrient', show: (grams, { powder }) => powder(grams) },
   fields: (_, context): BenchField<YeastNumber, YeastChoices>[] => [
     { ...inSugar(context.sugarUnit), key: 'sg', label: 'Sugar', required: true },
     volumeField(context),

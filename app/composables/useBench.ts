@@ -1,10 +1,11 @@
 import { HOUR_MS } from '~~/core/units'
-import type { BenchContext, BenchValues, Known, Refusal } from '~~/core/benches'
+import { type BenchContext, type BenchValues, type Known, type Refusal, doubtsOf } from '~~/core/benches'
 import type { Draft, Fact, LotView } from '~~/core/ledger'
 import { brixFromSg } from '~~/core/hydrometry'
 import { type BenchField, type BenchForm, WENT_IN } from '~/benches/spec'
 import { newId } from '~/data/ids'
 import type { Values } from '~/forms/spec'
+import { sayWorth } from '~/wording/benches'
 import { unchanged } from './unchanged'
 import type { QuantityField } from './useQuantityField'
 import type { QuantitySpec } from './useSpecFields'
@@ -131,6 +132,14 @@ export function useBench<N extends string, C extends object, A>(
   watch(typed, keep)
 
   const answer = computed(() => form.bench.answer(values.value, context.value))
+  /** Which measurement would narrow the figure, in words, where one would. */
+  const worth = computed(() => {
+    if (!form.figure || !lot.value) return undefined
+    const { name, show } = form.figure
+    const doubt = doubtsOf(form.bench, values.value, context.value, known.value, new Set(Object.keys(typed.value.numbers)))[0]
+    const label = doubt && specs.value.find(({ key }) => key === doubt.number)?.label
+    return label && sayWorth(label, doubt.estimated, name, show(doubt.low, units.value), show(doubt.high, units.value))
+  })
   const gate = form.gate && useReadiness(() => lot.value, () => form.gate!(lot.value))
   const saving = ref(false)
   /** Why nothing was written. */
@@ -178,5 +187,5 @@ export function useBench<N extends string, C extends object, A>(
       if (amount !== undefined) field.text = spec.unitLabel === 'g' ? f.typedPowder(amount) : f.typed(amount, spec.measure, field.unit)
     }
   }
-  return { form, fields, field, choices, values, answer, gate, saving, problem, log, set, take }
+  return { form, fields, field, choices, values, answer, worth, gate, saving, problem, log, set, take }
 }

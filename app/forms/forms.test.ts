@@ -20,6 +20,7 @@ const context: FormContext = {
   materials: (...kinds) => cardsOf(kinds).map((card) => ({ value: card.key, label: card.key })),
   card: (key) => cardOf(key),
   volume: (litres) => `${litres} L`,
+  powder: (grams) => `${grams} g`,
   own: (text) => text,
   volumeUnit: 'L',
   massUnit: 'kg',

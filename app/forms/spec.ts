@@ -15,6 +15,7 @@ export interface OwnUnits {
   sugarUnit: Unit
   pressureUnit: Unit
   volume: (litres: number) => string
+  powder: (grams: number) => string
   /** A text that names degrees Celsius and bar, in the person's. */
   own: (text: string) => string
 }

@@ -25,6 +25,8 @@ export interface ActContext extends BenchContext { lot: LotView, note: string }
 export interface Known {
   value: number
   origin: Figure['origin'] | 'forecast' | 'usual'
+  /** Half-width of the band that it lies in, four times in five. */
+  half?: number
 }
 export type Filled<N extends string> = { [K in N]?: Known | undefined }
 
@@ -51,11 +53,16 @@ export interface Bench<N extends string, C extends object, A> {
   fill: (context: BenchContext, values: BenchValues<N, C>) => Filled<N>
   /** Parts that lack a number, or lie outside the limits of their relation, are missing. */
   answer: (values: BenchValues<N, C>, context: BenchContext) => A
+  /** The one figure that the bench is for, to see what a measurement would make of it. */
+  figure?: (answer: A) => number | undefined
+  /** What a number that is not known at all may be, four times in five. */
+  unknown?: (values: BenchValues<N, C>, context: BenchContext) => { [K in N]?: readonly [low: number, high: number] }
   /** What is written of the lot, of the act that was done where there are several; nothing for a bench that only reckons. */
   drafts?: (values: BenchValues<N, C>, answer: A, context: ActContext, act: string) => Draft<Fact>[] | Refusal
 }
 
 /** A figure of the lot as a field is filled with it. */
-export const known = (figure: Figure | undefined): Known | undefined => figure && { value: figure.value, origin: figure.origin }
+export const known = (figure: Figure | undefined): Known | undefined =>
+  figure && { value: figure.value, origin: figure.origin, half: figure.uncertainty }
 /** What is usual where nothing is known. */
 export const usual = (value: number): Known => ({ value, origin: 'usual' })

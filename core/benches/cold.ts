@@ -22,5 +22,6 @@ export const cold: Bench<ColdNumber, object, ColdAnswer> = {
     const advisedC = advisedFor(abv)
     if (ph === undefined || ta === undefined || abv === undefined || kept === undefined) return { advisedC }
     return { advisedC, after: withinLimits(() => coldStability({ ...(lot && acidContextOf(lot)), ph, taGPerL: ta, abv }, kept)) }
-  }
+  },
+  figure: ({ after }) => after?.bitartrateFallsGPerL
 }

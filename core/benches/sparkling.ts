@@ -28,7 +28,7 @@ export interface SparklingAnswer { sugar?: Priming | undefined }
 function sugarLeft({ sg, abv, others }: LotView): Known | undefined {
   if (others.sugar) return known(others.sugar)
   const byGravity = sg && abv && withinLimits(() => residualSugar(sg.value, Math.min(MOST_ABV, abv.value)))
-  return byGravity === undefined ? undefined : { value: byGravity, origin: 'estimated' }
+  return byGravity === undefined ? undefined : { value: byGravity, origin: 'estimated', half: BY_GRAVITY_G_PER_L }
 }
 
 /** Sparkling on purpose: the figures of the wine and the bottle, the sugar that follows, and its line in the ledger. */
@@ -62,6 +62,7 @@ export const sparkling: Bench<SparklingNumber, SparklingChoices, SparklingAnswer
     )
     return { sugar }
   },
+  figure: ({ sugar }) => (sugar?.allowed ? sugar.grams : undefined),
   drafts({ actual }, { sugar }, { lot }) {
     if (!sugar?.allowed || !actual) return { refused: 'nothing', field: 'actual' }
     // What is done for pressure is a sparkling wine from here on: its bottles are looked after as such.

@@ -190,10 +190,13 @@ export const sulphite: Bench<SulphiteNumber, SulphiteChoices, SulphiteAnswer> = 
       tablets: dose && tablet !== undefined && volume !== undefined
         ? withinLimits(() => tabletsFor(Math.min(MOST.byTabletsMgPerL, dose.addMgPerL), volume, { weightG: tablet, salt }))
         : undefined,
-      methods: ph === undefined || (!must && !levels) ? [] : METHODS.map((m) => methodAdvice(m, ph, targetMolecular, undefined, now)),
+      methods: (ph === undefined || (!must && !levels)
+        ? undefined
+        : withinLimits(() => METHODS.map((m) => methodAdvice(m, ph, targetMolecular, undefined, now)))) ?? [],
       otherPka: otherPka(values, lot)
     }
   },
+  figure: ({ dose }) => dose?.grams,
   drafts({ actual, salt, targetMolecular, knowing }, { dose, must, ofLot, aim, usesStock, bacteriaWork }, { lot }) {
     if (!dose || actual === undefined) return { refused: 'nothing', field: 'actual' }
     if (bacteriaWork && !knowing) return { refused: 'bacteria-work' }

@@ -67,13 +67,14 @@ export const sweetening: Bench<SweeteningNumber, SweeteningChoices, SweeteningAn
         )
     const holds = way === 'heat' ? {} : way === 'sorbate' && sorbate?.allowed ? { sorbateIn: sorbate.grams } : undefined
     return {
-      glasses: glassMl === undefined ? [] : sweetLadder(glassMl),
+      glasses: (glassMl === undefined ? undefined : withinLimits(() => sweetLadder(glassMl))) ?? [],
       sweetened,
       sorbate,
       minutes: heat === undefined ? undefined : withinLimits(() => minutesFor(UNITS_WANTED.low, heat)),
       plan: sweetened && holds && { sugarIn: sweetened.grams, ...holds }
     }
   },
+  figure: ({ sorbate }) => (sorbate?.allowed ? sorbate.grams : undefined),
   drafts({ way, sweetener, sugarIn, sorbateIn, heldFor, heat }, { sweetened, sorbate }, { lot, cellar }) {
     const lotId = lot.id
     const sugar = sugarIn

@@ -29,6 +29,8 @@ const ENOUGH_SHARE = 0.9
 /** To which the relations reach: % vol of a must, and g of yeast that a starter is made from. */
 const POTENTIAL = { min: 5, max: 20 } as const
 const STARTER_G = { min: 0.5, max: 500 } as const
+/** What a must may hold that nobody measured, mg N/L: musts 80 to 300, common practice, no source. */
+const UNKNOWN_YAN = [80, 300] as const
 /** Less must than this is reckoned as this, L. */
 const LEAST_L = 0.5
 
@@ -168,6 +170,8 @@ export const yeast: Bench<YeastNumber, YeastChoices, YeastAnswer> = {
       before: steps.filter((s) => s.code !== 'pitch' && !s.optional && !['done', 'left-out', 'running'].includes(s.status))
     }
   },
+  figure: ({ nutrient }) => nutrient?.additions.reduce((sum, a) => sum + a.grams, 0),
+  unknown: ({ yan }) => (yan === undefined ? { yan: UNKNOWN_YAN } : {}),
   drafts(values, answer, { lot, cellar }, act) {
     const { must, withNutrient, ownName, actual } = values
     const { pitch, yeastG, run, kind, culture } = answer

@@ -49,6 +49,7 @@ useHead({ title: 'Cold · Presk' })
         </dl>
       </template>
       <p v-else class="soft">Enter pH, TA and alcohol to see what the cold removes.</p>
+      <p v-if="bench.worth.value" class="soft">{{ bench.worth.value }}</p>
     </template>
     <template #inputs><BenchFields :bench="bench" /></template>
     <template #results>

@@ -32,6 +32,7 @@ useHead({ title: 'Sparkling · Presk' })
         }}</FindingNote>
       </template>
       <p v-else class="soft">Enter the wine and the bottle to get the sugar, and whether the bottle holds the pressure.</p>
+      <p v-if="bench.worth.value" class="soft">{{ bench.worth.value }}</p>
     </template>
     <template #inputs><BenchFields :bench="bench" /></template>
     <template #results>

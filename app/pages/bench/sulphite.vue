@@ -79,6 +79,7 @@ useHead({ title: 'Sulphite · Presk' })
         <p v-else-if="spoons && spoons.words" class="soft">about {{ spoons.words }}, level, if you cannot weigh</p>
       </template>
       <p v-else class="soft">Enter pH and volume to get the weight.</p>
+      <p v-if="bench.worth.value" class="soft">{{ bench.worth.value }}</p>
     </template>
     <template #inputs>
       <BenchFields :bench="bench" />

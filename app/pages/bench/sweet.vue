@@ -35,6 +35,7 @@ useHead({ title: 'Sweeten a wine · Presk' })
           <FindingNote v-for="x in answer.sorbate.findings" :key="x.code" :tone="saySorbate(x).tone">{{ saySorbate(x).text }}</FindingNote>
         </template>
         <p v-else class="soft">Enter the wine’s figures to see whether sorbate may go in, and how much.</p>
+        <p v-if="bench.worth.value" class="soft">{{ bench.worth.value }}</p>
       </template>
       <template v-else-if="choices.way === 'heat'">
         <FigureNumber

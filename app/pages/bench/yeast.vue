@@ -86,6 +86,7 @@ useHead({ title: 'Yeast and nutrient · Presk' })
           :steps="nutrientWorking(nutrient, answer.need, values.volume!, materials.title, (grams) => f.words(f.powder(grams)))"
           source="0.75, 0.90 or 1.25 mg of nitrogen for each gram of sugar; contents by label: common practice"
         />
+        <p v-if="bench.worth.value" class="soft">{{ bench.worth.value }}</p>
         <p v-if="values.yan === undefined && given > 0" class="soft">
           YAN was not measured. Presk assumes {{ ASSUMED_YAN }} mg N/L, and {{ given.toFixed(0) }} were added.
         </p>

@@ -58,7 +58,9 @@ export function sayCondition(by: ConditionFinding, f: Pick<SayFormat, 'temperatu
 }
 
 const span = ({ low, high }: { low: number, high: number }): string =>
-  high < 2 ? 'any day' : high < 15 ? `in ${Math.round(low)} to ${Math.round(high)} days` : `in ${Math.max(1, Math.round(low / 7))} to `
+  high < 2 ? 'any day now'
+    : high < 15 && low < 1 ? `within ${Math.round(high)} days`
+      : high < 15 ? `in ${Math.round(low)} to ${Math.round(high)} days` : `in ${Math.max(1, Math.round(low / 7))} to `
     + `${Math.round(high / 7)} weeks`
 
 const WANTED = {

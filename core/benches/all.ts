@@ -1,0 +1,17 @@
+import { alcohol } from './alcohol'
+import { bottling } from './bottling'
+import { cold } from './cold'
+import { freeSo2 } from './free-so2'
+import { heat } from './heat'
+import { press } from './press'
+import { sparkling } from './sparkling'
+import { stability } from './stability'
+import { sugarAndWater } from './sugar-and-water'
+import { sulphite } from './sulphite'
+import { sweetening } from './sweetening'
+import { yeast } from './yeast'
+
+/** Every bench, for the tests that walk them all. */
+export const BENCHES = {
+  alcohol, bottling, cold, freeSo2, heat, press, sparkling, stability, sugarAndWater, sulphite, sweetening, yeast
+} as const
