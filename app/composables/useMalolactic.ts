@@ -1,12 +1,8 @@
-import { daysBetween } from '~~/core/units'
 import { decideMalolactic, readMalic, readPaper, type Spot } from '~~/core/malolactic'
 import { fact, inoculation, reading } from '~~/core/drafts'
 import type { LotPlan, LotView } from '~~/core/ledger'
-import { conditionsOf, malolacticCourseOf, malolacticEndedAt } from '~~/core/stages'
+import { bacteriaFor, conditionsOf, malolacticCourseOf, malolacticEndedAt, waitedFor } from '~~/core/stages'
 import { MALOLACTIC_VERDICT, sayPaper } from '~/wording/looks'
-
-/** A method without a test waits so long after the last sign, days (craft 3.9). */
-const WAITS_DAYS = 30
 
 /** A lot's malolactic: wanted or not, what bacteria find, the bacteria in, the looks at it, and its end. */
 export function useMalolactic(lot: () => LotView) {
@@ -32,12 +28,7 @@ export function useMalolactic(lot: () => LotView) {
   /** The culture: one of the person's own cards, or just bacteria. */
   const cultures = computed(() => materials.choices('bacteria'))
   const culture = ref('bacteria')
-  const grams = computed(() => {
-    const dose = materials.card(culture.value)?.dose
-    if (!dose) return 0
-    // Of bacteria in general the least that is usual: the packet knows better.
-    return (culture.value === 'bacteria' ? dose.min : (dose.min + dose.max) / 2) * lot().volume.value
-  })
+  const grams = computed(() => bacteriaFor(materials.card(culture.value)?.dose, culture.value !== 'bacteria', lot().volume.value))
   const pitched = (actual: number) =>
     write(
       [
@@ -88,14 +79,7 @@ export function useMalolactic(lot: () => LotView) {
       )],
       'Logged'
     )
-  /** By the method that waits: a month after the last sign of it, and no sooner. */
-  const waited = computed(() => {
-    const { bacteriaAt, bubbled } = lot()
-    const sign = [bacteriaAt, bubbled?.at].filter((at) => at !== undefined).sort().at(-1)
-    // The clock of the page goes by the minute: what has just been logged may be ahead of it.
-    const days = sign === undefined ? undefined : Math.max(0, daysBetween(sign, now.value))
-    return days === undefined ? undefined : { days, enough: days >= WAITS_DAYS, wants: WAITS_DAYS }
-  })
+  const waited = computed(() => waitedFor(lot(), now.value))
   const over = () =>
     write([fact('operation', { lotId: lot().id, what: 'malolactic-over', note: 'by waiting', plan: undefined })], 'Taken as finished')
   return {

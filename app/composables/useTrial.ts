@@ -1,9 +1,8 @@
 import { addition, fact } from '~~/core/drafts'
 import { TRIED_ACIDS, type TriedAcid, WINE_ACID_DOSE, acidTrial, blindOrder, finingTrial, stockFor, trialRates } from '~~/core/finishing'
-import type { LotView } from '~~/core/ledger'
+import { type LotView, molecularOf } from '~~/core/ledger'
 import { acidContextOf } from '~~/core/stages'
 import { MATERIALS, cardOf, cardsOf } from '~~/core/materials'
-import { molecularSo2 } from '~~/core/sulphite'
 import { materialTitle } from '~/wording/materials'
 import { TRIED, TRIED_OWN, type Tried } from '~/wording/finishing'
 
@@ -62,7 +61,7 @@ export function useTrial(lot: Ref<LotView | undefined>) {
     const free = l.freeSo2?.value
     return told?.map((g) => ({
       ...g,
-      molecular: free === undefined ? undefined : molecularSo2(free, Math.min(4.5, Math.max(2.5, g.ph)))
+      molecular: free === undefined ? undefined : molecularOf(free, g.ph)
     }))
   })
   const glasses = computed(() => {

@@ -1,14 +1,12 @@
 import { reading } from '../drafts'
-import type { Style } from '../ledger'
-import { freeSo2FromTitration, molecularSo2 } from '../sulphite'
+import { type Style, molecularOf } from '../ledger'
+import { freeSo2FromTitration } from '../sulphite'
 import { withinLimits } from '../units'
 import { type Bench, usual } from './bench'
 
 /** A sample, mL, and what each method is titrated with, N: OIV-MA-AS323-04. */
 const SAMPLE_ML = 20
 const NORMALITY = { aspiration: 0.01, iodine: 0.02 } as const
-/** Most that is told as molecular, mg/L free. */
-const MOST_FREE = 500
 
 export type FreeSo2Number = 'sample' | 'titrant' | 'normality'
 export interface FreeSo2Choices { method: 'iodine' | 'aspiration', style: Style }
@@ -28,9 +26,7 @@ export const freeSo2: Bench<FreeSo2Number, FreeSo2Choices, FreeSo2Answer> = {
     const ph = lot?.ph?.value
     return {
       result,
-      molecularMgPerL: result && ph !== undefined
-        ? withinLimits(() => molecularSo2(Math.min(MOST_FREE, result.freeMgPerL), ph))
-        : undefined
+      molecularMgPerL: result && ph !== undefined ? molecularOf(result.freeMgPerL, ph) : undefined
     }
   },
   drafts({ titrant, method }, { result }, { lot }) {

@@ -63,7 +63,7 @@ export {
   rememberCorrection
 } from './must'
 export type { CorrectPhase, CrushStatus, CrushStep, CrushStepCode, Judgement } from './must'
-export { conditionsOf, malolacticCourseOf, malolacticEndedAt } from './malolactic'
+export { bacteriaFor, conditionsOf, malolacticCourseOf, malolacticEndedAt, waitedFor } from './malolactic'
 export { MEASURED, type Measured, measuredBy } from './measured-by'
 export type { LotConditions, LotCourse } from './malolactic'
 export { airAdvice, isAskedFor, meetings, placesFor, toppingWines } from './moving'

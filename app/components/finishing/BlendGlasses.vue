@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { GlassSteps } from '~~/core/finishing'
-import { molecularSo2 } from '~~/core/sulphite'
+import { molecularOf } from '~~/core/ledger'
 import type { BenchWine, LetteredGlass } from '~/composables/useBlendGlasses'
 
 /** Wines in a row of glasses: filled by a list, tasted by letters alone, scored, then uncovered with what each should measure. */
@@ -25,7 +25,7 @@ const figures = ({ blend }: LetteredGlass) =>
     blend.taGPerL !== undefined && `TA ${blend.taGPerL.toFixed(1)} g/L`,
     blend.freeSo2MgPerL !== undefined &&
       blend.ph !== undefined &&
-      `${molecularSo2(blend.freeSo2MgPerL, Math.min(4.5, Math.max(2.5, blend.ph))).toFixed(1)} mg/L molecular SO₂`
+      `${molecularOf(blend.freeSo2MgPerL, blend.ph).toFixed(1)} mg/L molecular SO₂`
   ]
     .filter(Boolean)
     .join(', ')

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { DAY_MS } from '~~/core/units'
 import type { ApexOptions } from 'apexcharts'
-import { type LotView, keptAt } from '~~/core/ledger'
-import { TOLD_WITHIN, freeSo2Ahead, molecularSo2 } from '~~/core/sulphite'
+import { type LotView, keptAt, molecularOf, usedPh } from '~~/core/ledger'
+import { TOLD_WITHIN, freeSo2Ahead } from '~~/core/sulphite'
 import { sayFarDayOf } from '~/wording/days'
 
 /** How a wine keeps its sulphite: molecular level over time by its own readings, the level wanted, and when it falls below. */
@@ -10,8 +10,8 @@ const props = defineProps<{ lot: LotView }>()
 const { base, colours } = useChartClothes()
 const now = useNow()
 const upkeep = computed(() => props.lot.upkeep)
-const ph = computed(() => Math.min(4.5, Math.max(2.5, props.lot.ph?.value ?? 3.5)))
-const mol = (free: number) => Number(molecularSo2(Math.min(500, free), ph.value).toFixed(3))
+const ph = computed(() => usedPh(props.lot).value)
+const mol = (free: number) => Number(molecularOf(free, ph.value).toFixed(3))
 const wanted = computed(() => mol(keptAt(props.lot)))
 const series = useSteady(() => {
   const u = upkeep.value
