@@ -24,6 +24,8 @@ export interface BenchForm<N extends string, C extends object, A> {
   foretells?: true
   /** Shown for what was chosen; what is not asked for is not reckoned with. */
   fields: (choices: Readonly<C>, context: FormContext) => readonly BenchField<N, C>[]
+  /** What is said knowingly, against what the ledger says: asked again each time, and never kept. */
+  forgets?: readonly (keyof C & string)[]
   /** What has to be so of the wine before anything is written. */
   gate?: (lot: LotView | undefined) => Gate
   /** What the bench's figure is called, and how it is shown. */

@@ -31,6 +31,7 @@ export const sulphiteForm: BenchForm<SulphiteNumber, SulphiteChoices, SulphiteAn
   code: 'sulphite',
   title: 'Sulphite',
   bench: sulphite,
+  forgets: ['knowing'],
   figure: { name: 'dose', show: (grams, { powder }) => powder(grams) },
   fields({ targetMolecular }, context) {
     const { lot } = context

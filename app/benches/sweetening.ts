@@ -6,6 +6,7 @@ export const sweeteningForm: BenchForm<SweeteningNumber, SweeteningChoices, Swee
   code: 'sweet',
   title: 'Sweeten a wine',
   bench: sweetening,
+  forgets: ['hadBacteria', 'ferments'],
   figure: { name: 'sorbate', show: (grams, { powder }) => powder(grams) },
   gate: () => 'sweetening',
   fields({ way, sweetener }, context) {

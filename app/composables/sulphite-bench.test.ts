@@ -1,15 +1,18 @@
 import { createPinia, setActivePinia } from 'pinia'
-import { beforeEach, describe, expect, it } from 'vitest'
+import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { nextTick, shallowRef } from 'vue'
 import { type Draft, type Entry, type Fact, type LotView, foldCellar, lotAt } from '~~/core/ledger'
-import { NOW, daysAgo, onPage } from './fixtures/house'
+import { NOW, daysAgo, onPage, tab } from './fixtures/house'
 
 const { useBench } = await import('./useBench')
 const { sulphiteForm } = await import('~/benches/sulphite')
 const { sulphiteWorking } = await import('~/wording/workings')
 const { doseFor } = await import('~~/core/stages')
 
-beforeEach(() => setActivePinia(createPinia()))
+beforeEach(() => {
+  setActivePinia(createPinia())
+  vi.stubGlobal('sessionStorage', tab())
+})
 
 let n = 0
 const entry = (days: number, draft: Draft<Fact>) =>
@@ -49,6 +52,14 @@ describe('the sulphite bench', () => {
     lot.value = { ...wine('red'), id: 'lot-another' }
     await nextTick()
     expect(field('actual').text).toBe('')
+  })
+  it('what is said knowingly is asked again each time: it is not kept', async () => {
+    const open = bench(wine('white'))
+    open.choices.knowing = true
+    open.choices.targetMolecular = 0.5
+    await nextTick()
+    const again = bench(wine('white'))
+    expect([again.choices.knowing, again.choices.targetMolecular]).toEqual([false, 0.5])
   })
   it('aims low for what is to sparkle', () => {
     const plan = entry(0.5, { type: 'lot-planned', lotId, sparkling: true } as Draft<Fact>)

@@ -90,6 +90,17 @@ describe.each(BENCH_FORMS.map((form) => [form.code, form as unknown as Form] as 
     await nextTick()
     expect(shown(bench)).toEqual(typed)
   })
+  it('what was measured since is not covered by what was typed before', async () => {
+    const cellar = await house(CELLAR)
+    const bench = open(form, shallowRef(cellar.lotOf('lot-albarino')))
+    const phOf = (of: Open) => of.fields.value.find(({ spec }) => spec.key === 'ph')?.field
+    if (!phOf(bench)) return
+    phOf(bench)!.text = '3.9'
+    await nextTick()
+    expect(phOf(open(form, shallowRef(cellar.lotOf('lot-albarino'))))!.value).toBe(3.9)
+    await cellar.log([read('lot-albarino', 0, 'ph', 3.31)])
+    expect(phOf(open(form, shallowRef(cellar.lotOf('lot-albarino'))))!.value).toBe(3.31)
+  })
   it('reckons with all digits that are known, until something is typed over what is shown of them', async () => {
     const cellar = await house([...CELLAR, read('lot-albarino', 0, 'ph', 3.2468)])
     const bench = open(form, shallowRef(cellar.lotOf('lot-albarino')))

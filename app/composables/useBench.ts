@@ -15,7 +15,8 @@ const KEPT_MS = 12 * HOUR_MS
 /** What somebody typed or chose on a bench about a lot. */
 interface Typed {
   at: number
-  numbers: Record<string, { text: string, unit: string }>
+  /** `over`: what was measured of the lot when this was typed over it. */
+  numbers: Record<string, { text: string, unit: string, over?: number }>
   choices: Values
 }
 const isRefusal = (made: Draft<Fact>[] | Refusal): made is Refusal => 'refused' in made
@@ -78,12 +79,20 @@ export function useBench<N extends string, C extends object, A>(
   )
   const known = unchanged(() => form.bench.fill(context.value, values.value))
 
+  const forgets: readonly string[] = form.forgets ?? []
+  const measured = (key: string): { over?: number } => {
+    const is = known.value[key as N]
+    return is?.origin === 'measured' ? { over: is.value } : {}
+  }
   /** What differs from what was filled in. */
   const typed = computed(() => ({
     numbers: Object.fromEntries(
-      numbers().flatMap(({ spec, field }) => (field.untouched ? [] : [[spec.key, { text: field.text, unit: field.unit }]]))
+      numbers().flatMap(({ spec, field }) =>
+        field.untouched ? [] : [[spec.key, { text: field.text, unit: field.unit, ...measured(spec.key) }]])
     ),
-    choices: Object.fromEntries(Object.entries(choices).filter(([key, is]) => is !== (usualChoices.value as Values)[key])) as Values
+    choices: Object.fromEntries(
+      Object.entries(choices).filter(([key, is]) => is !== (usualChoices.value as Values)[key] && !forgets.includes(key))
+    ) as Values
   }))
   const kept = () => useKept<Typed>(['presk.bench', form.code, lot.value?.id ?? ''].join('|'))
   /** The lot that the fields are filled from. */
@@ -99,7 +108,11 @@ export function useBench<N extends string, C extends object, A>(
     const was = kept().read()
     if (!was || Date.now() - was.at > KEPT_MS) return
     Object.assign(choices, was.choices)
-    for (const { spec, field } of numbers()) Object.assign(field, was.numbers[spec.key])
+    for (const { spec, field } of numbers()) {
+      const typedThen = was.numbers[spec.key]
+      // What has been measured since goes before what was typed.
+      if (typedThen && typedThen.over === measured(spec.key).over) Object.assign(field, { text: typedThen.text, unit: typedThen.unit })
+    }
   }
   /** What is known, where nobody typed or chose anything; and anew where that is no longer meant. */
   let chosen = { ...usualChoices.value } as Values
