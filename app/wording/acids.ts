@@ -12,15 +12,20 @@ export const MUST_MATERIAL: Record<Material, string> = {
   sucrose: 'Sugar'
 }
 
+/** Outside of what wines hold, or within it and beside these acids still hardly ever found: the one is not said of the other. */
+function sayImplausible(gPerL: number, what: string, { minGPerL, maxGPerL }: { minGPerL: number, maxGPerL: number }): string {
+  const why = gPerL < minGPerL || gPerL > maxGPerL ? `wines hold ${minGPerL} to ${maxGPerL}` : 'hardly any wine has that beside such acids'
+  const need = `This pH and TA together would need ${gPerL.toFixed(1)} g/L of ${what}`
+  return `${need}; ${why}. Check the meter in buffer, degas, and titrate again.`
+}
+
 /** Findings of the acid model in words; an assumption is said beside its figure, not here. */
 export function sayAcidsFinding(finding: AcidsFinding): string {
   switch (finding.code) {
     case 'tartaric-implausible':
-      return `This pH and TA together would need ${finding.tartaricGPerL.toFixed(1)} g/L of tartaric acid; wines hold `
-        + `${finding.minGPerL} to ${finding.maxGPerL}. Check the meter in buffer, degas, and titrate again.`
+      return sayImplausible(finding.tartaricGPerL, 'tartaric acid', finding)
     case 'potassium-implausible':
-      return `This pH and TA together would need ${finding.potassiumGPerL.toFixed(1)} g/L of potassium; wines hold ${finding.minGPerL} `
-        + `to ${finding.maxGPerL}. Check the meter in buffer, degas, and titrate again.`
+      return sayImplausible(finding.potassiumGPerL, 'potassium', finding)
     case 'malic-assumed':
       return `Malic acid is not measured; ${finding.malicGPerL.toFixed(1)} g/L is assumed.`
     case 'ph-outside-model':

@@ -203,6 +203,16 @@ describe('what is wrong is said with what to do', () => {
     ],
     [sayAcidsFinding({ code: 'bitartrate-falls', gPerL: 2.14 }), 'About 2.1 g/L of cream of tartar would drop out in time.'],
     [
+      sayAcidsFinding({ code: 'potassium-implausible', potassiumGPerL: 4.6, minGPerL: 0.2, maxGPerL: 4 }),
+      'This pH and TA together would need 4.6 g/L of potassium; wines hold 0.2 to 4. Check the meter in buffer, degas, and titrate again.'
+    ],
+    // Within what wines hold: the limits would contradict it.
+    [
+      sayAcidsFinding({ code: 'potassium-implausible', potassiumGPerL: 2.9, minGPerL: 0.2, maxGPerL: 4 }),
+      'This pH and TA together would need 2.9 g/L of potassium; hardly any wine has that beside such acids. Check the meter in buffer, '
+      + 'degas, and titrate again.'
+    ],
+    [
       sayYeastReason({ code: 'stops-sweet', potentialAbv: 15.84, toleranceAbv: 14 }),
       'tolerates 14 % vol, the must could make 15.8: it would stop sweet'
     ],

@@ -73,7 +73,7 @@ useHead({ title: 'Cooling and heating · Presk' })
           <dd>
             <b class="figure">{{ answer.balance.lossWPerK.toFixed(1) }} W</b>
             <span class="soft small block">
-              {{ answer.lossWPerK === undefined ? 'usual for its size' : 'learnt from its temperatures' }}
+              {{ answer.lossWPerK === undefined ? 'usual for its size' : 'learned from its temperatures' }}
             </span>
           </dd>
         </div>
