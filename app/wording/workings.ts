@@ -54,7 +54,7 @@ export function sulphiteWorking(values: BenchValues<SulphiteNumber, SulphiteChoi
       : []),
     {
       what: 'To add',
-      formula: `(${dose.targetFreeMgPerL.toFixed(1)} − ${free.toFixed(0)}) ÷ (1 − ${(bound / 100).toFixed(2)})`,
+      formula: `(${dose.targetFreeMgPerL.toFixed(1)} − ${free.toFixed(1)}) ÷ (1 − ${Number((bound / 100).toFixed(3))})`,
       result: mgPerL(missing)
     },
     ...(ofLot?.inParts ? [{ what: 'First part', formula: `at most ${MOST_AT_ONCE} mg/L at once`, result: mgPerL(dose.addMgPerL) }] : []),

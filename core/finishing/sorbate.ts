@@ -1,4 +1,4 @@
-import { LEAST_FREE, MOLECULAR_TARGET, freeSo2For } from '../sulphite'
+import { LEAST_FREE, MOLECULAR_TARGET, TOLD_WITHIN, freeSo2For } from '../sulphite'
 import { within } from '../units'
 
 /** Sorbic acid in potassium sorbate (112.13 / 150.22). */
@@ -70,7 +70,8 @@ export function sorbateDose(asked: SorbateAsked): SorbateDose {
   const stops: SorbateFinding[] = [
     ...(malolacticDone ? [{ code: 'after-malolactic' as const }] : []),
     ...(fermenting ? [{ code: 'still-fermenting' as const }] : []),
-    ...(freeSo2MgPerL < neededFree
+    // What a reading tells no more apart is enough: as in the tasks and the conditions before sweetening.
+    ...(freeSo2MgPerL < neededFree - TOLD_WITHIN
       ? [{ code: 'without-sulphite' as const, freeMgPerL: freeSo2MgPerL, neededMgPerL: neededFree }]
       : [])
   ]
