@@ -1,6 +1,6 @@
 import { ROOM, type RoomFor, vesselFit } from '~~/core/cellar'
 import { arrivesOnSkins, yieldOfArrival } from '~~/core/must'
-import { WINE_PER_KG, habitOf, habitsOf, spanBy } from '~~/core/way'
+import { WINE_PER_KG, habitOf, spanBy } from '~~/core/way'
 import { sayLotsOf } from '~/wording/habits'
 import { type Draft, type Fact, type LotPlan, type LotView, type PacketStep, type Style, planOf, unusualIn } from '~~/core/ledger'
 import { fromKilograms } from '~~/core/units'
@@ -99,11 +99,10 @@ export function useNewLot() {
   /** A kit that is still to be watered becomes what its mark says, roughly; without a mark nothing can be expected yet. */
   const grows = computed(() => stream.value === 'kit' && !kitTarget.empty)
   const counted = computed(() => (grows.value ? kitLine.value : arrived.value))
+  const habits = useHabits()
   /** What this cellar's own reds gave for a kilogram. */
   const ownYield = computed(() =>
-    stream.value === 'fresh' && style.value === 'red'
-      ? habitOf(habitsOf(cellar.lots, settings.values.forgotten), 'wine-per-kg', 'red')
-      : undefined
+    stream.value === 'fresh' && style.value === 'red' ? habitOf(habits.value, 'wine-per-kg', 'red') : undefined
   )
   const expected = computed(() => {
     const perKg = ownYield.value && spanBy(ownYield.value, WINE_PER_KG)

@@ -3,7 +3,7 @@ import { earlierLike } from '~~/core/compare'
 import { fact } from '~~/core/drafts'
 import { type LotView, isHeld } from '~~/core/ledger'
 import { bottlesLeft } from '~~/core/stages'
-import { type WayStep, endangers, habitsOf, wayOf } from '~~/core/way'
+import { type WayStep, endangers, wayOf } from '~~/core/way'
 import { dayHere, sayDay, sayMonth } from '~/wording/days'
 import { STEP, sayTooEarly } from '~/wording/way'
 
@@ -32,8 +32,7 @@ export function useSeason(span: () => SpanKey) {
   const forecasts = useForecastsStore()
   const now = useNow()
   const logged = useLogged()
-  const settings = useSettingsStore()
-  const habits = computed(() => habitsOf(cellar.lots, settings.values.forgotten))
+  const habits = useHabits()
   const rows = computed<SeasonRow[]>(() =>
     cellar.lots
       .filter((lot) => lot.stream !== 'test' && (isHeld(lot) || bottlesLeft(lot) > 0))

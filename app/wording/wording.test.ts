@@ -4,6 +4,7 @@ import { foldCellar, lotAt } from '~~/core/ledger'
 import { findingsOf, tasksOf } from '~~/core/stages'
 import { demoCellar } from '~~/demo'
 import { sayAcidsFinding, sayMiss } from './acids'
+import { type HabitFormat, sayHabit, sayHabitSpan, sayHabitValue } from './habits'
 import { CAUTIONS } from './cautions'
 import { sayDerivation } from './derivations'
 import { sayAsUsual, sayJudgement } from './judgements'
@@ -30,6 +31,18 @@ const names = {
 }
 const say = (draft: Draft<Fact>) => sayFact({ id: 'x', device: 'd', at: '', written: '', ...draft } as Fact, metric, names)
 const lotId = 'lot-0001'
+
+describe('what a cellar taught', () => {
+  const metric: HabitFormat = { mass: 'kg', volume: (litres) => ({ text: String(litres), unit: 'L' }) }
+  const american: HabitFormat = { mass: 'lb', volume: (litres) => ({ text: (litres / 3.785).toFixed(1), unit: 'US gal' }) }
+  it.each([
+    [sayHabitSpan('malolactic', [43, 80, 124], metric), '43 to 124 days, about 80'],
+    [sayHabitSpan('wine-per-kg', [0.545, 0.632, 0.721], metric), '5.5 to 7.2 L, about 6.3'],
+    // 0.63 L of a kilogram are 29 L of 100 lb.
+    [`${sayHabit('wine-per-kg', 'lb')}: ${sayHabitValue('wine-per-kg', 0.632, american)}`, 'Wine from 100 lb of grapes: 7.7 US gal'],
+    [sayHabitValue('dry', 1.2, metric), '1 day']
+  ])('%s', (said, expected) => expect(said).toBe(expected))
+})
 
 describe('a reading that counts as another value says so and why', () => {
   const reading = (quantity: 'sg' | 'ph' | 'brix', value: number) =>

@@ -10,7 +10,7 @@ export type HabitCode = (typeof HABITS)[number]
 
 /** L of wine off the skins for each kg of fruit, a red's: 0.6 to 0.7 in the end and its lees, craft 3.3; the band is our own. */
 export const WINE_PER_KG: Span = [0.55, 0.65, 0.75]
-/** Less than a day is no length of a step, and what is entered years later none either, days. */
+/** Less than a day is no length of a step, and what is entered years later none either, days. Our own. */
 const COUNTS = { from: 0.5, to: 400 } as const
 
 export interface HabitLot {
@@ -92,4 +92,10 @@ export function habitsOf(lots: readonly LotView[], forgotten: Forgotten = {}): H
     }
   }
   return [...found.values()].map(({ deviates, ...habit }) => ({ ...habit, effect: learnt(deviates) }))
+}
+
+/** What is usual of a habit, and what it is here; undefined where it comes to no lot of that kind. */
+export function habitSpans(habit: Habit): { usual: Span, here: Span } | undefined {
+  const usual = usualOf(habit.code, habit.kind)
+  return usual && { usual, here: spanBy(habit, usual) }
 }

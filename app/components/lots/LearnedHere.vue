@@ -1,25 +1,25 @@
 <script setup lang="ts">
-import { type Habit, habitKey, habitsOf } from '~~/core/way'
+import { type Habit, habitKey, habitSpans } from '~~/core/way'
 import { clockNow } from '~/data/clock'
-import { HABIT, sayHabitSpan, sayKind, sayLotsOf, spansOf } from '~/wording/habits'
+import { type HabitFormat, type MassSaid, sayHabit, sayHabitSpan, sayHabitValue, sayKind, sayLotsOf } from '~/wording/habits'
 
 /** What this cellar's own lots say of the next, what that rests on, and forgetting it. */
-const cellar = useCellarStore()
 const settings = useSettingsStore()
 const f = useFormat()
 const message = useMessage()
-const habits = computed(() => habitsOf(cellar.lots, settings.values.forgotten))
+const habits = useHabits()
+const said = computed<HabitFormat>(() => ({ mass: f.massUnit.value as MassSaid, volume: f.volume }))
+const titleOf = ({ code }: Habit) => sayHabit(code, said.value.mass)
 const rows = computed(() => habits.value.flatMap((habit) => {
-  const spans = spansOf(habit)
-  return spans ? [{ habit, key: habitKey(habit), ...spans }] : []
+  const spans = habitSpans(habit)
+  return spans ? [{ habit, key: habitKey(habit), title: titleOf(habit), ...spans }] : []
 }))
-const litres = (x: number) => f.words(f.volume(x))
 const forgotten = computed(() => Object.keys(settings.values.forgotten).length > 0)
 function forget(habit: Habit) {
   const before = settings.values.forgotten
   settings.change({ forgotten: { ...before, [habitKey(habit)]: clockNow() } })
   message({
-    title: `${HABIT[habit.code]}, ${sayKind(habit.kind).toLowerCase()}: forgotten`,
+    title: `${titleOf(habit)}, ${sayKind(habit.kind).toLowerCase()}: forgotten`,
     actions: [{ label: 'Undo', variant: 'outline', onClick: () => settings.change({ forgotten: before }) }]
   })
 }
@@ -33,23 +33,23 @@ function forget(habit: Habit) {
       should hold four times out of five.
     </p>
     <ul v-if="rows.length">
-      <li v-for="{ habit, key, usual, here } in rows" :key="key">
+      <li v-for="{ habit, key, title, usual, here } in rows" :key="key">
         <div>
-          <b>{{ HABIT[habit.code] }}</b> <span class="soft">{{ sayKind(habit.kind) }}</span>
+          <b>{{ title }}</b> <span class="soft">{{ sayKind(habit.kind) }}</span>
         </div>
         <div>
-          <span class="figure">{{ sayHabitSpan(habit.code, here, litres) }}</span>
-          <span class="soft small block">usually {{ sayHabitSpan(habit.code, usual, litres) }}</span>
+          <span class="figure">{{ sayHabitSpan(habit.code, here, said) }}</span>
+          <span class="soft small block">usually {{ sayHabitSpan(habit.code, usual, said) }}</span>
         </div>
         <FoldOut :label="`From ${sayLotsOf(habit.lots.length, habit.kind)}`">
           <ol>
             <li v-for="lot in habit.lots" :key="lot.lotId">
               <NuxtLink :to="`/lots/${lot.lotId}`" class="textlink">{{ lot.name }}</NuxtLink>:
-              {{ habit.code === 'wine-per-kg' ? litres(lot.value) : `${Math.round(lot.value)} days` }}
+              {{ sayHabitValue(habit.code, lot.value, said) }}
             </li>
           </ol>
           <UButton
-            variant="outline" color="neutral" class="mt-2" :aria-label="`Forget: ${HABIT[habit.code]}, ${sayKind(habit.kind)}`"
+            variant="outline" color="neutral" class="mt-2" :aria-label="`Forget: ${title}, ${sayKind(habit.kind)}`"
             @click="forget(habit)"
           >Forget this</UButton>
         </FoldOut>
