@@ -3,7 +3,7 @@ import { en_gb } from '@nuxt/ui/locale'
 import { useMediaQuery } from '@vueuse/core'
 
 const cellar = useCellarStore()
-/** Where the tab bar lies at the foot: see the layout. */
+/** Where the tab bar is at the foot: see the layout. */
 const phone = useMediaQuery('(max-width: 760px)')
 
 // The shelf first, the page in the next task: so neither holds up what is tapped meanwhile.

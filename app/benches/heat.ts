@@ -11,7 +11,6 @@ export const heatForm: BenchForm<HeatNumber, object, HeatAnswer> = {
     volumeField(units, 'Must'),
     plainField('pace', 'Sugar fermented per day', [0, 150], 'Between 0 and 150 g of sugar in a litre a day.', {
       unitLabel: 'g/L',
-      hint: 'from the forecast, if there is one',
       decimals: 0
     }),
     degreesField(units, 'must', 'Temperature now', [-2, 50]),

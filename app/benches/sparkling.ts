@@ -22,7 +22,7 @@ export const sparklingForm: BenchForm<SparklingNumber, SparklingChoices, Sparkli
   code: 'sparkling',
   title: 'Sparkling wine',
   bench: sparkling,
-  figure: { name: 'sugar', show: (grams, { powder }) => powder(grams) },
+  figure: { name: 'sugar to add', show: (grams, { powder }) => powder(grams) },
   gate: () => 'bottling-sparkling',
   fields({ bottle, tested }, context) {
     // What is rated, the usual bottle to be told why not, and one's own.

@@ -10,6 +10,8 @@ interface Place {
   part?: string
   /** Of the house and not of the lot: typed once, it stays for the next. */
   stays?: true
+  /** What its number is called in a sentence, where the label is too long for one. */
+  called?: string
 }
 /** A field of a bench, in the form's own terms: beside what is put in, or with what really went in. */
 export type BenchField<N extends string, C extends object> = FieldSpec & Place & { key: N | (keyof C & string) }

@@ -18,9 +18,9 @@ const TARGETS = [
 ]
 const BASE_WINE = { value: BASE_WINE_MOLECULAR, label: '0.35', hint: 'before a second ferment' }
 
-function freeHint({ lot }: FormContext): string {
+function freeHint({ lot }: FormContext): string | undefined {
   if (!lot?.freeSo2) return 'leave empty if none went in yet'
-  return lot.freeSo2.origin === 'estimated' ? 'estimated, so measure if you can' : 'measured'
+  return lot.freeSo2.origin === 'estimated' ? 'estimated, so measure it if you can' : undefined
 }
 const boundHint = ({ lot }: FormContext): string =>
   lot?.doses.length
@@ -37,14 +37,15 @@ export const sulphiteForm: BenchForm<SulphiteNumber, SulphiteChoices, SulphiteAn
     const { lot } = context
     const must = lot !== undefined && isMust(lot)
     return [
-      phField({ hint: lot?.ph && `${lot.ph.origin} for ${lot.name}`, required: !must }),
-      volumeField(context, 'Volume', { hint: lot && (lot.volume.origin === 'measured' ? 'measured' : 'expected juice, not fruit') }),
+      phField({ required: !must }),
+      volumeField(context, 'Volume', { hint: must && lot.volume.origin === 'estimated' ? 'expected juice, not fruit' : undefined }),
       ...(must
         ? [{ as: 'tiles', key: 'health', label: 'The fruit is', items: HEALTH_CHOICES } as const]
         : [
             plainField('free', 'Free SO₂ already there', [0, 300], 'Enter between 0 and 300 mg/L.', {
               unitLabel: 'mg/L',
               hint: freeHint(context),
+              called: 'Free SO₂',
               required: false,
               decimals: 0
             }),

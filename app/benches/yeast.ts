@@ -1,4 +1,5 @@
 import { type YeastAnswer, type YeastChoices, type YeastNumber, yeast } from '~~/core/benches'
+import { ASSUMED_YAN } from '~~/core/yeast'
 import { choices, inSugar, type OwnUnits } from '~/forms/spec'
 import { sayWhen } from '~/wording/days'
 import { STYLE } from '~/wording/terms'
@@ -27,7 +28,7 @@ export const yeastForm: Form = {
     degreesField(context, 'warmest', 'Warmest', [5, 40], { hint: 'at the peak of the ferment' }),
     plainField('yan', 'YAN', [0, 1000], 'Enter between 0 and 1000 mg N/L.', {
       unitLabel: 'mg N/L',
-      hint: 'leave empty if not measured',
+      hint: `leave empty if not measured: Presk then assumes ${ASSUMED_YAN}`,
       required: false,
       decimals: 0
     }),

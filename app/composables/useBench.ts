@@ -1,11 +1,11 @@
 import { HOUR_MS } from '~~/core/units'
 import { type BenchContext, type BenchValues, type Known, type Refusal, doubtsOf } from '~~/core/benches'
 import type { Draft, Fact, LotView } from '~~/core/ledger'
-import { brixFromSg } from '~~/core/hydrometry'
+import { shownIn } from '~/benches/shown'
 import { type BenchField, type BenchForm, WENT_IN } from '~/benches/spec'
 import { newId } from '~/data/ids'
 import type { Values } from '~/forms/spec'
-import { sayWorth } from '~/wording/benches'
+import { FILLED_FROM, sayWorth } from '~/wording/benches'
 import { unchanged } from './unchanged'
 import type { QuantityField } from './useQuantityField'
 import type { QuantitySpec } from './useSpecFields'
@@ -54,15 +54,10 @@ export function useBench<N extends string, C extends object, A>(
 
   const set = (key: string, value: Values[string]): void => void Object.assign(choices, { [key]: value })
 
-  /** A number with the digits it deserves in the field's unit; the field reckons with all of them. */
   function fill(spec: QuantitySpec, field: QuantityField, is: Known | undefined): void {
     if (!is) return field.clear()
-    const { measure, unit, decimals } = spec
-    const own = measure === 'sugar' && unit === '°Brix' ? brixFromSg(is.value) : is.value
-    const text = measure === 'sugar' ? (unit === 'SG' ? f.gravity(own) : f.brix(own)).text : f.typed(is.value, measure, unit)
-    const shown = measure === 'volume' ? String(Number(Number(text).toPrecision(4))) : text
-    const digits = decimals === undefined ? shown : Number(text).toFixed(decimals)
-    field.fill(measure === 'temperature' ? String(Number(digits)) : digits, own)
+    const { text, exactly } = shownIn(spec, is.value, f)
+    field.fill(text, exactly)
   }
   const { fieldOf, all } = useSpecFields()
   const specs = unchanged(() => form.fields(choices, units.value) as BenchField<N, C>[])
@@ -95,11 +90,11 @@ export function useBench<N extends string, C extends object, A>(
     ) as Values
   }))
   const kept = () => useKept<Typed>(['presk.bench', form.code, lot.value?.id ?? ''].join('|'))
-  /** The lot that the fields are filled from. */
-  let of: string | undefined | null = null
+  /** The lot that the fields are filled from; null before they are. */
+  let filledFor: string | undefined | null = null
   function keep(): void {
     // What was typed is of the lot before until the fields are filled anew.
-    if (of !== lot.value?.id) return
+    if (filledFor !== lot.value?.id) return
     const { numbers: n, choices: c } = typed.value
     if (Object.keys(n).length + Object.keys(c).length > 0) kept().write({ at: Date.now(), ...typed.value })
     else kept().forget()
@@ -126,7 +121,7 @@ export function useBench<N extends string, C extends object, A>(
     for (const { spec, field } of numbers()) if (field.untouched) fill(spec, field, known.value[spec.key as N])
   }
   /** As if it were opened: also what is not asked for now. What is of the house stays. */
-  function begin(): void {
+  function reset(): void {
     Object.assign(choices, usualChoices.value)
     for (const { spec, field } of all()) if (!(spec as BenchField<N, C>).stays) field.clear()
   }
@@ -134,9 +129,9 @@ export function useBench<N extends string, C extends object, A>(
   watch(
     [() => lot.value?.id, known, usualChoices, specs],
     ([id]) => {
-      const another = of !== id
-      of = id
-      if (another) begin()
+      const another = filledFor !== id
+      filledFor = id
+      if (another) reset()
       fillAll(() => false)
       if (another) putBack()
     },
@@ -144,13 +139,22 @@ export function useBench<N extends string, C extends object, A>(
   )
   watch(typed, keep)
 
+  /** Beside a number: where it comes from, or what somebody typed over. */
+  function hintOf(spec: BenchField<N, C>): string | undefined {
+    const is = spec.as === 'quantity' && lot.value ? known.value[spec.key as N] : undefined
+    if (!is || is.origin === 'usual' || spec.as !== 'quantity') return spec.hint
+    const field = fieldOf(spec)
+    return field.untouched ? (spec.hint ?? FILLED_FROM[is.origin]) : `instead of ${shownIn(spec, is.value, f).text}`
+  }
+
   const answer = computed(() => form.bench.answer(values.value, context.value))
   /** Which measurement would narrow the figure, in words, where one would. */
   const worth = computed(() => {
     if (!form.figure || !lot.value) return undefined
     const { name, show } = form.figure
     const doubt = doubtsOf(form.bench, values.value, context.value, known.value, new Set(Object.keys(typed.value.numbers)))[0]
-    const label = doubt && specs.value.find(({ key }) => key === doubt.number)?.label
+    const spec = doubt && specs.value.find(({ key }) => key === doubt.number)
+    const label = spec && (spec.called ?? spec.label)
     return label && sayWorth(label, doubt.estimated, name, show(doubt.low, units.value), show(doubt.high, units.value))
   })
   const gate = form.gate && useReadiness(() => lot.value, () => form.gate!(lot.value))
@@ -187,7 +191,7 @@ export function useBench<N extends string, C extends object, A>(
     if (!written) return refuse()
     const done = form.logged?.(about.lot, made, does)
     // Where it leads on, the bench is done with; else only what went in is.
-    if (done?.to) begin()
+    if (done?.to) reset()
     fillAll(({ part }) => part === does || part === 'apart')
     if (done) logged(done.says)
     if (done?.to) await navigateTo(done.to)
@@ -200,5 +204,5 @@ export function useBench<N extends string, C extends object, A>(
       if (amount !== undefined) field.text = spec.unitLabel === 'g' ? f.typedPowder(amount) : f.typed(amount, spec.measure, field.unit)
     }
   }
-  return { form, fields, field, choices, values, answer, worth, gate, saving, problem, log, set, take }
+  return { form, fields, field, hintOf, choices, values, answer, worth, gate, saving, problem, log, set, take }
 }

@@ -14,7 +14,7 @@ export function useFormContext(lot: () => LotView | undefined) {
       materials: materials.choices,
       card: materials.card,
       volume: (litres) => f.words(f.volume(litres)),
-      powder: (grams) => f.words(f.powder(grams)),
+      powder: (grams) => (grams === 0 ? 'none' : f.words(f.powder(grams))),
       own: f.degrees,
       volumeUnit: f.volumeUnit.value,
       massUnit: f.massUnit.value,

@@ -95,7 +95,7 @@ export function useQuantityField(options: QuantityFieldOptions) {
     text.value = offered ? number : `${number} ${suggestion.unit}`
   }
   /**
-   * Filled in for somebody, in the unit that the field began in, whatever was chosen there for what stood before.
+   * Filled in for somebody, in the unit that the field began in, whatever unit was chosen there before.
    * @param known what is shown
    * @param exactly the number itself, where more is known than is shown
    */

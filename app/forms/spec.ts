@@ -15,6 +15,7 @@ export interface OwnUnits {
   sugarUnit: Unit
   pressureUnit: Unit
   volume: (litres: number) => string
+  /** An amount to weigh; none, where it is nothing. */
   powder: (grams: number) => string
   /** A text that names degrees Celsius and bar, in the person's. */
   own: (text: string) => string
@@ -96,9 +97,9 @@ export const choices = <K extends string>(words: Record<K, string>): { value: K,
 
 export const text = (values: Values, key: string): string => String(values[key] ?? '').trim()
 export const number = (values: Values, key: string): number | undefined => (typeof values[key] === 'number' ? values[key] : undefined)
-/** What was left empty is not said. */
 /** What was tapped of a few. */
 export const many = (values: Values, key: string): string[] => text(values, key).split(',').filter(Boolean)
+/** What was left empty is not said. */
 export const orNone = (words: string): string | undefined => (words === '' ? undefined : words)
 export const lotOf = (context: FormContext): string => context.lot?.id ?? ''
 export const wanting = (field: string, reason: string): FieldProblem => ({ field, reason })

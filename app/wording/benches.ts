@@ -135,3 +135,6 @@ export const BENCH_GROUPS: readonly { question: string, benches: readonly Bench[
 /** What a measurement would settle: "pH is only an estimate, so the dose may be anything from 0.2 g to 0.9 g. Measure it if you can." */
 export const sayWorth = (label: string, known: boolean, figure: string, low: string, high: string): string =>
   `${label} is ${known ? 'only an estimate' : 'not known'}, so the ${figure} may be anything from ${low} to ${high}. Measure it if you can.`
+
+/** Where a number comes from that a bench was filled with; what is usual needs no word. */
+export const FILLED_FROM = { measured: 'measured', estimated: 'estimated', forecast: 'from the forecast', usual: undefined } as const

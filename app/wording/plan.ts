@@ -4,7 +4,7 @@ import { STEP } from './way'
 
 type Words<K extends keyof LotPlan> = Record<Extract<LotPlan[K], string>, string>
 
-/** What a lot is to become: each choice in the words of the trade, with what the method gives up where it gives something up. */
+/** The plan of a lot: each choice in the words of the trade, with what the method gives up where it gives something up. */
 export const MALOLACTIC: Words<'malolactic'> = {
   'after-pressing': 'after pressing',
   'on-skins': 'on the skins, a week before pressing',

@@ -36,10 +36,9 @@ export type Filled<N extends string> = { [K in N]?: Known | undefined }
  */
 export type BenchValues<N extends string, C extends object> = { readonly [K in N]?: number | undefined } & Readonly<C>
 
-/** Why nothing is logged: a code with its words in the bench's form, and the field that it is about. */
+/** Why nothing is logged: a code with its words in the bench's form. What one field lacks is said at that field. */
 export interface Refusal {
   refused: string
-  field?: string
 }
 
 /**

@@ -30,7 +30,7 @@ export const freeSo2: Bench<FreeSo2Number, FreeSo2Choices, FreeSo2Answer> = {
     }
   },
   drafts({ titrant, method }, { result }, { lot }) {
-    if (!result) return { refused: 'nothing', field: 'titrant' }
+    if (!result) return { refused: 'nothing' }
     const value = Number(result.freeMgPerL.toFixed(1))
     return [reading({ lotId: lot.id, quantity: 'freeSo2', typed: `${titrant} mL, ${method}`, value })]
   }

@@ -78,7 +78,7 @@ export const press: Bench<PressNumber, PressChoices, PressAnswer> = {
   },
   /** By the pressing a must gives up what its skins held: only what was measured as wine is known. */
   drafts({ free, pressed = 0, freeVessel, pressVessel }, { keepsApart }, { lot, newId }) {
-    if (free === undefined) return { refused: 'nothing', field: 'free' }
+    if (free === undefined) return { refused: 'nothing' }
     const total = free + pressed
     const from = [...lot.contents.entries()].sort((a, b) => b[1] - a[1])[0]?.[0]
     const held = Math.max((from === undefined ? undefined : lot.contents.get(from)) ?? lot.volume.value, total)

@@ -62,9 +62,9 @@ export const sparkling: Bench<SparklingNumber, SparklingChoices, SparklingAnswer
     )
     return { sugar }
   },
-  figure: ({ sugar }) => (sugar?.allowed ? sugar.grams : undefined),
+  figure: ({ sugar }) => sugar && (sugar.allowed ? sugar.grams : 0),
   drafts({ actual }, { sugar }, { lot }) {
-    if (!sugar?.allowed || !actual) return { refused: 'nothing', field: 'actual' }
+    if (!sugar?.allowed || !actual) return { refused: 'nothing' }
     // What is done for pressure is a sparkling wine from here on: its bottles are looked after as such.
     const plan = lot.plan.sparkling ? [] : [fact('lot-planned', { lotId: lot.id, sparkling: true })]
     const about = { planned: sugar.grams, actual, purpose: 'for pressure in the bottle' }

@@ -3,7 +3,7 @@ import { type Sweetener, addSugar, addWater } from '../must'
 import { withinLimits } from '../units'
 import { type Bench, known } from './bench'
 
-/** Readings that are nearer than this are the same, °Brix. */
+/** Readings that are nearer than this are the same, °Brix: a quarter of what a hydrometer is read to. Our own. */
 const SAME_BRIX = 0.05
 
 export type SugarNumber = 'sgNow' | 'sgWanted' | 'volume'

@@ -24,7 +24,7 @@ import { type Bench, type BenchContext, type BenchValues, known, usual } from '.
 /** Of what is said of a dose, what counts for a must: no target for a wine does. */
 const OF_MUST: ReadonlySet<string> = new Set(['below-scale', 'near-total-limit', 'over-total-limit', 'ph-too-high'])
 const METHODS: readonly SulphiteMethod[] = ['by-ph', 'tablets', 'double', 'minimal', 'none']
-/** A wine of which neither was read, for the other pKa: % vol and °C. */
+/** A wine of which neither was read, for the other pKa: % vol and °C. Our own, a table wine in a cool room. */
 const USUAL_WINE = { abv: 12, celsius: 18 } as const
 /** To which the relations reach. */
 const MOST = { abv: 18, bound: 0.8, byTabletsMgPerL: 300 } as const
@@ -198,7 +198,7 @@ export const sulphite: Bench<SulphiteNumber, SulphiteChoices, SulphiteAnswer> = 
   },
   figure: ({ dose }) => dose?.grams,
   drafts({ actual, salt, targetMolecular, knowing }, { dose, must, ofLot, aim, usesStock, bacteriaWork }, { lot }) {
-    if (!dose || actual === undefined) return { refused: 'nothing', field: 'actual' }
+    if (!dose || actual === undefined) return { refused: 'nothing' }
     if (bacteriaWork && !knowing) return { refused: 'bacteria-work' }
     const purpose = must ? 'first sulphite' : ofLot ? PURPOSE[aim] : `for ${targetMolecular} mg/L molecular`
     return [addition({ lotId: lot.id, material: salt, planned: dose.grams, actual, byStock: usesStock, purpose })]

@@ -62,7 +62,13 @@ export const sweetening: Bench<SweeteningNumber, SweeteningChoices, SweeteningAn
       ? undefined
       : withinLimits(() =>
           sorbateDose({
-            volumeL: volume, abv: Math.min(MOST.abv, abv), ph, freeSo2MgPerL: free, malolacticDone: hadBacteria, fermenting: ferments
+            volumeL: volume,
+            abv: Math.min(MOST.abv, abv),
+            ph,
+            freeSo2MgPerL: free,
+            malolacticDone: hadBacteria,
+            fermenting: ferments,
+            ...(lot && { style: lot.style })
           })
         )
     const holds = way === 'heat' ? {} : way === 'sorbate' && sorbate?.allowed ? { sorbateIn: sorbate.grams } : undefined
@@ -74,7 +80,8 @@ export const sweetening: Bench<SweeteningNumber, SweeteningChoices, SweeteningAn
       plan: sweetened && holds && { sugarIn: sweetened.grams, ...holds }
     }
   },
-  figure: ({ sorbate }) => (sorbate?.allowed ? sorbate.grams : undefined),
+  // None where it must not go in.
+  figure: ({ sorbate }) => sorbate?.grams,
   drafts({ way, sweetener, sugarIn, sorbateIn, heldFor, heat }, { sweetened, sorbate }, { lot, cellar }) {
     const lotId = lot.id
     const sugar = sugarIn

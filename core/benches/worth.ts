@@ -1,6 +1,6 @@
 import type { Bench, BenchContext, BenchValues, Filled } from './bench'
 
-/** A figure that moves by less than this part of itself is settled well enough. */
+/** A figure that moves by less than this part of itself is settled well enough: our own, about what a home titration errs. */
 const WORTH_SHARE = 0.2
 
 /** A number that was not measured, and the figure of the bench at both ends of what it may be. */

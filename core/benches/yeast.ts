@@ -24,14 +24,14 @@ import {
 import { type Bench, type BenchContext, type BenchValues, known, usual } from './bench'
 import { type YeastRun, yeastRunOf } from './yeast-run'
 
-/** Yeast that falls short by less than this is enough. */
+/** Yeast that falls short by less than a tenth is enough: our own, packets and rates are rounder than that. */
 const ENOUGH_SHARE = 0.9
 /** To which the relations reach: % vol of a must, and g of yeast that a starter is made from. */
 const POTENTIAL = { min: 5, max: 20 } as const
 const STARTER_G = { min: 0.5, max: 500 } as const
 /** What a must may hold that nobody measured, mg N/L: musts 80 to 300, common practice, no source. */
 const UNKNOWN_YAN = [80, 300] as const
-/** Less must than this is reckoned as this, L. */
+/** Less must than this is reckoned as this, L: the least of `pitchPlan`. */
 const LEAST_L = 0.5
 
 export type YeastNumber = 'sg' | 'volume' | 'must' | 'warmest' | 'yan' | 'have' | 'slurry' | 'actual'
@@ -177,7 +177,7 @@ export const yeast: Bench<YeastNumber, YeastChoices, YeastAnswer> = {
     const { pitch, yeastG, run, kind, culture } = answer
     const lotId = lot.id
     if (act === 'begin') {
-      if (!pitch || yeastG === undefined || must === undefined) return { refused: 'no-plan', field: 'must' }
+      if (!pitch || yeastG === undefined || must === undefined) return { refused: 'no-plan' }
       const nutrientG = Number(pitch.rehydrationNutrientG.toPrecision(3))
       const inTheWater = { planned: nutrientG, actual: nutrientG, purpose: 'in the yeast’s water' }
       return [
@@ -188,7 +188,7 @@ export const yeast: Bench<YeastNumber, YeastChoices, YeastAnswer> = {
     // A kit's packet has its own weight, and its own name.
     if (lot.stream === 'kit') return [inoculation({ lotId, organism: 'yeast', culture: ownName.trim() || 'Yeast of the kit' })]
     const grams = actual ?? run?.yeastG ?? yeastG
-    if (grams === undefined) return { refused: 'no-plan', field: 'actual' }
+    if (grams === undefined) return { refused: 'no-plan' }
     const mine = kind && cellar.cards.has(kind.card.key) && !ownName.trim() ? kind.card.key : undefined
     return [inoculation({ lotId, organism: 'yeast', culture, cardKey: mine, grams })]
   }

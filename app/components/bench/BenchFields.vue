@@ -3,9 +3,11 @@ import type { FieldSpec, Values } from '~/forms/spec'
 import type { QuantityField } from '~/composables/useQuantityField'
 
 /** The fields of a bench: those that are put in, or one part of them by its name. */
+type Spec = FieldSpec & { part?: string }
 const props = defineProps<{
   bench: {
-    fields: { value: { spec: FieldSpec & { part?: string }, field?: QuantityField | undefined }[] }
+    fields: { value: { spec: Spec, field?: QuantityField | undefined }[] }
+    hintOf: (spec: never) => string | undefined
     choices: object
     set: (key: string, value: Values[string]) => void
   }
@@ -14,7 +16,9 @@ const props = defineProps<{
   only?: readonly string[] | undefined
 }>()
 const shown = computed(() =>
-  props.bench.fields.value.filter(({ spec }) => spec.part === props.part && (props.only?.includes(spec.key) ?? true))
+  props.bench.fields.value
+    .filter(({ spec }) => spec.part === props.part && (props.only?.includes(spec.key) ?? true))
+    .map(({ spec, field }) => ({ spec: { ...spec, hint: props.bench.hintOf(spec as never) }, field }))
 )
 </script>
 

@@ -16,12 +16,13 @@ const label = computed(() => (props.step.doneAt ? STEP[props.step.code].done : S
 const window = computed(() => {
   const { likely, moved, doneAt } = props.step
   if (doneAt) return sayFarDayOf(doneAt, now.value)
-  return moved ? sayWindow(props.step, now.value) : `${sayWindow(props.step, now.value)}, likely ${sayFarDayOf(likely, now.value)}`
+  const [span, day] = [sayWindow(props.step, now.value), sayFarDayOf(likely, now.value)]
+  return moved || span === day ? span : `${span}, likely ${day}`
 })
 /** Its window leans on what this cellar's lots did. */
 const learned = computed(() => {
   const { learntFrom } = props.step
-  return learntFrom === undefined ? undefined : `as ${sayLotsOf(learntFrom, wayKindOf(props.lot))} did`
+  return learntFrom === undefined ? undefined : `learned from ${sayLotsOf(learntFrom, wayKindOf(props.lot))}`
 })
 const late = computed(() => {
   const { moved, code } = props.step

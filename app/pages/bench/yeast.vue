@@ -12,6 +12,8 @@ const bench = useBench(yeastForm, lot)
 const { answer, values } = bench
 const pitch = computed(() => answer.value.pitch)
 const nutrient = computed(() => answer.value.nutrient)
+/** That nitrogen was not measured is said with what that leaves open. */
+const findings = computed(() => nutrient.value?.findings.filter((x) => x.code !== 'yan-assumed' || !bench.worth.value) ?? [])
 const given = computed(() => answer.value.givenMgPerL)
 const picked = computed({ get: () => answer.value.kind?.card.key ?? '', set: (key) => bench.set('kind', key) })
 const degrees = (c: number) => f.words(f.temperature(c))
@@ -90,7 +92,7 @@ useHead({ title: 'Yeast and nutrient · Presk' })
         <p v-if="values.yan === undefined && given > 0" class="soft">
           YAN was not measured. Presk assumes {{ ASSUMED_YAN }} mg N/L, and {{ given.toFixed(0) }} were added.
         </p>
-        <FindingNote v-for="x in nutrient.findings" :key="x.code + ('nutrient' in x ? x.nutrient : '')">{{
+        <FindingNote v-for="x in findings" :key="x.code + ('nutrient' in x ? x.nutrient : '')">{{
           sayNutrientFinding(x)
         }}</FindingNote>
       </template>

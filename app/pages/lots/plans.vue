@@ -4,7 +4,7 @@ import { capital } from '~/wording/findings/say'
 import { planParts } from '~/wording/plan'
 import { STREAM, STYLE } from '~/wording/terms'
 
-/** Plans that are kept under a name: what the next lot of a kind is to become, and by which methods. */
+/** Plans that are kept under a name: which wine the next lot of a kind is for, and by which methods. */
 const cellar = useCellarStore()
 const logged = useLogged()
 const plans = computed(() => [...cellar.state.plans.values()].toReversed())
@@ -20,7 +20,7 @@ useHead({ title: 'Plans · Presk' })
 
 <template>
   <div>
-    <PageHead title="Kept plans" lead="What a wine is to become, and by which methods. Choose one when you start a lot." />
+    <PageHead title="Kept plans" lead="Which wine you are making, and by which methods. Choose one when you start a lot." />
     <div class="beside">
       <section aria-label="Kept plans">
         <p v-if="plans.length === 0" class="soft">

@@ -15,7 +15,7 @@ const APART = [
   { value: false, label: 'One lot', hint: 'together' }
 ]
 const apart = computed({ get: () => answer.value.keepsApart, set: (is) => bench.set('keep', is ? 'apart' : 'together') })
-const NOWHERE = { value: '', label: 'No vessel named' }
+const NOWHERE = { value: '', label: 'No vessel' }
 /** Those that are too small say so. */
 const sayPlace = ({ vessel, fit }: PressPlace) => ({
   value: vessel.id,
