@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { type ShallowRef, nextTick, shallowRef } from 'vue'
 import { BENCH_FORMS } from '~/benches'
 import type { BenchForm } from '~/benches/spec'
+import { BENCHES } from '~~/core/benches/all'
 import type { Draft, Fact, LotView } from '~~/core/ledger'
 import { daysAgo, dryWine, house, juice, onPage, read, vessel } from './fixtures/house'
 
@@ -39,6 +40,10 @@ function notNumbers(x: unknown, path = ''): string[] {
   if (typeof x !== 'object' || x === null) return []
   return Object.entries(x).flatMap(([key, inside]) => notNumbers(inside, `${path}.${key}`))
 }
+
+it('every bench has its form, and every form its bench', () => {
+  expect(new Set(BENCH_FORMS.map((form) => form.bench))).toEqual(new Set(Object.values(BENCHES)))
+})
 
 describe.each(BENCH_FORMS.map((form) => [form.code, form as unknown as Form] as const))('the bench “%s”', (_, form) => {
   it('shows of each lot what a bench opened for that lot alone shows, whatever was typed and chosen about another', async () => {
