@@ -62,8 +62,8 @@ useHead({ title: 'Today · Presk' })
 </script>
 
 <template>
-  <WelcomePage v-if="!cellar.isDemo && !cellar.isPractice && !settings.values.asked" />
-  <EmptyCellar v-else-if="cellar.lots.length === 0" />
+  <LazyWelcomePage v-if="!cellar.isDemo && !cellar.isPractice && !settings.values.asked" />
+  <LazyEmptyCellar v-else-if="cellar.lots.length === 0" />
   <div v-else>
     <TodayTabs />
     <div class="beside">

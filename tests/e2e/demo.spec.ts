@@ -225,6 +225,20 @@ test('an unknown page and an unknown lot lead back, and the cellar can be export
   watch.problems = watch.problems.filter((p) => !p.includes('Page not found') && !p.includes('404'))
 })
 
+test('the first view, the lots and Practice bring less than 300 kB of script each, as it is sent', async ({ page }) => {
+  for (const path of ['/', '/lots', '/practice', '/practice/hydrometer?seed=3']) {
+    await openDemo(page, path)
+    await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
+    // What workers fetch is in their own lists, but for the file that each begins with.
+    const sent = await page.evaluate(() =>
+      performance.getEntriesByType('resource')
+        .filter(({ name }) => name.endsWith('.js') && !name.includes('.worker'))
+        .reduce((sum, file) => sum + (file as PerformanceResourceTiming).encodedBodySize, 0))
+    expect.soft(Math.round(sent / 1024), path).toBeGreaterThan(100)
+    expect.soft(Math.round(sent / 1024), path).toBeLessThan(300)
+  }
+})
+
 test('the licences of what Presk ships go out with it, fonts and icons too, and none is wanting', async ({ request }) => {
   const text = await (await request.get('/licences.txt')).text()
   for (const name of ['vue 3', 'zod 4', 'dexie 4', 'apexcharts 4', '@fontsource-variable/besley', '@iconify-json/lucide'])

@@ -24,13 +24,13 @@ function dayOf(text: string) {
 
 <template>
   <UFormField :label="label" :name="name" :help="error ? undefined : hint" :error="error">
-    <UInputDate v-model="date" class="w-full" :aria-label="label">
+    <LazyUInputDate v-model="date" class="w-full" :aria-label="label">
       <template #trailing>
         <UPopover>
           <UButton icon="i-lucide-calendar" variant="link" color="neutral" :aria-label="`${label}: choose from a calendar`" />
-          <template #content><UCalendar v-model="date" class="p-2" /></template>
+          <template #content><LazyUCalendar v-model="date" class="p-2" /></template>
         </UPopover>
       </template>
-    </UInputDate>
+    </LazyUInputDate>
   </UFormField>
 </template>

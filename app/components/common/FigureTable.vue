@@ -42,10 +42,10 @@ const sign = (key: string) =>
 </script>
 
 <template>
-  <UTable v-model:sorting="sorting" :data="[...rows]" :columns="columns" :caption="caption" :ui="{ caption: 'sr-only' }">
+  <LazyUTable v-model:sorting="sorting" :data="[...rows]" :columns="columns" :caption="caption" :ui="{ caption: 'sr-only' }">
     <template v-for="c in sortable" :key="c.key" #[`${c.key}-header`]>
       <UButton variant="ghost" color="neutral" class="-mx-2.5" :trailing-icon="sign(c.key)" @click="toggle(c.key)">{{ c.label }}</UButton>
     </template>
     <template v-if="slots.action" #action-cell="{ row }"><slot name="action" :row="row.original as Row" /></template>
-  </UTable>
+  </LazyUTable>
 </template>

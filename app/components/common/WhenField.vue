@@ -32,7 +32,7 @@ function backToNow() {
     <template v-else>
       <UFormField :label="label ?? 'When'"
                   :error="ahead ? 'This is in the future. Check the date, or the clock of this device.' : undefined">
-        <UInputDate v-model="local" granularity="minute" :hour-cycle="24" />
+        <LazyUInputDate v-model="local" granularity="minute" :hour-cycle="24" />
       </UFormField>
       <UButton variant="link" class="self-end" @click="backToNow">Now</UButton>
     </template>

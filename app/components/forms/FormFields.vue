@@ -60,7 +60,7 @@ const told = (spec: FieldSpec) => ({
       :maxlength="spec.max ?? 80"
       :placeholder="spec.placeholder"
     />
-    <DayField v-else-if="spec.as === 'day'" v-bind="told(spec)" :model-value="words(spec.key)" />
+    <LazyDayField v-else-if="spec.as === 'day'" v-bind="told(spec)" :model-value="words(spec.key)" />
     <USwitch
       v-else-if="spec.as === 'switch'"
       :model-value="values[spec.key] === true"
@@ -76,7 +76,7 @@ const told = (spec: FieldSpec) => ({
       class="full"
       @update:model-value="emit('set', spec.key, $event.join(','))"
     />
-    <PictureField
+    <LazyPictureField
       v-else-if="spec.as === 'picture'"
       :model-value="words(spec.key)"
       :label="spec.label"
