@@ -1,24 +1,19 @@
-import { BRIM_BY_EYE } from '~~/core/cellar'
-import { addition, fact, transfer } from '~~/core/drafts'
-import { type Draft, type Fact, type LotView, isWine } from '~~/core/ledger'
+import { type Move, type MoveAs, airOver, draftsOfMove, leftOf, mayBeLees, problemOfMove } from '~~/core/benches'
+import { type LotView, isWine } from '~~/core/ledger'
 import { SO2_SHARE } from '~~/core/sulphite'
 import { airAdvice, isKept, leesShareOf, placesFor, roundDose, toppingWines } from '~~/core/stages'
 import { fromLitres } from '~~/core/units'
 import { newId } from '~/data/ids'
-import { MOVE_AS, type MoveAs, PLACE_FIRST, TOPPING_DOUBT, sayLikeness } from '~/wording/moving'
+import { MOVE_AS, PLACE_FIRST, TOPPING_DOUBT, sayLikeness, sayMoveProblem } from '~/wording/moving'
 
-/** A volume that was only expected may turn out this much larger. */
-const EXPECTED_SLACK = 1.3
-/** So many times the usual lees may still be lees: a loose cap of pulp. Common practice, no source. */
-const LEES_AT_MOST = 2.5
 export interface MoveRow {
   vesselId: string
   litres: ReturnType<typeof useVolumeField>
 }
 
 /**
- * One move of wine, in the form that fits its case: from where, into what, what stays behind, with air or without, sulphite on what
- * arrives; and how the shelf looks after it. The case is in the address.
+ * The fields of one move of wine, in the form that fits its case: from where, into what, what stays behind, with air or without, sulphite
+ * on what arrives; and how the shelf looks after it. The case is in the address. What is wrong and what is written is the core's.
  */
 export function useMove(lotId: string) {
   const cellar = useCellarStore()
@@ -42,7 +37,7 @@ export function useMove(lotId: string) {
     ourVessels.value.map(({ id, litres }) => ({ value: id, label: `${nameOf(id)}, ${f.words(f.volume(litres))}` }))
   )
   const held = computed(() => lot.value?.contents.get(ours.value) ?? 0)
-  const airOf = (id: string, litres: number) => Math.max(0, (vesselOf(id)?.capacityL ?? litres) - litres)
+  const airOf = (id: string, litres: number) => airOver(cellar.state, id, litres)
   watch(
     [as, () => lot.value?.id],
     () => {
@@ -90,14 +85,18 @@ export function useMove(lotId: string) {
     const litres = Math.min(rest, vesselOf(vesselId)?.capacityL ?? rest)
     if (litres > 0.05) row.litres.fill(asTyped(litres))
   }
+  /** A vessel that was added for this: into the row that still wants one. */
+  function chooseNew(vesselId: string) {
+    if (!rows.value.some((r) => !r.vesselId)) addRow()
+    choose(rows.value.find((r) => !r.vesselId)!, vesselId)
+  }
   const asTyped = (litres: number) => String(Number(fromLitres(litres, f.volumeUnit.value).toFixed(1)))
 
   /** What is left where it came from. */
-  const leftL = computed(() => Math.max(0, held.value - inAll.value))
+  const parts = computed(() => rows.value.map((r) => ({ vesselId: r.vesselId, litres: r.litres.value })))
+  const leftL = computed(() => leftOf(held.value, { parts: parts.value }))
   const leesChosen = ref<boolean>()
-  /** Much more than lees usually take is wine, until somebody says otherwise: nobody pours good wine away by a default. */
-  const likeLees = computed(() =>
-    as.value === 'rack' && lot.value !== undefined && leftL.value <= held.value * leesShareOf(lot.value) * LEES_AT_MOST)
+  const likeLees = computed(() => as.value === 'rack' && lot.value !== undefined && mayBeLees(lot.value, held.value, leftL.value))
   const isLees = computed({ get: () => leesChosen.value ?? likeLees.value, set: (is: boolean) => (leesChosen.value = is) })
   watch(as, () => (leesChosen.value = undefined))
 
@@ -171,93 +170,27 @@ export function useMove(lotId: string) {
   const doseShown = computed(() => (byStock.value ? { text: weighed.value.stockMl!.toFixed(1), unit: 'mL' } : weighed.value.shown))
   const sulphite = useQuantityField({ kind: 'plain', unit: '', limits: { min: 0.001, max: 100_000, words: 'Enter how much went in.' } })
 
-  /** Why a field is wrong, or nothing. */
-  function wrongAt(): { field: string, reason: string } | undefined {
-    const l = lot.value
-    if (!l) return { field: 'from', reason: 'This lot no longer exists.' }
-    if (as.value === 'top-up') {
-      if (!topper.value) return { field: 'topper', reason: 'Choose a wine to top up with.' }
-      const room = (vesselOf(ours.value)?.capacityL ?? 1e6) * BRIM_BY_EYE - held.value
-      if ((topL.value ?? 0) > room)
-        return { field: 'topL', reason: `${nameOf(ours.value)} has room for ${f.words(f.volume(Math.max(0, room)))}.` }
-      return tooMuch(topperLot.value, topper.value.split('/')[1] ?? '', topL.value ?? 0, 'topL')
-    }
-    if (as.value === 'combine') {
-      if (!partner.value) return { field: 'partner', reason: 'Choose the other lot.' }
-      return tooMuch(l, ours.value, combineL.value ?? 0, 'combineL')
-    }
-    const bad = rows.value.findIndex((r) => !r.vesselId)
-    if (bad >= 0) return { field: `vessel${bad}`, reason: 'Choose a vessel.' }
-    const brim = rows.value.findIndex((r) => (r.litres.value ?? 0) > (vesselOf(r.vesselId)?.capacityL ?? 1e6) * BRIM_BY_EYE)
-    if (brim >= 0) {
-      const vessel = vesselOf(rows.value[brim]!.vesselId)!
-      return { field: `litres${brim}`, reason: `${vessel.name} holds ${f.words(f.volume(vessel.capacityL))}: this is too much.` }
-    }
-    if (as.value === 'split' && ownLot.value && !ownName.value.trim()) return { field: 'ownName', reason: 'The new lot needs a name.' }
-    return tooMuch(l, ours.value, inAll.value, `litres${rows.value.length - 1}`)
+  const placeOf = (chosen: string) => {
+    const [id, vesselId] = chosen.split('/')
+    return id ? { lotId: id, ...(vesselId && { vesselId }) } : undefined
   }
-  function tooMuch(of: LotView | undefined, vesselId: string, litres: number, field: string) {
-    const there = of?.contents.get(vesselId) ?? 0
-    const most = there * (of?.volume.origin === 'measured' ? BRIM_BY_EYE : EXPECTED_SLACK) + 0.1
-    if (litres <= most) return undefined
-    return { field, reason: `${nameOf(vesselId)} holds ${f.words(f.volume(there))}. If there is more, log its volume first.` }
-  }
-
-  const from = computed(() => ({ lotId, ...(ours.value && { vesselId: ours.value }) }))
-  /** What it comes to: the last move takes the lees along, where what is left is lees. */
-  const drafts = computed<Draft<Fact>[]>(() => {
-    const l = lot.value
-    if (!l || wrongAt()) return []
-    if (as.value === 'top-up') {
-      const [id, vesselId] = topper.value.split('/')
-      if (!topL.value) return []
-      return [
-        transfer({
-          purpose: 'top-up',
-          from: { lotId: id!, ...(vesselId && { vesselId }) },
-          to: from.value,
-          outL: topL.value,
-          air: air.value
-        })
-      ]
-    }
-    if (as.value === 'combine') {
-      const [id, vesselId] = partner.value.split('/')
-      const litres = combineL.value
-      if (!litres) return []
-      const rest = isLees.value ? Math.max(0, held.value - litres) : 0
-      const to = { lotId: id!, ...(vesselId && { vesselId }) }
-      return [transfer({ purpose: 'blend', from: from.value, to, outL: litres + rest, leesL: rest, air: air.value })]
-    }
-    const own = as.value === 'split' && ownLot.value ? newId() : undefined
-    const last = rows.value.length - 1
-    if (rows.value.some((r) => !r.litres.value)) return []
-    const moves = rows.value.map((r, i) => {
-      const litres = r.litres.value!
-      const rest = i === last && isLees.value ? leftL.value : 0
-      return transfer({
-        purpose: as.value === 'split' ? 'split' : 'rack',
-        from: from.value,
-        to: { lotId: own ?? lotId, vesselId: r.vesselId },
-        outL: litres + rest,
-        leesL: rest,
-        air: air.value
-      })
-    })
-    const grams = sulphite.value
-    return [
-      ...(own ? [startOfPart(l, own, ownName.value.trim())] : []),
-      ...moves,
-      ...(dose.value && grams
-        ? [
-            addition(
-              { lotId, material: salt.value, planned: doseG.value, actual: grams, byStock: byStock.value, purpose: 'at racking' },
-              cellar.state.cards
-            )
-          ]
-        : [])
-    ]
-  })
+  /** A part that becomes a lot keeps its name for the ledger while it is being typed. */
+  const partId = newId()
+  const asked = computed<Move>(() => ({
+    as: as.value,
+    ours: { lotId, ...(ours.value && { vesselId: ours.value }) },
+    parts: parts.value,
+    own: as.value === 'split' && ownLot.value ? { lotId: partId, name: ownName.value } : undefined,
+    other: placeOf(as.value === 'top-up' ? topper.value : partner.value),
+    otherL: (as.value === 'top-up' ? topL : combineL).value,
+    leavesLees: isLees.value,
+    air: air.value,
+    sulphite:
+      dose.value && sulphite.value
+        ? { salt: salt.value, plannedG: doseG.value, actual: sulphite.value, byStock: byStock.value }
+        : undefined
+  }))
+  const drafts = computed(() => draftsOfMove(asked.value, cellar.state, cellar.lotOf))
 
   /** What comes together, where two wines do: as much as is typed, or could go over. */
   const meeting = computed(() => {
@@ -276,7 +209,8 @@ export function useMove(lotId: string) {
     const fields = as.value === 'top-up' ? [topL] : as.value === 'combine' ? [combineL] : rows.value.map((r) => r.litres)
     fields.forEach((field) => field.touch())
     sulphite.touch()
-    wrong.value = wrongAt()
+    const problem = problemOfMove(asked.value, cellar.state, cellar.lotOf)
+    wrong.value = problem && { field: problem.field, reason: sayMoveProblem(problem, nameOf, (litres) => f.words(f.volume(litres))) }
     if (wrong.value || fields.some((field) => !field.ok) || !sulphite.ok) return false
     return (await cellar.log(drafts.value)) !== undefined
   }
@@ -292,6 +226,7 @@ export function useMove(lotId: string) {
     dropRow,
     placesOf,
     choose,
+    chooseNew,
     leftL,
     isLees,
     ownLot,
@@ -324,22 +259,3 @@ export function useMove(lotId: string) {
     inAll
   }
 }
-
-/** A part goes on as a lot of its own, of the same fruit; what is known of the wine comes with it. */
-const startOfPart = (l: LotView, lotId: string, name: string): Draft<Fact> =>
-  fact('lot-started', {
-    lotId,
-    name: name.slice(0, 80),
-    stream: l.stream === 'kit' ? 'kit' : 'blend',
-    style: l.style,
-    varieties: [...l.varieties],
-    vintage: l.vintage,
-    origin: l.origin,
-    massKg: undefined,
-    volumeL: 0,
-    volumeIs: 'measured',
-    onSkins: undefined,
-    vesselId: undefined,
-    kit: l.kit && { ...l.kit, packets: [] },
-    arrivalId: undefined
-  })

@@ -1,4 +1,4 @@
-import { ROOM, type RoomFor, vesselFit } from '~~/core/cellar'
+import { ROOM, type RoomFor, type VesselKind, vesselFit } from '~~/core/cellar'
 import { arrivesOnSkins, yieldOfArrival } from '~~/core/must'
 import { WINE_PER_KG, habitOf, spanBy } from '~~/core/way'
 import { sayLotsOf } from '~/wording/habits'
@@ -6,7 +6,7 @@ import { type Draft, type Fact, type LotPlan, type LotView, type PacketStep, typ
 import { fromKilograms } from '~~/core/units'
 import { newId } from '~/data/ids'
 import { fact } from '~~/core/drafts'
-import { type STREAM_HINT, VESSEL } from '~/wording/terms'
+import { type STREAM_HINT, vesselWords } from '~/wording/terms'
 
 export type NewStream = keyof typeof STREAM_HINT
 
@@ -49,7 +49,7 @@ export function useNewLot() {
   })
   const vesselName = ref('')
   /** What has a cap to work goes into an open vessel, unless the person says otherwise. */
-  const kindChosen = ref<keyof typeof VESSEL>()
+  const kindChosen = ref<VesselKind>()
   const vesselKind = computed({
     get: () => kindChosen.value ?? (room.value === 'cap' ? 'bin' : 'demijohn'),
     set: (kind) => (kindChosen.value = kind)
@@ -208,7 +208,7 @@ export function useNewLot() {
         ? [
             fact('vessel-added', {
               vesselId: vesselId!,
-              name: vesselName.value.trim() || VESSEL[vesselKind.value],
+              name: vesselName.value.trim() || vesselWords(f.volumeUnit.value)[vesselKind.value],
               kind: vesselKind.value,
               capacityL: capacity.value!,
               material: undefined

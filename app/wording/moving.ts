@@ -1,12 +1,12 @@
+import type { MoveAs, MoveProblem } from '~~/core/benches'
 import type { AirAdvice, MeetingTrouble, Place, ToppingDoubt } from '~~/core/stages'
 
-export const MOVE_AS = {
+export const MOVE_AS: Record<MoveAs, { label: string, hint: string }> = {
   'rack': { label: 'Rack', hint: 'off its lees, into clean vessels' },
   'split': { label: 'Split', hint: 'move part of it' },
   'top-up': { label: 'Top up', hint: 'fill it with another wine' },
   'combine': { label: 'Blend', hint: 'into another lot' }
-} as const
-export type MoveAs = keyof typeof MOVE_AS
+}
 
 export const MOVE_TITLE: Record<MoveAs, (name: string) => string> = {
   'rack': (name) => `Rack ${name}`,
@@ -21,7 +21,7 @@ export const AIR = {
 } as const
 
 export const AIR_BECAUSE: Record<AirAdvice['because'], string> = {
-  'must': 'Leave a must alone: air drives off its sulphite.',
+  'must': 'Move a must quietly: air drives off its sulphite.',
   'early-ferment': 'Young yeast benefits from air.',
   'late-ferment': 'After the first third of the ferment air does more harm than good.',
   'rotten-egg': 'It smelled of rotten egg, and air drives that off.',
@@ -60,4 +60,20 @@ export const PLACE_FIRST: Record<Place['first'][number], string> = {
   wash: 'wash it first',
   sanitise: 'sanitise it first',
   swell: 'soak it first'
+}
+
+const MISSING: Record<Exclude<MoveProblem, { litres: number }>['code'], string> = {
+  'no-lot': 'This lot no longer exists.',
+  'no-vessel': 'Choose a vessel.',
+  'no-topper': 'Choose a wine to top up with.',
+  'no-partner': 'Choose the other lot.',
+  'no-name': 'The new lot needs a name.'
+}
+/** @param nameOf a vessel, @param say a volume in the person's units */
+export function sayMoveProblem(problem: MoveProblem, nameOf: (vesselId: string) => string, say: (litres: number) => string): string {
+  if (!('litres' in problem)) return MISSING[problem.code]
+  const [name, litres] = [nameOf(problem.vesselId ?? ''), say(problem.litres)]
+  if (problem.code === 'no-room') return `${name} has room for ${litres}.`
+  if (problem.code === 'too-small') return `${name} holds ${litres}: this is too much.`
+  return `${name} holds ${litres}. If there is more, log its volume first.`
 }

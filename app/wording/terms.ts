@@ -1,4 +1,5 @@
 import { QUANTITIES, QUANTITY_NAMES } from '~~/core/quantities'
+import type { Unit } from '~~/core/units'
 import type { Alcoholic, Care, Closure, EntryOf, ReadingQuantity, Standing, Stream, Style, Equipment } from '~~/core/ledger'
 
 /** The words for the codes of the core, in one place and always the same. */
@@ -106,7 +107,7 @@ export const OBSERVATION: Record<EntryOf<'observation'>['what'], string> = {
   chromatogram: 'Paper chromatogram',
   note: 'Note'
 }
-export const VESSEL: Record<EntryOf<'vessel-added'>['kind'], string> = {
+const VESSEL: Record<EntryOf<'vessel-added'>['kind'], string> = {
   bin: 'Fermenting bin',
   pail: 'Pail',
   demijohn: 'Demijohn',
@@ -114,6 +115,8 @@ export const VESSEL: Record<EntryOf<'vessel-added'>['kind'], string> = {
   barrel: 'Barrel',
   keg: 'Keg'
 }
+/** The kinds of vessels as people call them who measure in this unit. */
+export const vesselWords = (unit: Unit): typeof VESSEL => (unit === 'US gal' ? { ...VESSEL, demijohn: 'Carboy' } : VESSEL)
 export const VESSEL_OF: Record<NonNullable<EntryOf<'vessel-added'>['material']>, string> = {
   glass: 'Glass',
   plastic: 'Plastic',

@@ -42,7 +42,7 @@ test('a wine is racked into two vessels, sulphited on what arrived, and what it 
   await expect(box(page, 'Amount moved')).toHaveValue('10')
   // Twelve litres are no lees: they are not poured away by a default.
   await expect(page.getByRole('radio', { name: /^Wine/ })).toBeChecked()
-  await button(page, 'Add a vessel').click()
+  await button(page, 'Into one more').click()
   await takeFrom(page, 'And into, 2', /^Spare glass/)
   await box(page, 'Amount moved, 2').fill('11.6')
   await expect(page.getByText('10 L, full, Godello')).toBeVisible()

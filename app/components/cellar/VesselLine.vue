@@ -5,7 +5,7 @@ import { wantsSwelling } from '~~/core/stages'
 import { sayWhen } from '~/wording/days'
 import { saySwelling } from '~/wording/findings'
 import { weeks } from '~/wording/findings/say'
-import { VESSEL, VESSEL_OF } from '~/wording/terms'
+import { VESSEL_OF, vesselWords } from '~/wording/terms'
 
 /** A vessel: what is in it, or what it held and how clean it is, and what can be done with it. */
 const props = defineProps<{ vessel: VesselState }>()
@@ -16,9 +16,8 @@ const now = useNow()
 const v = computed(() => props.vessel)
 const lot = computed(() => (v.value.lotId ? cellar.lotOf(v.value.lotId) : undefined))
 const isBarrel = computed(() => v.value.kind === 'barrel')
-const made = computed(
-  () => `${VESSEL[v.value.kind]}${v.value.material && !isBarrel.value ? `, ${VESSEL_OF[v.value.material].toLowerCase()}` : ''}`
-)
+const madeOf = computed(() => (v.value.material && !isBarrel.value ? `, ${VESSEL_OF[v.value.material].toLowerCase()}` : ''))
+const made = computed(() => `${vesselWords(f.volumeUnit.value)[v.value.kind]}${madeOf.value}`)
 const clean = computed(() => {
   const { sanitisedAt, cleanedAt, used } = v.value
   if (sanitisedAt) return `Sanitised ${sayWhen(sanitisedAt, now.value)}`

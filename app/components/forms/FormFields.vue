@@ -13,9 +13,9 @@ const emit = defineEmits<{ set: [key: string, value: Values[string]] }>()
 
 const errorOf = (key: string) => props.problems.find((p) => p.field === key)?.reason
 const words = (key: string) => String(props.values[key] ?? '')
-/** Usual sizes in the person's unit. */
-const usualOf = (spec: FieldSpec) =>
-  spec.as === 'quantity' ? spec.usual?.map((litres) => Number(fromLitres(litres, spec.unit as VolumeUnit).toPrecision(3))) : undefined
+/** Usual sizes in the unit that is chosen. */
+const usualOf = (spec: FieldSpec, field: QuantityField) =>
+  spec.as === 'quantity' ? spec.usual?.map((litres) => Number(fromLitres(litres, field.unit as VolumeUnit).toPrecision(3))) : undefined
 /** What every field is told. */
 const told = (spec: FieldSpec) => ({
   'label': spec.label,
@@ -89,7 +89,7 @@ const told = (spec: FieldSpec) => ({
       :field="field"
       :unit-label="spec.unitLabel"
       :hint="errorOf(spec.key) ?? spec.hint"
-      :usual="usualOf(spec)"
+      :usual="usualOf(spec, field)"
       :class="{ wide: spec.wide }"
     />
   </template>

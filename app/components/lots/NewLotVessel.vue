@@ -1,17 +1,23 @@
 <script setup lang="ts">
 import type { NewLot } from '~/composables/useNewLot'
-import { VESSEL } from '~/wording/terms'
+import { usualSizes } from '~~/core/cellar'
+import { type VolumeUnit, fromLitres } from '~~/core/units'
+import { vesselWords } from '~/wording/terms'
 
 /** Where a new lot goes: an empty vessel, ranked by how it fits, a new one, or later. */
 const props = defineProps<{ lot: NewLot }>()
 const f = useFormat()
 const { vesselChoice, vesselName, vesselKind, emptyVessels, sayFit, capacity, fit, willBe, capacityL, room } = props.lot
+const kinds = computed(() => vesselWords(f.volumeUnit.value))
+const usual = computed(() =>
+  usualSizes(vesselKind.value, f.volumeUnit.value).map((litres) => Number(fromLitres(litres, capacity.unit as VolumeUnit).toPrecision(3)))
+)
 const places = computed(() => [
   { value: 'none', label: 'Decide later' },
   ...emptyVessels.value.map((v) => ({
     value: v.id,
     label: v.name,
-    hint: `${VESSEL[v.kind]}, ${f.words(f.volume(v.capacityL))}, ${sayFit(v.capacityL) ?? 'empty'}`
+    hint: `${kinds.value[v.kind]}, ${f.words(f.volume(v.capacityL))}, ${sayFit(v.capacityL) ?? 'empty'}`
   })),
   { value: 'new', label: 'A new vessel' }
 ])
@@ -22,8 +28,8 @@ const places = computed(() => [
     <ChoiceTiles v-model="vesselChoice" legend="Where is it?" :items="places" :least="170" />
     <div v-if="vesselChoice === 'new'" class="pair">
       <TextField v-model="vesselName" label="Name" />
-      <SelectField v-model="vesselKind" label="Kind" :words="VESSEL" />
-      <QuantityField label="Capacity" :field="capacity" hint="brim-full" />
+      <SelectField v-model="vesselKind" label="Kind" :words="kinds" />
+      <QuantityField label="Capacity" :field="capacity" hint="brim-full" :usual="usual" />
     </div>
     <FindingNote v-if="fit?.verdict === 'too-small'" tone="stop">
       {{ f.words(f.volume(willBe!)) }} do not fit into {{ f.words(f.volume(capacityL!)) }}. Choose a larger vessel, or decide later.

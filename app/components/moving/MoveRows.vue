@@ -3,7 +3,7 @@ import type { useMove } from '~/composables/useMove'
 
 /** Into which vessels, and how much into each; a further one where one does not hold it. */
 const props = defineProps<{ move: ReturnType<typeof useMove> }>()
-const { rows, placesOf, choose, addRow, dropRow, wrong, leftL } = props.move
+const { rows, placesOf, choose, chooseNew, addRow, dropRow, wrong, leftL } = props.move
 const errorAt = (field: string) => (wrong.value?.field === field ? wrong.value.reason : undefined)
 </script>
 
@@ -14,7 +14,7 @@ const errorAt = (field: string) => (wrong.value?.field === field ? wrong.value.r
         :model-value="row.vesselId"
         :label="i === 0 ? 'Into' : `And into, ${i + 1}`"
         :items="placesOf(row)"
-        placeholder="choose a vessel"
+        :placeholder="placesOf(row).length > 0 ? 'choose a vessel' : 'no vessel is free'"
         :error="errorAt(`vessel${i}`)"
         @update:model-value="choose(row, $event)"
       />
@@ -29,7 +29,12 @@ const errorAt = (field: string) => (wrong.value?.field === field ? wrong.value.r
         @click="dropRow(i)"
       />
     </div>
-    <UButton v-if="leftL > 0.1" variant="link" icon="i-lucide-plus" class="justify-self-start px-0" @click="addRow">Add a vessel</UButton>
+    <div class="flex flex-wrap gap-x-6">
+      <NewVessel @added="chooseNew" />
+      <UButton v-if="leftL > 0.1 && rows.some((r) => r.vesselId)" variant="link" icon="i-lucide-split" class="px-0" @click="addRow">
+        Into one more
+      </UButton>
+    </div>
   </div>
 </template>
 

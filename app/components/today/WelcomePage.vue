@@ -71,7 +71,7 @@ const SYSTEMS = [
       />
       <TextField v-model="name" label="Name of the cellar" hint="optional" />
       <UButton type="submit" size="xl" block>Start my first lot</UButton>
-      <p class="small soft">You can change all of this later in Stores.</p>
+      <p class="small soft">You can change all of this later in Settings.</p>
     </form>
   </div>
 </template>

@@ -1,8 +1,8 @@
-import { USUAL_SIZES, type VesselKind, namesBy } from '~~/core/cellar'
+import { type VesselKind, namesBy, usualSizes } from '~~/core/cellar'
 import { fact } from '~~/core/drafts'
 import type { EntryOf } from '~~/core/ledger'
 import { newId } from '~/data/ids'
-import { CARE, VESSEL, VESSEL_OF } from '~/wording/terms'
+import { CARE, VESSEL_OF, vesselWords } from '~/wording/terms'
 import { type EntryForm, choices, inTemperature, inVolume, number, orNone, text, wanting } from '../spec'
 
 const MOST_AT_ONCE = 50
@@ -11,14 +11,14 @@ export const vesselAddedForm: EntryForm<'vessel-added'> = {
   type: 'vessel-added',
   title: 'Vessel',
   fields: ({ kind }, { volumeUnit }, before) => [
-    { as: 'choice', key: 'kind', label: 'Kind', items: choices(VESSEL) },
+    { as: 'choice', key: 'kind', label: 'Kind', items: choices(vesselWords(volumeUnit)) },
     {
       ...inVolume(volumeUnit),
       key: 'capacityL',
       label: 'Capacity',
       required: true,
       hint: 'brim-full',
-      usual: USUAL_SIZES[kind as VesselKind],
+      usual: usualSizes(kind as VesselKind, volumeUnit),
       limits: { min: 0.1, max: 100_000, words: 'A vessel holds between a tenth of a litre and 100,000 litres.' }
     },
     { as: 'choice', key: 'material', label: 'Made of', items: [{ value: '', label: 'not given' }, ...choices(VESSEL_OF)] },

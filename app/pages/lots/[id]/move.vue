@@ -1,7 +1,8 @@
 <script setup lang="ts">
+import type { MoveAs } from '~~/core/benches'
 import { isFermenting, isHeld } from '~~/core/ledger'
 import { isOnSkins } from '~~/core/stages'
-import { AIR, AIR_BECAUSE, MOVE_AS, MOVE_TITLE, type MoveAs } from '~/wording/moving'
+import { AIR, AIR_BECAUSE, MOVE_AS, MOVE_TITLE } from '~/wording/moving'
 
 /** Moving wine: rack, split, top up, combine. One form that fits the case, with the shelf before and after beside it. */
 const route = useRoute()
