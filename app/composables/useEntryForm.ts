@@ -4,6 +4,8 @@ import { type AnyFact, formOf } from '~/forms'
 import { type FieldProblem, type Values, isProblem } from '~/forms/spec'
 import { sayIssue } from '~/wording/problems'
 import { unchanged } from './unchanged'
+import type { QuantityField } from './useQuantityField'
+import type { QuantitySpec } from './useSpecFields'
 
 export interface EntryFormOptions {
   type: Fact['type']
@@ -36,11 +38,12 @@ export function useEntryForm(options: EntryFormOptions) {
   const kept = useKept<Values>(key)
   const values = reactive<Values>({ ...started(), ...kept.read() })
 
-  const { fieldOf, all } = useSpecFields((spec, field) => {
+  function begin(spec: QuantitySpec, field: QuantityField): void {
     const [value, typed] = [values[spec.key], values[`${spec.key}-typed`]]
     if (typeof typed === 'string') field.text = typed
     else if (typeof value === 'number') field.text = f.typed(value, spec.measure, spec.unit)
-  })
+  }
+  const { fieldOf, all } = useSpecFields(begin)
   /** What is asked for; the same list as before as long as it says the same, so that an entry elsewhere draws no field anew. */
   const specs = unchanged(() => form.fields(values, context.value, options.fact as AnyFact | undefined))
   const fields = computed(() => specs.value.map((spec) => ({ spec, field: spec.as === 'quantity' ? fieldOf(spec) : undefined })))
@@ -114,8 +117,13 @@ export function useEntryForm(options: EntryFormOptions) {
   }
 
   function clear(): void {
+    // What was typed is no start of the next.
+    for (const key of Object.keys(values)) if (key.endsWith('-typed')) values[key] = undefined
     Object.assign(values, { photo: undefined }, started())
-    for (const { field } of all()) field.clear()
+    for (const { spec, field } of all()) {
+      field.clear()
+      begin(spec, field)
+    }
     at.value = options.fact?.at
   }
   const set = (key: string, value: Values[string]): void => {

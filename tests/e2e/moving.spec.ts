@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { choose, expect, expectAccessible, goWithin, openDemo, test } from './fixtures'
+import { choose, expect, expectAccessible, goWithin, openDemo, ownCellar, test } from './fixtures'
 
 const box = (page: Page, name: string) => page.getByRole('textbox', { name, exact: true })
 const button = (page: Page, name: string) => page.getByRole('button', { name, exact: true })
@@ -68,6 +68,34 @@ test('a wine is racked into two vessels, sulphited on what arrived, and what it 
   await expect(page.getByRole('region', { name: 'To wash' })).toContainText('Held Godello until today')
   await button(page, 'Green glass was cleaned').click()
   await expect(page.getByRole('region', { name: 'To wash' })).not.toContainText('Green glass')
+})
+
+test('with no vessel free, a new one is added right where the wine is to go', async ({ page }) => {
+  await ownCellar(page)
+  await page.getByRole('radio', { name: /Fresh juice/ }).check()
+  await box(page, 'Name').fill('Godello')
+  await box(page, 'Volume').fill('20')
+  await page.getByRole('radio', { name: 'A new vessel' }).check()
+  await box(page, 'Name').nth(1).fill('Green glass')
+  await button(page, 'Capacity: 25 L').click()
+  await button(page, 'Start the lot').click()
+  await expect(page).toHaveURL(/\/crush\//)
+  await goWithin(page, new URL(page.url()).pathname.replace('/crush/', '/lots/') + '/move')
+  await expect(page.getByRole('combobox', { name: 'Into' })).toHaveText('no vessel is free')
+  await button(page, 'New vessel').click()
+  const dialog = page.getByRole('dialog', { name: 'New vessel' })
+  await dialog.getByRole('button', { name: 'Add' }).click()
+  await expect(dialog.getByText('This is needed.').or(dialog.getByText(/^Enter a name/)).first()).toBeVisible()
+  await dialog.getByRole('button', { name: 'Capacity: 23 L' }).click()
+  await dialog.getByRole('textbox', { name: 'Name' }).fill('Blue glass')
+  await dialog.getByRole('button', { name: 'Add' }).click()
+  await expect(dialog).toBeHidden()
+  await expect(page.getByRole('combobox', { name: 'Into' })).toContainText('Blue glass')
+  await button(page, 'Log it').click()
+  await expect(page.getByRole('navigation', { name: 'Shelf of vessels' }).getByText(/Godello/)).toBeVisible()
+  await goWithin(page, '/cellar')
+  await expect(page.getByRole('region', { name: 'With wine in' }).getByText('Blue glass', { exact: true })).toBeVisible()
+  await expect(page.getByRole('region', { name: 'To wash' }).getByText('Green glass', { exact: true })).toBeVisible()
 })
 
 test('topped up with the likest wine, no fuller than full; a part goes into new wood as a lot of its own', async ({ page }) => {

@@ -31,8 +31,8 @@ defineExpose({ values })
 </script>
 
 <template>
-  <!-- Its own way of showing that it is busy draws every field anew, twice; the button says it. -->
-  <UForm ref="root" :state="values" :loading-auto="false" class="entry" :class="{ tall }" @submit="submit">
+  <!-- What is wanting is said by us, at its field. Its own way of showing that it is busy draws every field anew; the button says it. -->
+  <UForm ref="root" novalidate :state="values" :loading-auto="false" class="entry" :class="{ tall }" @submit="submit">
     <FormFields :values="values" :fields="fields" :problems="problems" @set="entry.set" />
     <TextField v-if="fact" v-model="reason" label="Reason (optional)" :maxlength="200" class="wide" />
     <WhenField v-if="dated || fact" v-model="at" class="full" />
@@ -76,5 +76,8 @@ defineExpose({ values })
 }
 .tall > * {
   flex: none !important;
+}
+.entry.tall > .acts {
+  align-self: flex-start;
 }
 </style>
