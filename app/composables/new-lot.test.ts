@@ -28,6 +28,19 @@ describe('a new lot', () => {
     expect(made!.volume).toMatchObject({ origin: 'estimated', value: lot.expected.value!.juice.value })
     expect([said, went]).toEqual([['Tempranillo added'], [`/crush/${made!.id}`]])
   })
+  it('red fruit that nobody weighed: its crushed must is measured, its juice is expected and its cap gets room', async () => {
+    const { cellar, lot } = await starting()
+    lot.name.value = 'Back fence'
+    lot.unweighed.value = true
+    lot.volume.text = '40'
+    expect([lot.byMass.value, lot.reckoned.value, lot.room.value, lot.willBe.value]).toEqual([false, true, 'cap', 40])
+    // 40 L of crushed red must are some 50 kg of fruit: 0.55 to 0.75 L of wine from each (craft.md).
+    expect(lot.expected.value!.juice.value).toBeGreaterThan(50 * 0.55)
+    expect(lot.expected.value!.juice.value).toBeLessThan(50 * 0.75)
+    await lot.start()
+    expect(cellar.lots[0]).toMatchObject({ stream: 'fresh', style: 'red', volume: { origin: 'estimated' } })
+    expect(cellar.lots[0]!.massKg).toBeUndefined()
+  })
   it('white juice: measured by its litres, offered the vessel that it fits, with room for foam', async () => {
     const { cellar, lot } = await starting()
     Object.assign(lot.stream, { value: 'juice' })

@@ -13,6 +13,8 @@ const {
   nameTouched,
   nameMessage,
   byMass,
+  asMust,
+  unweighed,
   mass,
   volume,
   packets,
@@ -66,10 +68,13 @@ useHead({ title: 'Start a lot · Presk' })
       />
       <QuantityField
         v-else
-        label="Volume"
+        :label="asMust ? 'Crushed must' : 'Volume'"
         :field="volume"
-        :hint="stream === 'kit' ? 'in the pail now, before adding water' : 'all pails together'"
+        :hint="asMust ? 'juice and skins together' : stream === 'kit' ? 'in the pail now, before adding water' : 'all pails together'"
       />
+      <UButton v-if="stream === 'fresh'" variant="link" class="px-0 self-start justify-self-start" @click="unweighed = !unweighed">
+        {{ unweighed ? 'Enter the weight of the fruit' : 'Not weighed? Enter the volume of the crushed must' }}
+      </UButton>
     </div>
     <LastTime :name="name" :stream="stream" :style="style" />
     <NewLotExpect :lot="lot" />
