@@ -19,7 +19,7 @@ const props = defineProps<{
 const emit = defineEmits<{ done: [written: Entry[]], leave: [] }>()
 
 const entry = useEntryForm({ type: props.type, lot: props.lot, fact: props.fact, given: props.given })
-const { values, fields, problems, problem, saving, at, reason } = entry
+const { values, fields, problems, problem, saving, at, reason, of, others } = entry
 const root = useTemplateRef<{ $el?: Element }>('root')
 
 async function submit() {
@@ -34,6 +34,7 @@ defineExpose({ values })
   <!-- What is wanting is said by us, at its field. Its own way of showing that it is busy draws every field anew; the button says it. -->
   <UForm ref="root" novalidate :state="values" :loading-auto="false" class="entry" :class="{ tall }" @submit="submit">
     <FormFields :values="values" :fields="fields" :problems="problems" @set="entry.set" />
+    <SelectField v-if="of && others.length > 1" v-model="of" label="Lot" :items="others" hint="if it was another one" class="wide" />
     <TextField v-if="fact" v-model="reason" label="Reason (optional)" :maxlength="200" class="wide" />
     <WhenField v-if="dated || fact" v-model="at" class="full" />
     <p v-if="problem" class="message full" role="alert">{{ problem }}</p>
