@@ -95,6 +95,8 @@ li {
 }
 .form {
   grid-column: 1 / -1;
+  margin: 4px 0 10px;
+  padding: 14px 16px 16px;
 }
 @media (max-width: 560px) {
   li {
