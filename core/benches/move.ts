@@ -1,5 +1,5 @@
 import { BRIM_BY_EYE } from '../cellar'
-import { addition, fact, transfer } from '../drafts'
+import { addition, partOfLot, transfer } from '../drafts'
 import type { CellarState, Draft, Fact, LotView } from '../ledger'
 import { leesShareOf } from '../stages'
 import type { SulphiteSalt } from '../sulphite'
@@ -116,7 +116,7 @@ export function draftsOfMove(move: Move, cellar: CellarState, lotOf: (id: string
     })
   })
   return [
-    ...(own ? [startOfPart(lot, own)] : []),
+    ...(own ? [partOfLot(lot, { ...own, name: own.name.trim().slice(0, 80), stream: lot.stream === 'kit' ? 'kit' : 'blend' })] : []),
     ...moves,
     ...(sulphite
       ? [
@@ -131,22 +131,3 @@ export function draftsOfMove(move: Move, cellar: CellarState, lotOf: (id: string
       : [])
   ]
 }
-
-/** A part goes on as a lot of its own, of the same fruit; what is known of the wine comes with it. */
-const startOfPart = (lot: LotView, own: NonNullable<Move['own']>): Draft<Fact> =>
-  fact('lot-started', {
-    lotId: own.lotId,
-    name: own.name.trim().slice(0, 80),
-    stream: lot.stream === 'kit' ? 'kit' : 'blend',
-    style: lot.style,
-    varieties: [...lot.varieties],
-    vintage: lot.vintage,
-    origin: lot.origin,
-    massKg: undefined,
-    volumeL: 0,
-    volumeIs: 'measured',
-    onSkins: undefined,
-    vesselId: undefined,
-    kit: lot.kit && { ...lot.kit, packets: [] },
-    arrivalId: undefined
-  })

@@ -1,7 +1,7 @@
 import { vesselFit } from '../cellar'
-import { fact, transfer } from '../drafts'
+import { partOfLot, transfer } from '../drafts'
 import { type PressDay, type PressMethod, pressDay } from '../fermentation'
-import type { Draft, Fact, LotView, VesselState } from '../ledger'
+import type { Draft, Fact, VesselState } from '../ledger'
 import { pressAsk } from '../stages'
 import { withinLimits } from '../units'
 import type { Bench, BenchContext } from './bench'
@@ -43,25 +43,6 @@ function placesFor(litres: number, { lot, cellar }: BenchContext): PressPlace[] 
     .sort((a, b) => fullness(b) - fullness(a))
 }
 
-/** What starts beside the free run. */
-const pressWine = (lot: LotView, lotId: string): Draft<Fact> =>
-  fact('lot-started', {
-    lotId,
-    name: `${lot.name.slice(0, NAME_ROOM)}, press wine`,
-    stream: 'blend',
-    style: lot.style,
-    varieties: [...lot.varieties],
-    vintage: lot.vintage,
-    origin: lot.origin,
-    massKg: undefined,
-    volumeL: 0,
-    volumeIs: 'measured',
-    onSkins: undefined,
-    vesselId: undefined,
-    kit: undefined,
-    arrivalId: undefined
-  })
-
 /** Press day of one lot: whether, what it gives, what fits where, and the entries that it makes. */
 export const press: Bench<PressNumber, PressChoices, PressAnswer> = {
   choices: ({ lot }) => ({ method: lot?.plan.press ?? 'at-dryness', tannin: 'soft', keep: 'as-advised', freeVessel: '', pressVessel: '' }),
@@ -94,7 +75,12 @@ export const press: Bench<PressNumber, PressChoices, PressAnswer> = {
     }
     if (pressed > 0 && keepsApart) {
       const pressId = newId()
-      return [pressWine(lot, pressId), move(pressId, pressVessel, pressed), move(lot.id, freeVessel, free)]
+      const name = `${lot.name.slice(0, NAME_ROOM)}, press wine`
+      return [
+        partOfLot(lot, { lotId: pressId, name, stream: 'blend' }),
+        move(pressId, pressVessel, pressed),
+        move(lot.id, freeVessel, free)
+      ]
     }
     if (pressed > 0 && pressVessel && pressVessel !== freeVessel)
       return [move(lot.id, pressVessel, pressed), move(lot.id, freeVessel, free)]

@@ -1,5 +1,6 @@
 export { addition } from './addition'
 export { correction, fact } from './fact'
 export { inoculation } from './inoculation'
+export { partOfLot } from './part-of-lot'
 export { reading, titration } from './reading'
 export { transfer } from './transfer'
