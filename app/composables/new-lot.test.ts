@@ -40,6 +40,13 @@ describe('a new lot', () => {
     await lot.start()
     expect(cellar.lots[0]).toMatchObject({ stream: 'fresh', style: 'red', volume: { origin: 'estimated' } })
     expect(cellar.lots[0]!.massKg).toBeUndefined()
+    // A white is pressed first: its vessel holds the juice alone.
+    lot.style.value = 'white'
+    expect([lot.reckoned.value, lot.room.value]).toEqual([true, 'foam'])
+    expect(lot.willBe.value).toBeCloseTo(lot.expected.value!.juice.value, 9)
+    // Weighed after all: what was typed as a volume does not count.
+    lot.unweighed.value = false
+    expect(lot.expected.value).toBeUndefined()
   })
   it('white juice: measured by its litres, offered the vessel that it fits, with room for foam', async () => {
     const { cellar, lot } = await starting()

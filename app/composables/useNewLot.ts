@@ -96,8 +96,8 @@ export function useNewLot() {
 
   /** Fruit is weighed; where nobody could, its crushed must is measured, skins and all. */
   const unweighed = ref(false)
-  const asMust = computed(() => stream.value === 'fresh' && unweighed.value)
-  const byMass = computed(() => (stream.value === 'fresh' && !unweighed.value) || stream.value === 'test')
+  const arrivesAs = computed(() => (stream.value === 'fresh' && unweighed.value ? 'crushed' : stream.value))
+  const byMass = computed(() => arrivesAs.value === 'fresh' || arrivesAs.value === 'test')
   const arrived = computed(() => (byMass.value ? mass.value : volume.value))
   /** A kit that is still to be watered becomes what its mark says, roughly; without a mark nothing can be expected yet. */
   const grows = computed(() => stream.value === 'kit' && !kitTarget.empty)
@@ -105,17 +105,13 @@ export function useNewLot() {
   const habits = useHabits()
   /** What this cellar's own reds gave for a kilogram. */
   const ownYield = computed(() =>
-    byMass.value && stream.value === 'fresh' && style.value === 'red' ? habitOf(habits.value, 'wine-per-kg', 'red') : undefined
+    arrivesAs.value === 'fresh' && style.value === 'red' ? habitOf(habits.value, 'wine-per-kg', 'red') : undefined
   )
   const expected = computed(() => {
     const perKg = ownYield.value && spanBy(ownYield.value, WINE_PER_KG)
     return counted.value === undefined
       ? undefined
-      : withinLimits(() =>
-          asMust.value
-            ? yieldOfArrival('frozen', style.value, counted.value!, true)
-            : yieldOfArrival(stream.value, style.value, counted.value!, onSkins.value, perKg)
-        )
+      : withinLimits(() => yieldOfArrival(arrivesAs.value, style.value, counted.value!, onSkins.value, perKg))
   })
   const litres = computed(() => (grows.value ? arrived.value : expected.value?.juice.value))
   /** A kit will grow by its water: its vessel must hold all of it. */
@@ -127,7 +123,7 @@ export function useNewLot() {
     arrivesOnSkins(stream.value, style.value, onSkins.value) ? 'cap' : 'foam'
   )
   /** The juice is estimated from must on its skins, and not measured. */
-  const reckoned = computed(() => byMass.value || asMust.value || room.value === 'cap')
+  const reckoned = computed(() => byMass.value || arrivesAs.value === 'crushed' || room.value === 'cap')
   const yieldWorking = computed(() => {
     const e = expected.value!
     const per = (litres: number) => (litres / counted.value!).toFixed(2)
@@ -281,7 +277,7 @@ export function useNewLot() {
     kitTarget,
     kitLine,
     byMass,
-    asMust,
+    arrivesAs,
     unweighed,
     grows,
     expected,

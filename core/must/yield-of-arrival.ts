@@ -16,7 +16,7 @@ const JUICE_SPREAD = { fruit: 0.15, pails: 0.03 } as const
 
 /**
  * Juice and wine to expect from what arrives, each with a band; the measured volume replaces it later.
- * @param stream what arrives
+ * @param stream what arrives; crushed: fresh fruit that nobody weighed, as must with its skins
  * @param style reds ferment on their skins
  * @param onSkins of frozen must: whether the skins are in the pails; a red's are unless it is said
  * @param perKg L of wine off the skins for each kg, where this cellar's own fruit says it
@@ -25,7 +25,7 @@ const JUICE_SPREAD = { fruit: 0.15, pails: 0.03 } as const
  * @example yieldOfArrival('fresh', 'red', 118).juice // 76.7, from 65 to 88 L
  */
 export function yieldOfArrival(
-  stream: ArrivalStream,
+  stream: ArrivalStream | 'crushed',
   style: 'red' | 'rose' | 'white',
   amount: number,
   onSkins = style === 'red',
@@ -43,13 +43,16 @@ export function yieldOfArrival(
         mustL: style === 'red' || stream === 'test' ? of.mustL : of.juiceL
       }
     }
+    case 'crushed':
     case 'frozen': {
-      if (!onSkins) return yieldOfArrival('juice', style, amount)
+      if (stream === 'frozen' && !onSkins) return yieldOfArrival('juice', style, amount)
       const { wineLowL, wineHighL } = yieldOfVolume(amount, 'skins')
+      const juiceL = (wineLowL + wineHighL) / 2
       return {
-        juice: band((wineLowL + wineHighL) / 2, JUICE_SPREAD.fruit),
+        juice: band(juiceL, JUICE_SPREAD.fruit),
         wine: { low: wineLowL, high: wineHighL },
-        mustL: amount
+        // Fresh white grapes are pressed first, and only their juice needs a fermenter.
+        mustL: stream === 'crushed' && style !== 'red' ? juiceL : amount
       }
     }
     case 'juice':

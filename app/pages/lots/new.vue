@@ -13,7 +13,7 @@ const {
   nameTouched,
   nameMessage,
   byMass,
-  asMust,
+  arrivesAs,
   unweighed,
   mass,
   volume,
@@ -33,6 +33,7 @@ const {
   mayBeSulphited
 } = lot
 const STREAMS = (Object.entries(STREAM_HINT) as [NewStream, string][]).map(([value, hint]) => ({ value, label: STREAM[value], hint }))
+const VOLUME_OF = { crushed: 'juice and skins together', kit: 'in the pail now, before adding water' }
 const SKINS = [
   { value: true, label: 'Must on its skins' },
   { value: false, label: 'Juice only' }
@@ -68,9 +69,9 @@ useHead({ title: 'Start a lot · Presk' })
       />
       <QuantityField
         v-else
-        :label="asMust ? 'Crushed must' : 'Volume'"
+        :label="arrivesAs === 'crushed' ? 'Crushed must' : 'Volume'"
         :field="volume"
-        :hint="asMust ? 'juice and skins together' : stream === 'kit' ? 'in the pail now, before adding water' : 'all pails together'"
+        :hint="VOLUME_OF[arrivesAs as keyof typeof VOLUME_OF] ?? 'all pails together'"
       />
       <UButton v-if="stream === 'fresh'" variant="link" class="px-0 self-start justify-self-start" @click="unweighed = !unweighed">
         {{ unweighed ? 'Enter the weight of the fruit' : 'Not weighed? Enter the volume of the crushed must' }}
