@@ -29,10 +29,10 @@ describe('a correction that comes in', () => {
     const here = historyOf([lot, reading, ...ours])
     const { doubts, fresh } = reviewOf(here, [lot, reading, theirs])
     expect(doubts.map((d) => sayDoubt(d, say))).toEqual([words])
-    // What is said of who stands is what the ledger does.
-    const stands = doubts[0]!.code === 'corrects' && doubts[0]!.change.stands
+    // What is said of whose correction counts is what the ledger does.
+    const counts = doubts[0]!.code === 'corrects' && doubts[0]!.change.counts
     const [after] = extend(here, fresh).facts.filter((f) => f.original.id === 'reading')
-    expect(after!.corrections.at(-1)!.id === 'theirs').toBe(stands)
+    expect(after!.corrections.at(-1)!.id === 'theirs').toBe(counts)
   })
 })
 

@@ -20,10 +20,10 @@ export interface Competing {
   struckHere: boolean
   /** As it would read; null where it is struck. */
   becomes: Fact | null
-  /** It was corrected here as well, at that instant: the later of both stands. */
+  /** It was corrected here as well, at that instant: the later of the two counts. */
   ownAt?: string
   /** It is the one that counts: there is no other, or it is the later of two. */
-  stands: boolean
+  counts: boolean
 }
 
 export interface Review {
@@ -78,7 +78,7 @@ function changeBy(correction: EntryOf<'correction'>, { fact, struck, corrections
     struckHere: struck,
     becomes: correction.replacement,
     ...(own && { ownAt: own.written }),
-    stands: !own || own.written < correction.written || (own.written === correction.written && own.id < correction.id)
+    counts: !own || own.written < correction.written || (own.written === correction.written && own.id < correction.id)
   }
 }
 

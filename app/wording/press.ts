@@ -13,7 +13,7 @@ const SAID: Said = {
       'gravity': 'The gravity is where your method presses: press now.',
       'days': 'It has had its weeks on the skins: press now.',
       'taste': 'It has enough tannin: press before it turns harsh.',
-      'stands': 'The gravity has stopped falling: press now.',
+      'stopped': 'The gravity has stopped falling: press now.',
       'too-long': 'It has been on the skins longer than any method needs: press now.'
     })[because],
   'wait-for-gravity': ({ toSg }) => `Your method waits for ${toSg.toFixed(3)} or lower. In the end, taste decides.`,

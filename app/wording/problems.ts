@@ -174,11 +174,11 @@ export function sayDoubt(doubt: Doubt, say: (fact: Fact) => string): string {
   }
 }
 
-function sayChange({ here, struckHere, becomes, ownAt, stands }: Competing, say: (fact: Fact) => string): string {
+function sayChange({ here, struckHere, becomes, ownAt, counts }: Competing, say: (fact: Fact) => string): string {
   const was = `“${say(here)}”${struckHere ? ' (deleted here)' : ''}`
   const what = becomes === null ? `Deletes ${was}.` : `Changes ${was} to “${say(becomes)}”.`
   if (ownAt === undefined) return what
-  return stands
+  return counts
     ? `${what} You corrected this entry too, on ${sayLongDay(ownAt)}; theirs is later and replaces yours.`
     : `${what} You corrected this entry later, on ${sayLongDay(ownAt)}: yours stays.`
 }

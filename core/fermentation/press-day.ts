@@ -29,13 +29,13 @@ export interface PressAsked {
   method: PressMethod
   sg: number
   daysOnSkins: number
-  /** Its gravity has stood for two days or more: it falls no further on the skins. */
-  stands?: boolean
+  /** Its gravity has been the same for two days or more: it falls no further on the skins. */
+  stopped?: boolean
   /** Bitter or green by taste of skins and seeds: what is to be gained is over. */
   tannin?: 'soft' | 'ripe' | 'harsh'
 }
 export type PressFinding =
-  | { code: 'press-now', because: 'gravity' | 'days' | 'taste' | 'stands' | 'too-long' }
+  | { code: 'press-now', because: 'gravity' | 'days' | 'taste' | 'stopped' | 'too-long' }
   | { code: 'wait-for-gravity', toSg: number }
   | { code: 'wait-for-days', days: number }
   /** Sugar left goes on in the closed vessel: airlock and room for foam. */
@@ -63,7 +63,7 @@ export interface PressDay {
  * @example pressDay({ mustL: 100, method: 'at-dryness', sg: 0.995, daysOnSkins: 9 }).freeRunL.mid // 53.9
  */
 export function pressDay(given: PressAsked): PressDay {
-  const { method, sg, daysOnSkins, stands: stillOnSkins } = given
+  const { method, sg, daysOnSkins } = given
   within('sg', sg, 0.97, 1.2)
   within('daysOnSkins', daysOnSkins, 0, 120)
   const spread = (of: Litres80, litres: number): Litres80 => ({ low: of.low * litres, mid: of.mid * litres, high: of.high * litres })
@@ -80,10 +80,10 @@ export function pressDay(given: PressAsked): PressDay {
   const byDays = daysOnSkins >= days.from
   const asked = byTaste || (method === 'early' ? bySg : bySg && byDays)
   // A gravity that is never reached is waited for no longer than any method leaves skins in the must.
-  const stands = stillOnSkins === true && method !== 'extended'
+  const stopped = given.stopped === true && method !== 'extended'
   const tooLong = daysOnSkins > LONGEST_DAYS[method]
-  const ready = asked || stands || tooLong
-  const because = byTaste ? 'taste' : asked ? (method === 'extended' ? 'days' : 'gravity') : stands ? 'stands' : 'too-long'
+  const ready = asked || stopped || tooLong
+  const because = byTaste ? 'taste' : asked ? (method === 'extended' ? 'days' : 'gravity') : stopped ? 'stopped' : 'too-long'
   if (ready) findings.push({ code: 'press-now', because })
   else if (!bySg) findings.push({ code: 'wait-for-gravity', toSg: fromSg })
   else findings.push({ code: 'wait-for-days', days: days.from - daysOnSkins })

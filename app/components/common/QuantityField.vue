@@ -6,7 +6,7 @@ const props = defineProps<{
   field: QuantityField
   /** Of a form: errors with this name are shown here. */
   name?: string
-  /** Stands behind the number when there is no choice of unit. */
+  /** Shown after the number when there is no choice of unit. */
   unitLabel?: string
   hint?: string | undefined
   /** An error from outside, besides those that the field finds itself. */

@@ -3,7 +3,7 @@ import type { LotView } from '~~/core/ledger'
 import type { Gate } from '~~/core/stages'
 import { GATE, sayCondition } from '~/wording/readiness'
 
-/** Stands before a step that cannot be taken back: what is wanting, and going on only knowingly, which is written down. */
+/** Before a step that cannot be undone: what is missing, and going on only knowingly, which is logged. */
 const props = defineProps<{ lot: LotView, gate: Gate }>()
 const f = useFormat()
 const knows = defineModel<boolean>({ required: true })

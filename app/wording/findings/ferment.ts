@@ -59,7 +59,7 @@ export const FERMENT: WordsFor<FermentSays> = {
         + 'and press wine apart if there is enough of each.',
       'days': 'It is dry and has had its weeks on the skins. Taste it: when it stops gaining, press.',
       'taste': 'It has enough tannin. Press before it turns harsh.',
-      'stands': 'The gravity has stopped falling. More time on the skins will not make it drier, so press now.',
+      'stopped': 'The gravity has stopped falling. More time on the skins will not make it drier, so press now.',
       'too-long': 'It has been on the skins longer than any method needs. Press now, whatever the gravity.'
     }[because],
     action: 'Press day'

@@ -54,7 +54,7 @@ export function pressAsk(lot: LotView, now: string, tannin?: PressAsked['tannin'
     method: lot.plan.press,
     sg: Math.min(1.2, Math.max(0.97, lot.sg?.value ?? 1.1)),
     daysOnSkins,
-    stands: standing?.proven === true && standing.fits !== 'sweet',
+    stopped: standing?.proven === true && standing.fits !== 'sweet',
     ...(tannin && { tannin })
   }
 }

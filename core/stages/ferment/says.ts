@@ -9,7 +9,7 @@ export type FermentSays =
   | { code: 'stir-must', hoursSince: number }
   /** A part of the sugar that is fed in steps. */
   | { code: 'sugar-step', material: string, grams: number, part: number, of: number, atSg: number, ready: boolean }
-  | { code: 'press', because: 'gravity' | 'days' | 'taste' | 'stands' | 'too-long' }
+  | { code: 'press', because: 'gravity' | 'days' | 'taste' | 'stopped' | 'too-long' }
   /** One dry reading is no proof. */
   | { code: 'confirm-dryness', hoursLeft: number }
   /** Nobody has looked for weeks: it is over one way or another. */
