@@ -18,7 +18,7 @@ it('what a form begins with is there again after it was logged, and nothing that
   expect([field('count').text, field('capacityL').text, entry.values.name]).toEqual(['1', '', ''])
 })
 
-it('an entry in the book of the wrong lot is corrected into the right one, and both follow', async () => {
+it('an entry logged for the wrong lot is corrected into the right one', async () => {
   const cellar = await house([
     ...vessel('green-glass', 23),
     ...vessel('brown-glass', 23),
@@ -30,11 +30,11 @@ it('an entry in the book of the wrong lot is corrected into the right one, and b
     cellar.facts.filter(({ fact }) => fact.type === 'reading' && fact.quantity === 'malic' && fact.lotId === id)
   const [wrong] = malicOf('lot-grenache')
   const entry = onPage(() => useEntryForm({ type: 'reading', lot: cellar.lotOf('lot-grenache')!, fact: wrong!.fact }))
-  expect(entry.others.value.map((o) => o.value).sort()).toEqual(['lot-albarino', 'lot-grenache'])
-  entry.of.value = 'lot-albarino'
+  expect(entry.lotChoices.value.map((o) => o.value).sort()).toEqual(['lot-albarino', 'lot-grenache'])
+  entry.lotId.value = 'lot-albarino'
   expect(await entry.submit()).toBeDefined()
   expect([malicOf('lot-grenache').length, malicOf('lot-albarino').length]).toEqual([0, 1])
   // Where wine moved, its lots are said by the move.
   const start = cellar.facts.find((f) => f.fact.type === 'lot-started')!.fact
-  expect(onPage(() => useEntryForm({ type: 'lot-started', fact: start })).others.value).toEqual([])
+  expect(onPage(() => useEntryForm({ type: 'lot-started', fact: start })).lotChoices.value).toEqual([])
 })

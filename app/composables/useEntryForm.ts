@@ -16,7 +16,7 @@ export interface EntryFormOptions {
   given?: Values | undefined
 }
 
-/** What may have been written into the book of the wrong lot; wine that moved has its lots on its own page. */
+/** What may have been logged for the wrong lot. Where wine moved, its form names both lots itself. */
 const OF_ONE_LOT = new Set<Fact['type']>(['reading', 'addition', 'inoculation', 'observation', 'operation', 'tasting'])
 
 /** Under which a half-filled form is kept for the tab. */
@@ -75,9 +75,9 @@ export function useEntryForm(options: EntryFormOptions) {
   const saving = ref(false)
   const at = ref<string | undefined>(options.fact?.at)
   const reason = ref('')
-  /** Whose entry it is, and whose else it may have been. */
-  const of = ref(options.fact && OF_ONE_LOT.has(options.fact.type) && 'lotId' in options.fact ? options.fact.lotId : undefined)
-  const others = computed(() => (of.value === undefined ? [] : cellar.lots.map((lot) => ({ value: lot.id, label: lot.name }))))
+  /** The lot that a corrected entry belongs to, and those it may belong to instead. */
+  const lotId = ref(options.fact && OF_ONE_LOT.has(options.fact.type) && 'lotId' in options.fact ? options.fact.lotId : undefined)
+  const lotChoices = computed(() => (lotId.value === undefined ? [] : cellar.lots.map((lot) => ({ value: lot.id, label: lot.name }))))
 
   async function submit(): Promise<Entry[] | undefined> {
     problems.value = []
@@ -109,8 +109,8 @@ export function useEntryForm(options: EntryFormOptions) {
   /** The entry as it should have been, with its own id; the correction carries it whole. */
   function asCorrection(before: AnyFact, made: Draft<EntryOf<Fact['type']>>): Draft {
     const { id, device, written } = before
-    const lotId = of.value && { lotId: of.value }
-    return correction(id, { ...made, ...lotId, id, device, written, at: at.value ?? before.at } as Fact, reason.value) as Draft
+    const ofLot = lotId.value && { lotId: lotId.value }
+    return correction(id, { ...made, ...ofLot, id, device, written, at: at.value ?? before.at } as Fact, reason.value) as Draft
   }
 
   function sayWhyNot(): void {
@@ -136,5 +136,5 @@ export function useEntryForm(options: EntryFormOptions) {
   const set = (key: string, value: Values[string]): void => {
     Object.assign(values, form.follows?.(values, key, value), { [key]: value })
   }
-  return { form, values, set, fields, problems, problem, saving, at, reason, of, others, submit, clear }
+  return { form, values, set, fields, problems, problem, saving, at, reason, lotId, lotChoices, submit, clear }
 }

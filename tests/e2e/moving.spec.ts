@@ -42,7 +42,7 @@ test('a wine is racked into two vessels, sulphited on what arrived, and what it 
   await expect(box(page, 'Amount moved')).toHaveValue('10')
   // Twelve litres are no lees: they are not poured away by a default.
   await expect(page.getByRole('radio', { name: /^Wine/ })).toBeChecked()
-  await button(page, 'Into one more').click()
+  await button(page, 'Fill another vessel').click()
   await takeFrom(page, 'And into, 2', /^Spare glass/)
   await box(page, 'Amount moved, 2').fill('11.6')
   await expect(page.getByText('10 L, full, Godello')).toBeVisible()
@@ -81,7 +81,7 @@ test('with no vessel free, a new one is added right where the wine is to go', as
   await button(page, 'Start the lot').click()
   await expect(page).toHaveURL(/\/crush\//)
   await goWithin(page, new URL(page.url()).pathname.replace('/crush/', '/lots/') + '/move')
-  await expect(page.getByRole('combobox', { name: 'Into' })).toHaveText('no vessel is free')
+  await expect(page.getByRole('combobox', { name: 'Into' })).toHaveText('no empty vessel')
   await button(page, 'New vessel').click()
   const dialog = page.getByRole('dialog', { name: 'New vessel' })
   await dialog.getByRole('button', { name: 'Add' }).click()

@@ -19,7 +19,7 @@ const props = defineProps<{
 const emit = defineEmits<{ done: [written: Entry[]], leave: [] }>()
 
 const entry = useEntryForm({ type: props.type, lot: props.lot, fact: props.fact, given: props.given })
-const { values, fields, problems, problem, saving, at, reason, of, others } = entry
+const { values, fields, problems, problem, saving, at, reason, lotId, lotChoices } = entry
 const root = useTemplateRef<{ $el?: Element }>('root')
 
 async function submit() {
@@ -31,10 +31,17 @@ defineExpose({ values })
 </script>
 
 <template>
-  <!-- What is wanting is said by us, at its field. Its own way of showing that it is busy draws every field anew; the button says it. -->
+  <!-- What is missing is said at its field, not by the browser. UForm's way to show that it is busy draws every field anew. -->
   <UForm ref="root" novalidate :state="values" :loading-auto="false" class="entry" :class="{ tall }" @submit="submit">
     <FormFields :values="values" :fields="fields" :problems="problems" @set="entry.set" />
-    <SelectField v-if="of && others.length > 1" v-model="of" label="Lot" :items="others" hint="if it was another one" class="wide" />
+    <SelectField
+      v-if="lotId && lotChoices.length > 1"
+      v-model="lotId"
+      label="Lot"
+      :items="lotChoices"
+      hint="change it if the entry belongs to another lot"
+      class="wide"
+    />
     <TextField v-if="fact" v-model="reason" label="Reason (optional)" :maxlength="200" class="wide" />
     <WhenField v-if="dated || fact" v-model="at" class="full" />
     <p v-if="problem" class="message full" role="alert">{{ problem }}</p>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type VolumeUnit, fromLitres } from '~~/core/units'
+import { sizesIn } from '~/wording/volume-units'
 import { type FieldProblem, type FieldSpec, type Values, many } from '~/forms/spec'
 import type { QuantityField } from '~/composables/useQuantityField'
 
@@ -13,9 +13,8 @@ const emit = defineEmits<{ set: [key: string, value: Values[string]] }>()
 
 const errorOf = (key: string) => props.problems.find((p) => p.field === key)?.reason
 const words = (key: string) => String(props.values[key] ?? '')
-/** Usual sizes in the unit that is chosen. */
 const usualOf = (spec: FieldSpec, field: QuantityField) =>
-  spec.as === 'quantity' ? spec.usual?.map((litres) => Number(fromLitres(litres, field.unit as VolumeUnit).toPrecision(3))) : undefined
+  spec.as === 'quantity' && spec.usual ? sizesIn(field.unit, spec.usual) : undefined
 /** What every field is told. */
 const told = (spec: FieldSpec) => ({
   'label': spec.label,

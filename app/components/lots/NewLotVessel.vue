@@ -1,17 +1,15 @@
 <script setup lang="ts">
 import type { NewLot } from '~/composables/useNewLot'
 import { usualSizes } from '~~/core/cellar'
-import { type VolumeUnit, fromLitres } from '~~/core/units'
 import { vesselWords } from '~/wording/terms'
+import { sizesIn } from '~/wording/volume-units'
 
 /** Where a new lot goes: an empty vessel, ranked by how it fits, a new one, or later. */
 const props = defineProps<{ lot: NewLot }>()
 const f = useFormat()
 const { vesselChoice, vesselName, vesselKind, emptyVessels, sayFit, capacity, fit, willBe, capacityL, room } = props.lot
 const kinds = computed(() => vesselWords(f.volumeUnit.value))
-const usual = computed(() =>
-  usualSizes(vesselKind.value, f.volumeUnit.value).map((litres) => Number(fromLitres(litres, capacity.unit as VolumeUnit).toPrecision(3)))
-)
+const usual = computed(() => sizesIn(capacity.unit, usualSizes(vesselKind.value, f.volumeUnit.value)))
 const places = computed(() => [
   { value: 'none', label: 'Decide later' },
   ...emptyVessels.value.map((v) => ({

@@ -14,7 +14,7 @@ const errorAt = (field: string) => (wrong.value?.field === field ? wrong.value.r
         :model-value="row.vesselId"
         :label="i === 0 ? 'Into' : `And into, ${i + 1}`"
         :items="placesOf(row)"
-        :placeholder="placesOf(row).length > 0 ? 'choose a vessel' : 'no vessel is free'"
+        :placeholder="placesOf(row).length > 0 ? 'choose a vessel' : 'no empty vessel'"
         :error="errorAt(`vessel${i}`)"
         @update:model-value="choose(row, $event)"
       />
@@ -32,7 +32,7 @@ const errorAt = (field: string) => (wrong.value?.field === field ? wrong.value.r
     <div class="flex flex-wrap gap-x-6">
       <NewVessel @added="chooseNew" />
       <UButton v-if="leftL > 0.1 && rows.some((r) => r.vesselId)" variant="link" icon="i-lucide-split" class="px-0" @click="addRow">
-        Into one more
+        Fill another vessel
       </UButton>
     </div>
   </div>

@@ -15,8 +15,11 @@ const APART = [
   { value: false, label: 'One lot', hint: 'together' }
 ]
 const apart = computed({ get: () => answer.value.keepsApart, set: (is) => bench.set('keep', is ? 'apart' : 'together') })
-/** A vessel that was added for this: for the free run, or where that has one, for the press wine. */
-const takeIn = (vesselId: string) => bench.set(choices.freeVessel ? 'pressVessel' : 'freeVessel', vesselId)
+/** A vessel that was added here: for the free run, or the press wine, whichever has none. */
+function useNew(vesselId: string) {
+  const wants = (['freeVessel', 'pressVessel'] as const).find((key) => !choices[key])
+  if (wants) bench.set(wants, vesselId)
+}
 const NOWHERE = { value: '', label: 'No vessel' }
 /** Those that are too small say so. */
 const sayPlace = ({ vessel, fit }: PressPlace) => ({
@@ -61,7 +64,7 @@ useHead({ title: () => `Press day, ${lot.value?.name ?? ''} · Presk` })
         <SelectField v-model="choices.freeVessel" label="Into" :items="freePlaces" />
         <BenchFields :bench="bench" part="went-in" :only="['pressed']" />
         <SelectField v-model="choices.pressVessel" label="Into" :items="pressPlaces" />
-        <NewVessel @added="takeIn" />
+        <NewVessel @added="useNew" />
       </div>
       <ChoiceTiles v-model="apart" legend="Keep as" :items="APART" :least="160" />
       <p v-if="problem" role="alert" class="text-(--alarm)">{{ problem }}</p>
