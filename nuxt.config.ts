@@ -64,7 +64,7 @@ export default defineNuxtConfig({
   hooks: {
     // The shell would have the browser fetch the print pages behind the first view, which few people open and the service worker has.
     'build:manifest': (manifest) => {
-      for (const file of Object.values(manifest)) Object.assign(file, { prefetch: false, dynamicImports: [] })
+      for (const file of Object.values(manifest)) file.prefetch = false
     }
   },
 

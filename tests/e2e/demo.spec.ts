@@ -234,8 +234,8 @@ test('the first view, the lots and Practice bring less than 300 kB of script eac
       performance.getEntriesByType('resource')
         .filter(({ name }) => name.endsWith('.js') && !name.includes('.worker'))
         .reduce((sum, file) => sum + (file as PerformanceResourceTiming).encodedBodySize, 0))
-    expect.soft(Math.round(sent / 1024), path).toBeGreaterThan(100)
-    expect.soft(Math.round(sent / 1024), path).toBeLessThan(300)
+    expect.soft(Math.round(sent / 1000), path).toBeGreaterThan(100)
+    expect.soft(Math.round(sent / 1000), path).toBeLessThan(300)
   }
 })
 
