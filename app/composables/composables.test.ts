@@ -2,6 +2,7 @@ import { createPinia, defineStore, setActivePinia } from 'pinia'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { computed, reactive, ref } from 'vue'
 import { emptyCellar } from '~~/core/ledger'
+import { POTENTIAL } from '~~/core/units'
 
 // What Nuxt imports by itself stands here by hand: these composables are tested as plain functions.
 vi.stubGlobal('ref', ref)
@@ -55,6 +56,16 @@ describe('a field for a quantity', () => {
     expect(field.message).toContain(complaint)
     expect(field.value).toBeUndefined()
     expect(field.text).toBe(text)
+  })
+  it('the alcohol scale of a hydrometer is a gravity, and 130 % of it is none', () => {
+    const field = useQuantityField({ kind: 'sugar', unit: 'SG', units: ['SG', POTENTIAL], quantity: () => 'sg' })
+    field.unit = POTENTIAL
+    field.text = '12.5'
+    expect(field.value).toBeCloseTo(1.095, 3)
+    field.text = '130'
+    field.touch()
+    expect(field.value).toBeUndefined()
+    expect(field.message).toContain('is not possible')
   })
   it('an unusual value is asked about, and taken once it is confirmed', () => {
     const ph = useQuantityField({ kind: 'plain', unit: '', quantity: () => 'ph' })

@@ -77,7 +77,7 @@ export function useQuantityField(options: QuantityFieldOptions) {
   const message = computed(() => (touched.value && complaint.value ? inDegrees(complaint.value, settings.values.temperature) : undefined))
   const question = computed(() => {
     if (!touched.value || (!doubt.value && wrongUnit.value.length === 0)) return undefined
-    const better = (doubt.value?.suggestions ?? []).map((s): Suggestion => ({ value: s, unit: unit.value }))
+    const better = (doubt.value?.suggestions ?? []).map((s): Suggestion => ({ value: s, unit: understoodUnit.value }))
     const taken = parsed.value.ok && !outside.value && doubt.value?.verdict !== 'refuse'
     return { verdict: taken ? ('ask' as const) : ('refuse' as const), suggestions: wrongUnit.value.length > 0 ? wrongUnit.value : better }
   })

@@ -17,7 +17,8 @@ export function useRoundStop(lot: LotView, kept: KeptStop | undefined) {
   forecasts.hurry()
   const now = useNow()
 
-  const gravity = useSugarField(kept?.unit === '°Brix' ? '°Brix' : 'SG')
+  const gravity = useSugarField('SG')
+  gravity.unit = gravity.units.find((u) => u === kept?.unit) ?? 'SG'
   const celsius = useQuantityField({
     kind: 'temperature',
     unit: settings.values.temperature,

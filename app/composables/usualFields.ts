@@ -1,6 +1,6 @@
 import { volumeUnitsFor } from '~/wording/volume-units'
 import { sgFromBrix } from '~~/core/hydrometry'
-import type { SugarUnit } from '~~/core/units'
+import { POTENTIAL, type SugarUnit } from '~~/core/units'
 import type { QuantityFieldOptions, useQuantityField as Field } from './useQuantityField'
 
 /** Litres or gallons, in the person's unit first; of a wine, unless it has limits of its own. */
@@ -26,7 +26,7 @@ export const useWentInField = (words = 'Enter how much went in.', most = 1e6) =>
 
 /** The sugar of a must or a wine, as gravity or °Brix. */
 export const useSugarField = (unit: SugarUnit, own: Pick<QuantityFieldOptions, 'required'> = {}) =>
-  useQuantityField({ kind: 'sugar', unit, units: ['SG', '°Brix'], quantity: (u) => (u === 'SG' ? 'sg' : 'brix'), ...own })
+  useQuantityField({ kind: 'sugar', unit, units: ['SG', '°Brix', POTENTIAL], quantity: (u) => (u === '°Brix' ? 'brix' : 'sg'), ...own })
 
 type SugarField = Pick<ReturnType<typeof Field>, 'value' | 'parsed'>
 /** The gravity that a sugar field holds, in whichever unit it was typed. */

@@ -2,7 +2,7 @@ import { volumeUnitsFor } from '~/wording/volume-units'
 import type { CellarState, Draft, EntryOf, Fact, LotView } from '~~/core/ledger'
 import type { MaterialCard, MaterialKind } from '~~/core/materials'
 import type { QuantityName } from '~~/core/quantities'
-import type { QuantityKind, Unit } from '~~/core/units'
+import { POTENTIAL, type QuantityKind, type Unit } from '~~/core/units'
 
 /** The values of a form: texts, choices, switches and numbers by the key of their field. */
 export type Values = Record<string, string | number | boolean | undefined>
@@ -62,7 +62,7 @@ export type FieldSpec = { key: string, label: string, wide?: boolean, hint?: str
 export const inMass = (unit: Unit) => ({ as: 'quantity', measure: 'mass', unit, units: ['kg', 'lb'] }) as const
 export const inVolume = (unit: Unit) => ({ as: 'quantity', measure: 'volume', unit, units: volumeUnitsFor(unit) }) as const
 export const inTemperature = (unit: Unit) => ({ as: 'quantity', measure: 'temperature', unit, units: ['°C', '°F'] }) as const
-export const inSugar = (unit: Unit) => ({ as: 'quantity', measure: 'sugar', unit, units: ['SG', '°Brix'] }) as const
+export const inSugar = (unit: Unit) => ({ as: 'quantity', measure: 'sugar', unit, units: ['SG', '°Brix', POTENTIAL] }) as const
 
 /** What is wrong, at which field. */
 export interface FieldProblem {

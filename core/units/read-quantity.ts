@@ -25,7 +25,9 @@ export type QuantityKind =
   | 'plain' // → the number itself: pH, normality, a percentage
 
 export type SugarUnit = 'SG' | '°Brix'
-export type Unit = VolumeUnit | MassUnit | TemperatureUnit | ConcentrationUnit | SugarUnit | PressureUnit | ''
+/** The third scale of many hydrometers, "potential alcohol": only a way to read them, a gravity comes of it. */
+export const POTENTIAL = '% potential'
+export type Unit = VolumeUnit | MassUnit | TemperatureUnit | ConcentrationUnit | SugarUnit | PressureUnit | typeof POTENTIAL | ''
 export type Gallon = 'US' | 'imperial'
 
 export type QuantityProblem =
@@ -104,7 +106,20 @@ const NAMES: Record<Exclude<QuantityKind, 'plain'>, Record<string, Unit>> = {
     'lb/1000usgal': 'lb/1000 US gal'
   },
   pressure: { bar: 'bar', bars: 'bar', psi: 'psi' },
-  sugar: { sg: 'SG', brix: '°Brix', '°brix': '°Brix', bx: '°Brix', '°bx': '°Brix', '°': '°Brix', b: '°Brix' }
+  sugar: {
+    'sg': 'SG',
+    'brix': '°Brix',
+    '°brix': '°Brix',
+    'bx': '°Brix',
+    '°bx': '°Brix',
+    '°': '°Brix',
+    'b': '°Brix',
+    '%': POTENTIAL,
+    '%vol': POTENTIAL,
+    '%abv': POTENTIAL,
+    '%potential': POTENTIAL,
+    '%potentialalcohol': POTENTIAL
+  }
 }
 /** Words that mean one thing in US measures and another in imperial ones. */
 const BY_GALLON: Record<string, Record<Gallon, VolumeUnit>> = {
@@ -156,8 +171,16 @@ export function readQuantity(
     }
   }
   if (found === 'SG') return readGravity(number.value, number.decimals, text.trim(), asTyped !== '')
+  if (found === POTENTIAL) {
+    return { ok: true, value: 1 + number.value / POTENTIAL_PER_SG, unit: 'SG', typed: number.value, unitTyped: asTyped !== '' }
+  }
   return { ok: true, value: toOwnUnit(number.value, found), unit: found, typed: number.value, unitTyped: asTyped !== '' }
 }
+
+/**
+ * % vol for a gravity one above water's, as the scale is usually printed: 1.100 stands beside 13. Makers print 129 to 135. From memory.
+ */
+export const POTENTIAL_PER_SG = 131.25
 
 function unitNamed(word: string, kind: QuantityKind, gallon?: Gallon): Unit | 'which-gallon' | undefined {
   const key = word.toLowerCase().replace(/[\s.]/g, '')
@@ -196,7 +219,7 @@ function toOwnUnit(value: number, unit: Unit): number {
   if (isVolume(unit)) return toLitres(value, unit)
   if (isMass(unit)) return toKilograms(value, unit)
   if (unit === '°C' || unit === '°F') return toCelsius(value, unit)
-  if (unit === '' || unit === 'SG' || unit === '°Brix') return value
+  if (unit === '' || unit === 'SG' || unit === '°Brix' || unit === POTENTIAL) return value
   if (unit === 'bar' || unit === 'psi') return value * BAR_PER[unit]
   return toGramsPerLitre(value, unit)
 }

@@ -79,6 +79,10 @@ describe('a quantity is read with its unit, and never guessed', () => {
     ['1092', 'sugar', 'SG', 1.092, 'SG'],
     ['1.092', 'sugar', 'SG', 1.092, 'SG'],
     ['1,092 sg', 'sugar', '°Brix', 1.092, 'SG'],
+    // What is printed on three-scale hydrometers, from memory: 10 % beside 1.076, 13 % beside 1.099.
+    ['10', 'sugar', '% potential', 1.0762, 'SG'],
+    ['13 %', 'sugar', 'SG', 1.099, 'SG'],
+    ['13,0 % vol', 'sugar', '°Brix', 1.099, 'SG'],
     ['3 US gal', 'volume', 'L', 11.356, 'US gal'],
     ['2 cups', 'volume', 'L', 0.4732, 'US cup'],
     ['1 US qt', 'volume', 'L', 0.9464, 'US qt'],

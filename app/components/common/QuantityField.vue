@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { POTENTIAL } from '~~/core/units'
 import { type QuantityField, sayNumber } from '~/composables/useQuantityField'
 
 const props = defineProps<{
@@ -17,13 +18,19 @@ const props = defineProps<{
 
 /** The field is shared with its page on purpose: what is typed here is read there. */
 const model = computed(() => props.field)
+/** What the hydrometer's alcohol scale comes to as a gravity: the scale itself says too little to be kept alone. */
+const asGravity = computed(() =>
+  props.field.unit === POTENTIAL && props.field.value !== undefined
+    ? `Gravity about ${props.field.value.toFixed(3)}. Makers print this scale differently; the SG scale beside it is finer.`
+    : undefined
+)
 const message = computed(() => props.field.message ?? props.error)
 /** There is no unit behind the number. The group's own rounding goes by every group around it, so it is said here. */
 const alone = computed(() => props.field.units.length <= 1 && !props.unitLabel)
 </script>
 
 <template>
-  <UFormField :label="label" :name="name" :help="message ? undefined : hint" :error="message" class="min-w-0">
+  <UFormField :label="label" :name="name" :help="message ? undefined : (asGravity ?? hint)" :error="message" class="min-w-0">
     <UFieldGroup class="w-full quantity">
       <UInput
         v-model="model.text"

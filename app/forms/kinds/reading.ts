@@ -1,6 +1,7 @@
 import { reading, titration } from '~~/core/drafts'
 import type { EntryOf } from '~~/core/ledger'
 import { QUANTITIES, QUANTITY_NAMES, READ_BY, type QuantityName } from '~~/core/quantities'
+import { POTENTIAL } from '~~/core/units'
 import { capital } from '~/wording/findings/say'
 import { QUANTITY } from '~/wording/terms'
 import {
@@ -32,7 +33,7 @@ function valueField(quantity: QuantityName, context: FormContext): FieldSpec {
   const field = { as: 'quantity', key: `value-${quantity}`, label: 'Reading', required: true, quantity } as const
   switch (quantity) {
     case 'sg':
-      return { ...field, measure: 'sugar', unit: 'SG' }
+      return { ...field, measure: 'sugar', unit: 'SG', units: ['SG', POTENTIAL] }
     case 'brix':
       return { ...field, measure: 'sugar', unit: '°Brix' }
     case 'temperature':
