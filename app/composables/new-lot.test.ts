@@ -73,6 +73,32 @@ describe('a new lot', () => {
     await lot.start()
     expect([...cellar.state.vessels.values()]).toMatchObject([{ name: 'Window glass', kind: 'demijohn', capacityL: 15, litres: 10 }])
   })
+  it('concentrate by the can: what it makes, thinned by three quarters of its water at once, and its packets in part', async () => {
+    const { cellar, lot } = await starting()
+    lot.stream.value = 'kit'
+    lot.name.value = 'Muscat in cans'
+    lot.cans.inCans.value = true
+    await nextTick()
+    lot.cans.fields.cans.text = '6'
+    lot.cans.fields.canSize.text = '1.36'
+    lot.kitLine.text = '5'
+    await nextTick()
+    const makes = lot.cans.makes.value!
+    expect(lot.cans.packetShare.value).toBeCloseTo(makes.mustL / 5, 9)
+    expect(lot.willBe.value).toBeCloseTo(makes.mustL, 6)
+    // Nothing is started without its water.
+    lot.cans.fields.firstWater.text = ''
+    await lot.start()
+    expect(cellar.lots).toEqual([])
+    lot.cans.fields.firstWater.text = '18'
+    await lot.start()
+    const [made] = cellar.lots
+    expect(made!.kit).toEqual({ targetSg: 1.085, packets: [] })
+    expect(made!.volume.value).toBeCloseTo(6 * 1.36 + 18, 6)
+    // What comes next is its gravity, and the second part of the water after it.
+    expect(made!.staged.has('water')).toBe(true)
+    expect(made!.sg).toBeUndefined()
+  })
   it('a kit is not what came in its box but what its water makes of it', async () => {
     const { cellar, lot } = await starting()
     lot.stream.value = 'kit'

@@ -5,8 +5,9 @@ import { sayLotsOf } from '~/wording/habits'
 import { type Draft, type Fact, type LotPlan, type LotView, type PacketStep, type Style, planOf, unusualIn } from '~~/core/ledger'
 import { fromKilograms } from '~~/core/units'
 import { newId } from '~/data/ids'
-import { fact } from '~~/core/drafts'
+import { addition, fact } from '~~/core/drafts'
 import { type STREAM_HINT, vesselWords } from '~/wording/terms'
+import { useCans } from './useCans'
 
 export type NewStream = keyof typeof STREAM_HINT
 
@@ -81,6 +82,9 @@ export function useNewLot() {
     limits: { min: 1.03, max: 1.15, words: 'Enter between 1.030 and 1.150.' }
   })
   const kitLine = inLitres(10_000, 'Between a tenth of a litre and 10,000 litres.', false)
+  const cans = useCans(kitTarget, kitLine)
+  /** Concentrate that is counted in cans, and thinned before anything of it can be measured. */
+  const inCans = computed(() => stream.value === 'kit' && cans.inCans.value)
   watch(
     arrival,
     (a) => {
@@ -98,10 +102,10 @@ export function useNewLot() {
   const unweighed = ref(false)
   const arrivesAs = computed(() => (stream.value === 'fresh' && unweighed.value ? 'crushed' : stream.value))
   const byMass = computed(() => arrivesAs.value === 'fresh' || arrivesAs.value === 'test')
-  const arrived = computed(() => (byMass.value ? mass.value : volume.value))
+  const arrived = computed(() => (byMass.value ? mass.value : inCans.value ? cans.makes.value?.syrupL : volume.value))
   /** A kit that is still to be watered becomes what its mark says, roughly; without a mark nothing can be expected yet. */
   const grows = computed(() => stream.value === 'kit' && !kitTarget.empty)
-  const counted = computed(() => (grows.value ? kitLine.value : arrived.value))
+  const counted = computed(() => (inCans.value ? cans.makes.value?.mustL : grows.value ? kitLine.value : arrived.value))
   const habits = useHabits()
   /** What this cellar's own reds gave for a kilogram. */
   const ownYield = computed(() =>
@@ -186,8 +190,13 @@ export function useNewLot() {
 
   async function start() {
     nameTouched.value = true
-    const amount = byMass.value ? mass : volume
-    const asked = [amount, ...(vesselChoice.value === 'new' ? [capacity] : []), ...(stream.value === 'kit' ? [kitTarget, kitLine] : [])]
+    const amount = byMass.value ? [mass] : inCans.value ? [] : [volume]
+    const asked = [
+      ...amount,
+      ...(vesselChoice.value === 'new' ? [capacity] : []),
+      ...(stream.value === 'kit' ? [kitTarget, kitLine] : []),
+      ...(inCans.value ? cans.asked.value : [])
+    ]
     asked.forEach((field) => field.touch())
     const wrong = name.value.trim() === '' || asked.some((field) => !field.ok) || vintageMessage.value || fit.value?.verdict === 'too-small'
     if (wrong || litres.value === undefined) {
@@ -242,12 +251,24 @@ export function useNewLot() {
         sulphited: mayBeSulphited.value && sulphited.value !== 'later' ? sulphited.value : undefined,
         kit:
           stream.value === 'kit' && kitTarget.value !== undefined
-            ? { targetSg: kitTarget.value, packets: named, ...(kitLine.value !== undefined && { lineL: kitLine.value }) }
+            ? { targetSg: kitTarget.value, packets: named, ...(kitLine.value !== undefined && !inCans.value && { lineL: kitLine.value }) }
             : undefined
       }),
+      ...(inCans.value ? [firstWater(lotId)] : []),
       ...plan
     ]
   }
+  /** What thins the syrup so far that it can be measured; the rest goes in on the crush floor, by its gravity. */
+  const firstWater = (lotId: string) =>
+    addition({
+      lotId,
+      at: at.value,
+      material: 'water',
+      planned: cans.makes.value!.firstL,
+      actual: cans.fields.firstWater.value!,
+      purpose: 'to the gravity',
+      stage: { number: 1, of: 2 }
+    })
   return {
     arrival,
     stream,
@@ -276,6 +297,8 @@ export function useNewLot() {
     capacity,
     kitTarget,
     kitLine,
+    cans,
+    inCans,
     byMass,
     arrivesAs,
     unweighed,

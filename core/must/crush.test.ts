@@ -5,7 +5,7 @@ import { vesselFit } from '../cellar'
 import { brixFromSg, sgFromBrix } from '../hydrometry'
 import { firstDose } from '../sulphite'
 import { LimitError } from '../units'
-import { addSugar, addWater, clockAt, enzymeAdvice, kitWater, testFerment, yieldOfArrival } from '.'
+import { addSugar, addWater, clockAt, concentrateMakes, enzymeAdvice, kitWater, testFerment, yieldOfArrival } from '.'
 
 describe('what arrives and what it comes to (craft 2 and 3.3, common practice)', () => {
   it.each([
@@ -92,6 +92,19 @@ describe('the waits (craft 3.3 and 3.5, common practice)', () => {
 })
 
 describe('water for a kit', () => {
+  it('cans of concentrate: three parts of water to one of 68 °Brix are a must of 21 (common practice), and cans add up', () => {
+    const four = concentrateMakes(4, 1, 68, sgFromBrix(21))
+    expect(four.waterL / four.syrupL).toBeCloseTo(3, 0)
+    // Its sugar is still there, by weight: 68 g in 100 g of 1.337 kg/L (ICUMSA), 21 g in 100 g of 1.087.
+    expect(four.mustL * 1.0867 * 0.21).toBeCloseTo(4 * 1.337 * 0.68, 1)
+    const half = concentrateMakes(0.5, 1, 68, sgFromBrix(21))
+    expect(half.mustL * 8).toBeCloseTo(four.mustL, 9)
+    // After the first water a hydrometer reads it, and what is wanting is the rest.
+    const brix = (4 * 1.337 * 68) / (4 * 1.337 + four.firstL * 0.998)
+    const rest = kitWater(four.syrupL + four.firstL, sgFromBrix(brix), sgFromBrix(21), 2)
+    expect(rest).toMatchObject({ verdict: 'add', last: true })
+    if (rest.verdict === 'add') expect(rest.litres / (four.waterL - four.firstL)).toBeCloseTo(1, 1)
+  })
   it('goes in by three quarters first, then all of the rest', () => {
     const first = kitWater(16, 1.122, 1.085, 1)
     expect(first).toMatchObject({ verdict: 'add', last: false })

@@ -6,7 +6,12 @@ import { PACKET_STEP } from '~/wording/crush'
 export interface KitTyped {
   packets: { name: string, step: PacketStep, day?: number }[]
 }
-const props = defineProps<{ target: ReturnType<typeof useQuantityField>, line: ReturnType<typeof useQuantityField> }>()
+const props = defineProps<{
+  /** The gravity and the mark are asked elsewhere. */
+  packetsOnly?: boolean
+  target: ReturnType<typeof useQuantityField>
+  line: ReturnType<typeof useQuantityField>
+}>()
 const packets = defineModel<KitTyped['packets']>({ required: true })
 const USUAL: KitTyped['packets'] = [
   { name: 'Bentonite', step: 'before-yeast' },
@@ -22,7 +27,7 @@ const fields = computed(() => props)
 
 <template>
   <div class="grid gap-4">
-    <div class="pair">
+    <div v-if="!packetsOnly" class="pair">
       <QuantityField label="Dilute it to" :field="fields.target" hint="gravity from the leaflet; leave empty if already diluted" />
       <QuantityField label="Mark on the pail" :field="fields.line" hint="only a guide" />
     </div>

@@ -6,7 +6,7 @@ import type { NewLot } from '~/composables/useNewLot'
 /** What can be expected of what arrived: juice to dose, wine in the end, the vessel it asks for. */
 const props = defineProps<{ lot: NewLot }>()
 const f = useFormat()
-const { expected, reckoned, grows, room, willBe, yieldWorking } = props.lot
+const { expected, inCans, reckoned, grows, room, willBe, yieldWorking } = props.lot
 const range = (low: number, high: number) => f.volumes(low, high)
 </script>
 
@@ -19,7 +19,7 @@ const range = (low: number, high: number) => f.volumes(low, high)
         }}), and
       </template>
       <template v-else>Expect </template>{{ range(expected.wine.low, expected.wine.high) }} of finished wine{{
-        grows ? ', up to its mark' : ''
+        grows && !inCans ? ', up to its mark' : ''
       }}.
       <template v-if="room === 'cap'">Must and skins fill about {{ f.words(f.volume(expected.mustL)) }}.</template>
       <template v-if="willBe !== undefined">

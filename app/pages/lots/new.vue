@@ -20,6 +20,8 @@ const {
   packets,
   kitTarget,
   kitLine,
+  cans,
+  inCans,
   vintage,
   vintageMessage,
   planLike,
@@ -68,7 +70,7 @@ useHead({ title: 'Start a lot · Presk' })
         :hint="stream === 'test' ? 'usually five kilograms' : 'weight with stems'"
       />
       <QuantityField
-        v-else
+        v-else-if="!inCans"
         :label="arrivesAs === 'crushed' ? 'Crushed must' : 'Volume'"
         :field="volume"
         :hint="VOLUME_OF[arrivesAs as keyof typeof VOLUME_OF] ?? 'all pails together'"
@@ -76,10 +78,16 @@ useHead({ title: 'Start a lot · Presk' })
       <UButton v-if="stream === 'fresh'" variant="link" class="px-0 self-start justify-self-start" @click="unweighed = !unweighed">
         {{ unweighed ? 'Enter the weight of the fruit' : 'Not weighed? Enter the volume of the crushed must' }}
       </UButton>
+      <UButton v-if="stream === 'kit'" variant="link" class="px-0 self-start justify-self-start" @click="cans.inCans.value = !inCans">
+        {{ inCans ? 'Enter the volume in the pail' : 'Concentrate in cans? Enter how many' }}
+      </UButton>
     </div>
     <LastTime :name="name" :stream="stream" :style="style" />
     <NewLotExpect :lot="lot" />
-    <KitFields v-if="stream === 'kit'" v-model="packets" :target="kitTarget" :line="kitLine" />
+    <template v-if="stream === 'kit'">
+      <CansFields v-if="inCans" :cans="cans" :target="kitTarget" :leaflet="kitLine" />
+      <KitFields v-model="packets" :packets-only="inCans" :target="kitTarget" :line="kitLine" />
+    </template>
     <ChoiceTiles v-if="mayBeSulphited" v-model="sulphited" legend="Did it come with sulphite?" :items="SULPHITED" :least="130" />
     <NewLotVessel :lot="lot" />
     <div v-if="plans.length > 1" class="pair">
