@@ -6,7 +6,7 @@ import { sayIn } from './forecast'
 import { sayFollowed } from './followed'
 import { sayPress } from './press'
 import { sayCause, sayRestartFinding, sayRestartStep } from './restart'
-import { sayLees } from './yeast-sources'
+import { sayBrought } from './yeast-sources'
 
 const f = {
   temperature: (c: number) => ({ text: String(c), unit: '°C' }),
@@ -100,5 +100,5 @@ describe('words of the ferment', () => {
     [{ code: 'old', days: 20.4, weight: 'never' }, /^Dry for 20 days/],
     [{ code: 'strong-must', abv: 14.2, weight: 'care' }, /14\.2 % vol/],
     [{ code: 'sulphited', freeMgPerL: 24.6, weight: 'care' }, /25 mg\/L/]
-  ])('%j', (finding, words) => expect(sayLees(finding)).toMatch(words))
+  ])('%j', (finding, words) => expect(sayBrought(finding)).toMatch(words))
 })

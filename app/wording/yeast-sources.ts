@@ -1,9 +1,10 @@
-import type { LeesFinding, WildVerdict } from '~~/core/yeast'
+import type { LadleFinding, LeesFinding, WildVerdict } from '~~/core/yeast'
 
 export const SOURCE = {
   packet: { label: 'A packet', hint: 'known yeast; the usual' },
   wild: { label: 'Wild yeast', hint: 'a starter from your fruit, checked before you use it' },
-  lees: { label: 'Lees of another lot', hint: 'one that has just finished and smells clean' }
+  lees: { label: 'Lees of another lot', hint: 'one that has just finished and smells clean' },
+  ladle: { label: 'Must of a lot that is fermenting', hint: 'a ladle or a jug of it, while it ferments hard' }
 } as const
 export type YeastSource = keyof typeof SOURCE
 
@@ -27,16 +28,16 @@ export const WILD_VERDICT: Record<WildVerdict, { title: string, text: string, to
   'gave-up': { title: 'It has not started', text: 'After a week it hardly ferments, and other microbes grow. Use a packet.', tone: 'stop' }
 }
 
-export function sayLees(finding: LeesFinding): string {
+export function sayBrought(finding: LeesFinding | LadleFinding): string {
   switch (finding.code) {
     case 'stuck':
       return 'It stuck: its yeast is weak, and the cause may come along.'
     case 'not-over':
       return 'It is still fermenting. Wait until it is dry and the yeast has settled.'
     case 'smelt':
-      return 'It smelled of a fault recently, and the lees carry that over.'
+      return 'It smelled of a fault recently, and its yeast carries that over.'
     case 'colour':
-      return 'Lees of a red would colour a white or rosé.'
+      return 'A red would colour a white or rosé.'
     case 'bacteria-unwanted':
       return 'It has malolactic bacteria, and this lot should not have them.'
     case 'tired':
@@ -44,10 +45,21 @@ export function sayLees(finding: LeesFinding): string {
     case 'old':
       return `Dry for ${Math.round(finding.days)} days: its yeast lives for about five.`
     case 'strong-must':
-      return `This must can reach ${finding.abv.toFixed(1)} % vol: used yeast may not manage that. Add fresh yeast too.`
+      return `This must can reach ${finding.abv.toFixed(1)} % vol: this yeast may not manage that. Add fresh yeast too.`
     case 'sulphited':
       return `It has ${Math.round(finding.freeMgPerL)} mg/L of free SO₂: the yeast will start slowly.`
     case 'bacteria-come-along':
-      return 'Malolactic bacteria come with the lees. You want them, but they start earlier than usual.'
+      return 'Malolactic bacteria come with it. You want them, but they start earlier than usual.'
+    case 'unread':
+      return 'Read its gravity first: Presk cannot tell how far it has fermented.'
+    case 'too-early':
+      return `Only ${percent(finding.gone)} of its sugar has fermented: it has few yeast cells yet. Wait, or take more of it.`
+    case 'too-late':
+      return `${percent(finding.gone)} of its sugar has fermented: its yeast is getting tired. Take more of it, `
+        + 'or use its lees once it is dry.'
+    case 'too-little':
+      return 'There is less of it than this must needs.'
   }
 }
+
+const percent = (share: number) => `${Math.round(Math.max(0, Math.min(1, share)) * 100)} %`

@@ -1,7 +1,7 @@
 import { vesselFit } from '../cellar'
 import { partOfLot, transfer } from '../drafts'
 import { type PressDay, type PressMethod, pressDay } from '../fermentation'
-import type { Draft, Fact, VesselState } from '../ledger'
+import { type Draft, type Fact, type VesselState, mainVesselOf } from '../ledger'
 import { pressAsk } from '../stages'
 import { withinLimits } from '../units'
 import type { Bench, BenchContext } from './bench'
@@ -61,7 +61,7 @@ export const press: Bench<PressNumber, PressChoices, PressAnswer> = {
   drafts({ free, pressed = 0, freeVessel, pressVessel }, { keepsApart }, { lot, newId }) {
     if (free === undefined) return { refused: 'nothing' }
     const total = free + pressed
-    const from = [...lot.contents.entries()].sort((a, b) => b[1] - a[1])[0]?.[0]
+    const from = mainVesselOf(lot)
     const held = Math.max((from === undefined ? undefined : lot.contents.get(from)) ?? lot.volume.value, total)
     const move = (lotId: string, vesselId: string, litres: number): Draft<Fact> => {
       const outL = (held * litres) / total

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
+import { type Draft, type Entry, type Fact, foldCellar, isFermenting } from '../ledger'
 import { entrySchema } from '../ledger/schema'
-import { addition, correction, fact, inoculation, reading, titration, transfer } from '.'
+import { addition, correction, fact, inoculation, ladle, reading, titration, transfer } from '.'
 
 const lotId = 'lot-draft-1'
 const written = { id: 'draft-00001', device: 'test', at: '2026-10-01T08:00:00.000Z', written: '2026-10-01T08:00:00.000Z' }
@@ -68,5 +69,36 @@ describe('the makers of entries', () => {
       'typed',
       'value'
     ])
+  })
+  it('a jug of working must: what was poured leaves its lot, and the other ferments from then on', () => {
+    let hour = 0
+    const entry = (draft: Draft<Fact>): Entry => {
+      const at = new Date(Date.UTC(2026, 9, 1, hour++)).toISOString()
+      return entrySchema.parse({ ...written, id: `draft-1${hour}`.padEnd(12, '0'), at, written: at, ...draft })
+    }
+    const start = (of: string) =>
+      entry(fact('lot-started', {
+        lotId: of, name: of, stream: 'fresh', style: 'red', varieties: [], volumeL: 50, volumeIs: 'measured',
+        vintage: undefined, origin: undefined, massKg: undefined, onSkins: undefined,
+        vesselId: undefined, kit: undefined, arrivalId: undefined
+      }))
+    const [first, next] = ['lot-draft-a', 'lot-draft-b']
+    const before = [
+      start(first), start(next),
+      entry(reading({ lotId: first, quantity: 'sg', typed: 'sg', value: 1.09 })),
+      entry(reading({ lotId: next, quantity: 'sg', typed: 'sg', value: 1.095 })),
+      entry(inoculation({ lotId: first, organism: 'yeast', culture: 'Y' })),
+      entry(reading({ lotId: first, quantity: 'sg', typed: 'sg', value: 1.04 }))
+    ]
+    const { lots } = foldCellar(before)
+    const after = foldCellar([...before, ...ladle(lots.get(first)!, lots.get(next)!, 2.5).map(entry)])
+    expect(after.problems).toEqual([])
+    const [poured, got] = [after.lots.get(first)!, after.lots.get(next)!]
+    expect([poured.volume.value, got.volume.value]).toEqual([47.5, 52.5])
+    expect([poured, got].map((l) => isFermenting(l))).toEqual([true, true])
+    // By the sugar of both, less what has become alcohol: 50 L at 1.095 and 2.5 L at 1.040.
+    expect(got.sg!.value).toBeCloseTo((50 * 1.095 + 2.5 * 1.04) / 52.5, 3)
+    expect(got.inoculatedAt).toBeDefined()
+    expect(poured.rackings).toEqual([])
   })
 })

@@ -1,6 +1,7 @@
 export { addition } from './addition'
 export { correction, fact } from './fact'
 export { inoculation } from './inoculation'
+export { ladle } from './ladle'
 export { partOfLot } from './part-of-lot'
 export { reading, titration } from './reading'
 export { transfer } from './transfer'

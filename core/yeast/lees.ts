@@ -1,4 +1,5 @@
 import { within } from '../units'
+import { SPOILT } from './wild'
 
 /** Thick lees for a litre of must, mL. Common practice, no source. */
 const ML_PER_L = { min: 10, max: 20 } as const
@@ -26,13 +27,16 @@ export interface LeesTarget {
   potentialAbv?: number
   malolacticWanted: boolean
 }
+export type CarriedOver =
+  | { code: 'smelt' | 'colour' | 'bacteria-unwanted', weight: 'never' }
+  | { code: 'strong-must', abv: number, weight: 'care' }
+  | { code: 'bacteria-come-along', weight: 'care' }
 export type LeesFinding =
-  | { code: 'stuck' | 'not-over' | 'smelt' | 'colour' | 'bacteria-unwanted', weight: 'never' }
+  | CarriedOver
+  | { code: 'stuck' | 'not-over', weight: 'never' }
   | { code: 'tired', abv: number, weight: 'never' }
   | { code: 'old', days: number, weight: 'never' }
-  | { code: 'strong-must', abv: number, weight: 'care' }
   | { code: 'sulphited', freeMgPerL: number, weight: 'care' }
-  | { code: 'bacteria-come-along', weight: 'care' }
 
 export interface LeesReuse {
   verdict: 'good' | 'with-care' | 'never'
@@ -52,19 +56,13 @@ export interface LeesReuse {
  */
 export function leesReuse(source: LeesSource, target: LeesTarget): LeesReuse {
   const mustL = within('mustL', target.mustL, 1, 100_000)
-  const { ended, abv = 12, daysDry = 0, smelt = [], freeSo2MgPerL = 0 } = source
+  const { ended, abv = 12, daysDry = 0, freeSo2MgPerL = 0 } = source
   const findings: LeesFinding[] = []
   if (ended === 'stuck') findings.push({ code: 'stuck', weight: 'never' })
   if (ended === 'fermenting') findings.push({ code: 'not-over', weight: 'never' })
   if (abv > TIRED_ABV) findings.push({ code: 'tired', abv, weight: 'never' })
   if (daysDry > FRESH_DAYS) findings.push({ code: 'old', days: daysDry, weight: 'never' })
-  if (smelt.some((s) => s === 'vinegar' || s === 'nail-varnish' || s === 'rotten-egg')) findings.push({ code: 'smelt', weight: 'never' })
-  if (source.style === 'red' && target.style !== 'red') findings.push({ code: 'colour', weight: 'never' })
-  if (source.bacteria)
-    findings.push(
-      target.malolacticWanted ? { code: 'bacteria-come-along', weight: 'care' } : { code: 'bacteria-unwanted', weight: 'never' }
-    )
-  if ((target.potentialAbv ?? 0) > STRONG_ABV) findings.push({ code: 'strong-must', abv: target.potentialAbv!, weight: 'care' })
+  findings.push(...carriedOver(source, target))
   if (freeSo2MgPerL > SULPHITED) findings.push({ code: 'sulphited', freeMgPerL: freeSo2MgPerL, weight: 'care' })
   const litres = { min: (mustL * ML_PER_L.min) / 1000, max: (mustL * ML_PER_L.max) / 1000 }
   return {
@@ -73,4 +71,18 @@ export function leesReuse(source: LeesSource, target: LeesTarget): LeesReuse {
     bringsAbv: (abv * litres.max) / (mustL + litres.max),
     findings
   }
+}
+
+/** What comes along with the yeast of another lot, whether with its lees or with its must, and a must that is too much for it. */
+export function carriedOver(source: Pick<LeesSource, 'style' | 'bacteria' | 'smelt'>, target: Omit<LeesTarget, 'mustL'>): CarriedOver[] {
+  return [
+    ...(source.smelt?.some((s) => (SPOILT as readonly string[]).includes(s)) ? [{ code: 'smelt', weight: 'never' } as const] : []),
+    ...(source.style === 'red' && target.style !== 'red' ? [{ code: 'colour', weight: 'never' } as const] : []),
+    ...(source.bacteria
+      ? [target.malolacticWanted
+          ? { code: 'bacteria-come-along', weight: 'care' } as const
+          : { code: 'bacteria-unwanted', weight: 'never' } as const]
+      : []),
+    ...((target.potentialAbv ?? 0) > STRONG_ABV ? [{ code: 'strong-must', abv: target.potentialAbv!, weight: 'care' } as const] : [])
+  ]
 }

@@ -4,8 +4,8 @@ import { within } from '../units'
 const SHARE = 0.05
 const DAYS = { min: 3, max: 6 } as const
 const KG_PER_L = 1 / 0.75
-/** Ready while it works hardest: between these shares of its sugar. */
-const READY = { from: 0.3, to: 0.75 } as const
+/** Yeast works hardest between these shares of its sugar. Common practice, no source. */
+export const AT_WORK = { from: 0.3, to: 0.75 } as const
 const END_SG = 0.994
 /** Nothing after so long: wild yeast has not come, and others have, h. */
 const TOO_LONG_H = 7 * 24
@@ -28,6 +28,9 @@ export function wildStarter(mustL: number): WildStarter {
   return { starterL, fruitKg: starterL * KG_PER_L, days: DAYS }
 }
 
+/** Share of a must's sugar that is fermented. */
+export const sugarGone = (originalSg: number, sg: number): number => (originalSg - sg) / (originalSg - END_SG)
+
 export type WildVerdict = 'throw-away' | 'wait' | 'ready' | 'past' | 'gave-up'
 /** Smells that no starter is kept with: they would be in all of the must. */
 export const SPOILT = ['vinegar', 'nail-varnish', 'rotten-egg'] as const
@@ -45,8 +48,8 @@ export function judgeWild({ originalSg, sg, hours, smells }: WildLook): WildVerd
   within('originalSg', originalSg, 1.03, 1.2)
   within('sg', sg, 0.97, 1.2)
   if (SPOILT.some((s) => smells.includes(s))) return 'throw-away'
-  const gone = (originalSg - sg) / (originalSg - END_SG)
-  if (gone > READY.to) return 'past'
-  if (gone >= READY.from) return 'ready'
+  const gone = sugarGone(originalSg, sg)
+  if (gone > AT_WORK.to) return 'past'
+  if (gone >= AT_WORK.from) return 'ready'
   return hours > TOO_LONG_H ? 'gave-up' : 'wait'
 }

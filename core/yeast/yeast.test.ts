@@ -2,6 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { LimitError } from '../units'
 import {
+  type LadleSource,
   type LeesSource,
   type LeesTarget,
   NUTRIENTS,
@@ -9,6 +10,7 @@ import {
   YEASTS,
   chooseYeast,
   judgeWild,
+  ladleReuse,
   leesReuse,
   nutrientPlan,
   pitchPlan,
@@ -160,6 +162,21 @@ describe('yeast used again', () => {
     const found = leesReuse({ ...source, ...s }, { ...target, ...t })
     expect(found.verdict).toBe(verdict)
     expect(found.findings.map((f) => f.code)).toEqual(code ? [code] : [])
+  })
+  it.each<[string, Partial<LadleSource>, Partial<LeesTarget>, string, string | undefined]>([
+    ['a red in the middle of its ferment', {}, {}, 'good', undefined],
+    ['one that has only begun', { sg: 1.084 }, {}, 'with-care', 'too-early'],
+    ['one that is nearly dry', { sg: 1.004 }, {}, 'with-care', 'too-late'],
+    ['one that nobody read', { originalSg: undefined as never }, {}, 'with-care', 'unread'],
+    ['one that smells', { smelt: ['vinegar'] }, {}, 'never', 'smelt'],
+    ['a red into a white', {}, { style: 'white' }, 'never', 'colour'],
+    ['a cup of it for a barrel', { heldL: 1 }, { mustL: 225 }, 'with-care', 'too-little']
+  ])('working must: %s', (_, s, t, verdict, code) => {
+    const found = ladleReuse({ style: 'red', originalSg: 1.09, sg: 1.045, abv: 6, heldL: 60, smelt: ['bread'], ...s }, { ...target, ...t })
+    expect(found.verdict).toBe(verdict)
+    expect(found.findings.map((f) => f.code)).toEqual(code ? [code] : [])
+    // A twentieth at 6 % vol: 0.05 ÷ 1.05 of it.
+    expect(found.bringsAbv).toBeCloseTo(0.286, 3)
   })
   it('a hundredth to a fiftieth of the must, and hardly any alcohol along', () => {
     const { litres, bringsAbv } = leesReuse(source, target)

@@ -3,7 +3,7 @@ import { daysBetween } from '~~/core/units'
 import { inoculation } from '~~/core/drafts'
 import { type LotState, type LotView, drynessOf, isFermenting, isMust } from '~~/core/ledger'
 import { leesReuse } from '~~/core/yeast'
-import { sayLees } from '~/wording/yeast-sources'
+import { sayBrought } from '~/wording/yeast-sources'
 
 /** The yeast of a wine that has just finished, used again: what speaks against it, how much, and what comes along. */
 const props = defineProps<{ lot: LotView, potential?: number | undefined }>()
@@ -79,7 +79,7 @@ async function pitched() {
           {{ f.words(f.percentAlcohol(reuse.bringsAbv)) }} along.
         </p>
         <FindingNote v-for="x in reuse.findings" :key="x.code" :tone="x.weight === 'never' ? 'stop' : undefined">
-          {{ f.degrees(sayLees(x)) }}
+          {{ f.degrees(sayBrought(x)) }}
         </FindingNote>
         <div class="ways">
           <UButton size="xl" :loading="saving" :disabled="reuse.verdict === 'never'" @click="pitched">The lees are in the must</UButton>

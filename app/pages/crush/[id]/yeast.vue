@@ -68,6 +68,7 @@ useHead({ title: () => `Yeast for ${lot.value?.name ?? 'a lot'} · Presk` })
       />
       <YeastWild v-if="source === 'wild' && lot.stream !== 'kit'" :lot="lot" />
       <YeastLees v-else-if="source === 'lees' && lot.stream !== 'kit'" :lot="lot" :potential="yeast.bench.answer.value.potential" />
+      <YeastLadle v-else-if="source === 'ladle' && lot.stream !== 'kit'" :lot="lot" :potential="yeast.bench.answer.value.potential" />
       <div v-else class="two">
         <YeastAmounts :yeast="yeast" />
         <YeastChoice :yeast="yeast" />
