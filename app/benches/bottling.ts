@@ -41,9 +41,13 @@ export const bottlesForm: BenchForm<BottlingNumber, BottlingChoices, BottlingAns
       { as: 'words', key: 'place', label: 'Where you store them', max: 80, part: 'went-in' }
     ]
   },
+  note: (_, { rest }) => (rest?.becomes === 'used' ? 'The rest was drunk or used.' : rest?.becomes === 'lees' ? 'The rest was lees.' : ''),
   refusals: {
     'whole-number': 'Enter whole numbers of bottles.',
     'no-bottles': 'Enter how many bottles you filled.'
   },
-  logged: (lot) => ({ says: `${lot.name}: bottled`, to: `/lots/${lot.id}` })
+  logged: (lot, _written, _act, { rest }) => ({
+    says: `${lot.name}: bottled`,
+    to: rest?.becomes === 'jug' ? `/lots/${lot.id}/move?as=rack` : `/lots/${lot.id}`
+  })
 }

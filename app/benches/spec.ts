@@ -37,7 +37,7 @@ export interface BenchForm<N extends string, C extends object, A> {
   /** Why nothing was written, by the code of the refusal. */
   refusals?: Readonly<Record<string, string>>
   /** What is said once it is written, and where that leads. */
-  logged?: (lot: LotView, written: readonly Draft<Fact>[], act: string) => { says: string, to?: string | undefined }
+  logged?: (lot: LotView, written: readonly Draft<Fact>[], act: string, answer: A) => { says: string, to?: string | undefined }
 }
 type More = Partial<Extract<FieldSpec, { as: 'quantity' }>> & Place
 type Limits = readonly [min: number, max: number]

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { nextTick, shallowRef } from 'vue'
 import type { Draft, Fact } from '~~/core/ledger'
-import { type House, daysAgo, dryWine, house, onPage, read, vessel } from './fixtures/house'
+import { type House, daysAgo, dryWine, house, onPage, read, vessel, went } from './fixtures/house'
 
 const { useBench } = await import('./useBench')
 const { bottlesForm } = await import('~/benches/bottling')
@@ -52,6 +52,27 @@ describe('bottling day', () => {
     expect(wine.bottled).toMatchObject([{ sizeMl: 750, left: 18, closure: 'crown', place: 'shelf by the door', material: 'bottle-750' }])
     expect(wine.volume.value).toBeCloseTo(24 - 13.5, 6)
     expect(cellar.state.stock.get('bottle-750')!.packages[0]!.left).toBe(2)
+  })
+  it.each([
+    // 24 L: what is asked of the rest, what is usual for so much, and what is held afterwards.
+    ['half of it: the rest is bottled another day', '16', '', 'later', 12, '/lots/lot-albarino'],
+    ['all but a cup: the rest is lees', '31', '375', 'lees', 0, '/lots/lot-albarino'],
+    ['all but a bottle, kept in a jug: nobody calls it lees', '31', 'jug', 'jug', 0.75, '/lots/lot-albarino/move?as=rack'],
+    ['all but a bottle, drunk', '31', 'used', 'used', 0, '/lots/lot-albarino'],
+    ['to the last drop: nothing is asked', '32', '', undefined, 0, '/lots/lot-albarino']
+  ] as const)('%s', async (_, typed, more, becomes, held, leads) => {
+    const cellar = await house(CELLAR)
+    const day = onPage(() => useBench(bottlesForm, lotOf(cellar)))
+    day.gate!.knows.value = true
+    day.field('filled:bottle-750').text = typed
+    if (more === '375') day.field('filled:bottle-375').text = '1'
+    else if (more) day.set('rest', more)
+    expect(day.answer.value.rest?.becomes).toBe(becomes)
+    expect(await day.log()).toBe(true)
+    expect(cellar.lotOf('lot-albarino')!.volume.value).toBeCloseTo(held, 6)
+    expect(went.at(-1)).toBe(leads)
+    const vessel = cellar.state.vessels.get('glass-of-25')!
+    expect(vessel.lotId).toBe(held > 0 ? 'lot-albarino' : undefined)
   })
   it.each([
     ['none', '', /how many bottles/],

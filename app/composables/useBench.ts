@@ -186,10 +186,11 @@ export function useBench<N extends string, C extends object, A>(
     if (isRefusal(made)) return refuse(form.refusals?.[made.refused])
     if (made.length === 0) return false
     saving.value = true
+    const found = answer.value
     const written = await cellar.log([...(gate?.against() ?? []), ...made])
     saving.value = false
     if (!written) return refuse()
-    const done = form.logged?.(about.lot, made, does)
+    const done = form.logged?.(about.lot, made, does, found)
     // Where it leads on, the bench is done with; else only what went in is.
     if (done?.to) reset()
     fillAll(({ part }) => part === does || part === 'apart')

@@ -1,7 +1,8 @@
 import { fact } from '../drafts'
 import { type BottleMix, bottleMix } from '../finishing'
-import { CLOSURE_MATERIAL, type CellarState, type Closure, type EntryOf, type LotView } from '../ledger'
+import { CLOSURE_MATERIAL, HELD_L, type CellarState, type Closure, type EntryOf, type LotView } from '../ledger'
 import { type MaterialCard, type OwnCards, cardsOf } from '../materials'
+import { BOTTLE_L } from '../stages'
 import { withinLimits } from '../units'
 import { type Bench, type BenchContext, known, usual } from './bench'
 
@@ -41,6 +42,10 @@ export function bottlesFor(lot: LotView | undefined, cellar: CellarState): Mater
   )
 }
 
+/** What is left when the bottles are full: lees, drunk or used up, to be moved into something smaller, or bottled another day. */
+export const RESTS = ['lees', 'used', 'jug', 'later'] as const
+export type Rest = (typeof RESTS)[number]
+
 /** `volume`, `loss`, and for each card of a bottle what is in store and what was filled. */
 export type BottlingNumber = 'volume' | 'loss' | `stock:${string}` | `filled:${string}`
 export interface BottlingChoices {
@@ -49,6 +54,8 @@ export interface BottlingChoices {
   /** A kind, the key of one's own card, or nothing. */
   closure: string
   place: string
+  /** What becomes of what is left; nothing while it is as usual. */
+  rest: '' | Rest
 }
 export interface BottlingAnswer {
   sparkling: boolean
@@ -56,15 +63,20 @@ export interface BottlingAnswer {
   mix?: BottleMix | undefined
   /** Closures of the chosen kind: needed, and in the store as far as it is kept account of. */
   closing: { needed: number, inStore?: number | undefined }
+  /** What the bottles that were filled leave in the vessel, L, and what becomes of it. */
+  rest?: { litres: number, becomes: Rest } | undefined
 }
 export const usedOf = ({ used }: Pick<BottlingChoices, 'used'>, { lot, cellar }: Pick<BenchContext, 'lot' | 'cellar'>): MaterialCard[] => {
   const keys = used.split(',')
   return bottlesFor(lot, cellar).filter((card) => keys.includes(card.key))
 }
 
+/** Of a lot that is over nothing else is amended. */
+const UNCHANGED = { name: undefined, alcoholic: undefined, sulphited: undefined, sulphitedMgPerL: undefined, packets: undefined }
+
 /** Bottling day: which bottles from the net volume, and the real numbers back. */
 export const bottling: Bench<BottlingNumber, BottlingChoices, BottlingAnswer> = {
-  choices: ({ lot }) => ({ used: USUAL[lot?.plan.sparkling ? 'sparkling' : 'still'].join(','), closure: '', place: '' }),
+  choices: ({ lot }) => ({ used: USUAL[lot?.plan.sparkling ? 'sparkling' : 'still'].join(','), closure: '', place: '', rest: '' }),
   fill({ lot, cellar }, values) {
     // What the store says is the first word; who counts otherwise types over it.
     const stock = usedOf(values, { lot, cellar }).flatMap(({ key }) => {
@@ -74,8 +86,10 @@ export const bottling: Bench<BottlingNumber, BottlingChoices, BottlingAnswer> = 
     return { volume: known(lot?.volume), loss: usual(USUAL_LOSS_L), ...Object.fromEntries(stock) }
   },
   answer(values, { lot, cellar }) {
-    const { volume, loss, closure } = values
+    const { volume, loss, closure, rest } = values
     const used = usedOf(values, { lot, cellar })
+    const filledL = used.reduce((sum, { key, bottle }) => sum + ((values[`filled:${key}`] ?? 0) * bottle!.ml) / 1000, 0)
+    const leftL = lot && filledL > 0 ? lot.volume.value - filledL : 0
     // Bottles of one size are listed together, whatever they are.
     const there = new Map<number, number | undefined>()
     for (const { key, bottle } of used) {
@@ -92,16 +106,20 @@ export const bottling: Bench<BottlingNumber, BottlingChoices, BottlingAnswer> = 
       sparkling: lot?.plan.sparkling === true,
       used,
       mix,
-      closing: { needed: mix?.bottles.reduce((sum, b) => sum + b.count, 0) ?? 0, inStore: inStore(material, cellar) }
+      closing: { needed: mix?.bottles.reduce((sum, b) => sum + b.count, 0) ?? 0, inStore: inStore(material, cellar) },
+      // Less than a bottle of it is mostly lees.
+      rest: leftL > HELD_L ? { litres: leftL, becomes: rest || (leftL < BOTTLE_L ? 'lees' : 'later') } : undefined
     }
   },
-  drafts(values, { used }, { lot, cellar }) {
+  drafts(values, { used, rest }, { lot, cellar, note }) {
     const counts = used.map((card) => ({ card, count: values[`filled:${card.key}`] ?? 0 }))
     if (!counts.every(({ count }) => Number.isInteger(count))) return { refused: 'whole-number' }
     const bottles = counts.filter(({ count }) => count > 0)
       .map(({ card, count }) => ({ sizeMl: card.bottle!.ml, count, material: card.key }))
     if (bottles.length === 0) return { refused: 'no-bottles' }
+    const keeps = rest?.becomes === 'jug' || rest?.becomes === 'later'
+    const over = rest && !keeps ? [fact('lot-amended', { ...UNCHANGED, lotId: lot.id, ended: true, note: note || undefined })] : []
     const about = { ...closedWith(values.closure, cellar.cards), place: values.place.trim() || undefined }
-    return [fact('bottling', { lotId: lot.id, bottles, ...about })]
+    return [fact('bottling', { lotId: lot.id, bottles, ...about, keeps: keeps || undefined }), ...over]
   }
 }

@@ -10,10 +10,10 @@ type Facets = Pick<LotState, 'alcoholic' | 'volume' | 'bottles'>
 export const HELD_L = 0.05
 
 export const isHeld = (lot: Pick<LotState, 'volume'>): boolean => lot.volume.value > HELD_L
-/** A lot is over when nothing is held. */
 /** The vessel that most of it is in; undefined where none was said. */
 export const mainVesselOf = ({ contents }: Pick<LotState, 'contents'>): string | undefined =>
   [...contents].reduce<[string, number]>((most, is) => (is[1] > most[1] ? is : most), ['', 0])[0] || undefined
+/** A lot is over when nothing is held. */
 export const isOver = (lot: Facets): boolean => !isHeld(lot)
 export const isMust = (lot: Pick<LotState, 'alcoholic'>): boolean => lot.alcoholic === 'none'
 export const isFermenting = (lot: Pick<LotState, 'alcoholic'>): boolean => lot.alcoholic === 'active' || lot.alcoholic === 'stuck'

@@ -63,6 +63,7 @@ export const bottlingForm: EntryForm<'bottling'> = {
     return fact('bottling', {
       lotId: before?.lotId ?? lotOf(context),
       bottles: [{ ...bottle, count }, ...others],
+      keeps: before?.keeps,
       ...(before?.closureMaterial === text(values, 'closure')
         ? { closure: before.closure, closureMaterial: before.closureMaterial }
         : closedWith(text(values, 'closure'), context.cellar.cards)),

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { BOTTLING_RESERVE } from '~~/core/stages'
 import { bottlesForm } from '~/benches/bottling'
-import { AFTERWARDS } from '~/wording/finishing'
+import { RESTS } from '~~/core/benches'
+import { AFTERWARDS, REST } from '~/wording/finishing'
 
 /** Bottling day: which bottles from the net volume, what it needs, and the real numbers back. */
 const { lot } = useLotFromAddress()
@@ -12,6 +13,10 @@ const mix = computed(() => bench.answer.value.mix)
 const closing = computed(() => bench.answer.value.closing)
 const sparkling = computed(() => bench.answer.value.sparkling)
 const left = computed(() => mix.value && f.volume(mix.value.leftMl / 1000))
+const rest = computed({
+  get: () => bench.answer.value.rest?.becomes ?? 'later',
+  set: (becomes) => bench.set('rest', becomes)
+})
 useHead({ title: 'Bottling day · Presk' })
 </script>
 
@@ -80,6 +85,13 @@ useHead({ title: 'Bottling day · Presk' })
         <div v-if="mayGoOn" class="wentin sheet">
           <h2>Filled</h2>
           <div class="tries"><BenchFields :bench="bench" part="went-in" /></div>
+          <ChoiceTiles
+            v-if="bench.answer.value.rest"
+            v-model="rest"
+            :legend="`And the rest? ${f.words(f.volume(bench.answer.value.rest.litres))} left in the vessel`"
+            :items="RESTS.map((value) => ({ value, ...REST[value] }))"
+            :least="190"
+          />
           <p v-if="bench.problem.value" class="message" role="alert">{{ bench.problem.value }}</p>
           <div class="go"><span /><UButton type="submit" size="xl">Log it</UButton></div>
         </div>

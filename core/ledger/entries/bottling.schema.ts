@@ -18,5 +18,6 @@ export const bottlingSchema = z.strictObject({
     .max(12),
   closure: z.enum(CLOSURES).optional(),
   closureMaterial: materialKey.optional().describe('a card of one’s own that it is closed with'),
+  keeps: z.boolean().optional().describe('what is left is kept, however little: it is no lees'),
   place: z.string().trim().min(1).max(80).optional().describe('where they lie')
 })

@@ -60,7 +60,7 @@ export const bottling: EntryKind<'bottling'> = {
       ...lot.bottled,
       ...bottled.bottles.map((b) => ({ ...about, sizeMl: b.sizeMl, left: b.count, ...(b.material && { material: b.material }) }))
     ]
-    if (held - litres <= Math.max(DREGS.litres, held * DREGS.share)) emptyOut(folding, lot, bottled.at)
+    if (!bottled.keeps && held - litres <= Math.max(DREGS.litres, held * DREGS.share)) emptyOut(folding, lot, bottled.at)
     else {
       let toTake = litres
       for (const [vesselId, inIt] of [...lot.contents].sort((a, b) => a[1] - b[1])) {
