@@ -43,6 +43,28 @@ describe('racking', () => {
     expect(after.rackedAt).toBe(NOW)
     expect(cellar.state.vessels.get('the-old-glass')!.lotId).toBeUndefined()
   })
+  it('is there again after a reload as it was typed, until it is logged or the wine has gone on', async () => {
+    const { cellar, move } = await moving('rack')
+    move.choose(move.rows.value[0]!, 'glass-of-15')
+    move.addRow()
+    move.choose(move.rows.value[1]!, 'glass-of-5')
+    move.rows.value[1]!.litres.text = '4,5'
+    move.isLees.value = false
+    await nextTick()
+    const again = onPage(() => useMove('lot-grenache'))
+    await nextTick()
+    expect(again.rows.value.map((r) => [r.vesselId, r.litres.text])).toEqual([['glass-of-15', '15'], ['glass-of-5', '4,5']])
+    expect(again.isLees.value).toBe(false)
+    expect(onPage(() => useMove('lot-albarino')).rows.value.map((r) => r.vesselId)).toEqual([''])
+    // A note changes nothing of it; what was kept of wine that has been moved since is another wine's.
+    await cellar.log([{ type: 'observation', lotId: 'lot-grenache', what: 'note', text: 'cork smells' }])
+    expect(onPage(() => useMove('lot-grenache')).rows.value).toHaveLength(2)
+    const [key, kept] = ['presk.move|lot-grenache', sessionStorage.getItem('presk.move|lot-grenache')!]
+    sessionStorage.setItem(key, kept.replace('the-old-glass 24.00', 'the-old-glass 20.00'))
+    expect(onPage(() => useMove('lot-grenache')).rows.value.map((r) => r.vesselId)).toEqual([''])
+    expect(await logged(again)).toBe(true)
+    expect(onPage(() => useMove('lot-grenache')).rows.value.map((r) => r.vesselId)).toEqual([''])
+  })
   it('into two vessels: each is offered once, the second takes the rest, and nothing is lost but the lees', async () => {
     const { cellar, move } = await moving('rack')
     move.choose(move.rows.value[0]!, 'glass-of-15')

@@ -73,6 +73,29 @@ describe('a new lot', () => {
     await lot.start()
     expect([...cellar.state.vessels.values()]).toMatchObject([{ name: 'Window glass', kind: 'demijohn', capacityL: 15, litres: 10 }])
   })
+  it('is there again after a reload as it was typed, and begins anew once it was started', async () => {
+    const { lot } = await starting()
+    lot.stream.value = 'kit'
+    lot.name.value = 'Muscat in cans'
+    lot.cans.inCans.value = true
+    await nextTick()
+    lot.cans.fields.cans.text = '2,5'
+    lot.kitTarget.text = '1.08'
+    lot.packets.value.push({ name: 'Bentonite', step: 'before-yeast' })
+    await nextTick()
+    lot.packets.value[0]!.name = 'Clay'
+    await nextTick()
+    const again = onPage(() => useNewLot())
+    await nextTick()
+    expect([again.stream.value, again.name.value, again.inCans.value]).toEqual(['kit', 'Muscat in cans', true])
+    expect([again.cans.fields.cans.text, again.kitTarget.text, again.packets.value[0]!.name]).toEqual(['2,5', '1.08', 'Clay'])
+    again.kitTarget.text = '1.080'
+    again.cans.fields.canSize.text = '1'
+    await nextTick()
+    await again.start()
+    expect(said).toEqual(['Muscat in cans added'])
+    expect(onPage(() => useNewLot()).name.value).toBe('')
+  })
   it('concentrate by the can: what it makes, thinned by three quarters of its water at once, and its packets in part', async () => {
     const { cellar, lot } = await starting()
     lot.stream.value = 'kit'

@@ -1,4 +1,3 @@
-import { HOUR_MS } from '~~/core/units'
 import { type BenchContext, type BenchValues, type Known, type Refusal, doubtsOf } from '~~/core/benches'
 import type { Draft, Fact, LotView } from '~~/core/ledger'
 import { shownIn } from '~/benches/shown'
@@ -7,11 +6,10 @@ import { newId } from '~/data/ids'
 import type { Values } from '~/forms/spec'
 import { FILLED_FROM, sayWorth } from '~/wording/benches'
 import { unchanged } from './unchanged'
+import { KEPT_MS } from './useKeptForm'
 import type { QuantityField } from './useQuantityField'
 import type { QuantitySpec } from './useSpecFields'
 
-/** What was typed and not logged is kept for so long, ms: by the next day the wine has moved on. */
-const KEPT_MS = 12 * HOUR_MS
 /** What somebody typed or chose on a bench about a lot. */
 interface Typed {
   at: number

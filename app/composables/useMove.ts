@@ -4,8 +4,21 @@ import { SO2_SHARE } from '~~/core/sulphite'
 import { airAdvice, isKept, leesShareOf, placesFor, roundDose, toppingWines } from '~~/core/stages'
 import { fromLitres } from '~~/core/units'
 import { newId } from '~/data/ids'
+import { type KeptNumber, keptNumber, putBack, useKeptForm } from './useKeptForm'
 import { MOVE_AS, PLACE_FIRST, TOPPING_DOUBT, sayLikeness, sayMoveProblem } from '~/wording/moving'
 
+/** A move half filled in. It is of the wine where it was: once that was moved, the form begins anew. */
+interface KeptMove {
+  as: MoveAs
+  from: string
+  ours: string
+  rows: (KeptNumber & { vesselId: string })[]
+  other: string
+  otherL: KeptNumber
+  ownName?: string
+  isLees?: boolean
+  air?: 'quiet' | 'splashed'
+}
 export interface MoveRow {
   vesselId: string
   litres: ReturnType<typeof useVolumeField>
@@ -203,6 +216,44 @@ export function useMove(lotId: string) {
   const giver = computed(() => (as.value === 'combine' ? lot.value : topperLot.value))
   const { shelf, blended, refused } = useMovePreview(drafts, giver, receiver)
 
+  const whereItIs = () => ourVessels.value.map(({ id, litres }) => `${id} ${litres.toFixed(2)}`).join()
+  const otherField = () => (as.value === 'top-up' ? topL : combineL)
+  const otherPlace = () => (as.value === 'top-up' ? topper : partner)
+  const done = useKeptForm<KeptMove>(
+    `presk.move|${lotId}`,
+    () => {
+      const typedRows = rows.value.filter((r) => r.vesselId || !r.litres.empty)
+      if (!lot.value || (typedRows.length === 0 && !otherPlace().value && otherField().untouched)) return undefined
+      return {
+        as: as.value,
+        from: whereItIs(),
+        ours: ours.value,
+        rows: typedRows.map((r) => ({ vesselId: r.vesselId, ...keptNumber(r.litres) })),
+        other: otherPlace().value,
+        otherL: keptNumber(otherField()),
+        ...(ownLot.value && { ownName: ownName.value }),
+        ...(leesChosen.value !== undefined && { isLees: leesChosen.value }),
+        ...(airChosen.value && { air: airChosen.value })
+      }
+    },
+    (was) => {
+      if (was.as !== as.value || was.from !== whereItIs()) return
+      ours.value = was.ours
+      while (rows.value.length < was.rows.length) addRow()
+      was.rows.forEach((kept, i) => {
+        rows.value[i]!.vesselId = kept.vesselId
+        putBack(rows.value[i]!.litres, kept)
+      })
+      otherPlace().value = was.other
+      // The vessel that is chosen fills in its own amount first.
+      void nextTick(() => putBack(otherField(), was.otherL))
+      ownLot.value = was.ownName !== undefined
+      ownName.value = was.ownName ?? ''
+      leesChosen.value = was.isLees
+      airChosen.value = was.air
+    }
+  )
+
   const wrong = ref<{ field: string, reason: string }>()
   watch(drafts, () => (wrong.value = undefined))
   async function log(): Promise<boolean> {
@@ -212,7 +263,9 @@ export function useMove(lotId: string) {
     const problem = problemOfMove(asked.value, cellar.state, cellar.lotOf)
     wrong.value = problem && { field: problem.field, reason: sayMoveProblem(problem, nameOf, (litres) => f.words(f.volume(litres))) }
     if (wrong.value || fields.some((field) => !field.ok) || !sulphite.ok) return false
-    return (await cellar.log(drafts.value)) !== undefined
+    if ((await cellar.log(drafts.value)) === undefined) return false
+    done()
+    return true
   }
   return {
     lot,

@@ -1,3 +1,4 @@
+import type { Ref } from 'vue'
 import { ROOM, type RoomFor, type VesselKind, vesselFit } from '~~/core/cellar'
 import { arrivesOnSkins, yieldOfArrival } from '~~/core/must'
 import { WINE_PER_KG, habitOf, spanBy } from '~~/core/way'
@@ -8,8 +9,12 @@ import { newId } from '~/data/ids'
 import { addition, fact } from '~~/core/drafts'
 import { type STREAM_HINT, vesselWords } from '~/wording/terms'
 import { useCans } from './useCans'
+import { type KeptNumber, keptNumber, putBack, useKeptForm } from './useKeptForm'
 
 export type NewStream = keyof typeof STREAM_HINT
+
+/** A start half filled in: what was chosen, and the numbers as they were typed. */
+interface KeptStart { words: Record<string, unknown>, numbers: Record<string, KeptNumber> }
 
 /** A lot that is started: what arrived, what can be expected of it, and where it goes. */
 export function useNewLot() {
@@ -40,7 +45,6 @@ export function useNewLot() {
       .slice(0, 12)
       .map((l) => ({ value: l.id, label: `As for ${l.name}${l.vintage ? `, ${l.vintage}` : ''}` }))
   ])
-  watch([stream, style], () => (planLike.value = 'usual'))
   const isOfKind = (of: Pick<LotView, 'stream' | 'style'>) => of.stream === stream.value && of.style === style.value
   const unusualOf = (l: LotView) => unusualIn(planOf(l), l.style, l.stream)
   /** What the chosen plan has that is not the usual. */
@@ -60,7 +64,6 @@ export function useNewLot() {
   const at = ref<string>()
   /** Frozen must of a red has its skins in it, frozen juice none. */
   const onSkins = ref(true)
-  watch(style, (is) => (onSkins.value = is === 'red'))
   /** Juice, frozen must and kits often come with sulphite in them; what is not said is asked on crush day. */
   const sulphited = ref<'later' | 'yes' | 'no' | 'unknown'>('later')
   const mayBeSulphited = computed(() => ['juice', 'frozen', 'kit'].includes(stream.value))
@@ -83,12 +86,37 @@ export function useNewLot() {
   })
   const kitLine = inLitres(10_000, 'Between a tenth of a litre and 10,000 litres.', false)
   const cans = useCans(kitTarget, kitLine)
+  /** Fruit is weighed; where nobody could, its crushed must is measured, skins and all. */
+  const unweighed = ref(false)
+  const words = {
+    stream, style, name, vintage, origin, packets, vesselChoice, planLike, vesselName, kindChosen, at, onSkins, sulphited, unweighed,
+    inCans: cans.inCans
+  }
+  const numbers = { mass, volume, capacity, kitTarget, kitLine, ...cans.fields }
+  const isTyped = () => name.value.trim() !== '' || [mass, volume, cans.fields.cans].some((field) => !field.empty)
+  const started = useKeptForm<KeptStart>(
+    `presk.start|${String(route.query.arrival ?? '')}`,
+    () => isTyped()
+      ? {
+          words: Object.fromEntries(Object.entries(words).map(([key, is]) => [key, is.value])) as KeptStart['words'],
+          numbers: Object.fromEntries(Object.entries(numbers).map(([key, field]) => [key, keptNumber(field)]))
+        }
+      : undefined,
+    (was) => {
+      for (const [key, is] of Object.entries(words)) if (was.words[key] !== undefined) (is as Ref<unknown>).value = was.words[key]
+      for (const [key, field] of Object.entries(numbers)) putBack(field, was.numbers[key])
+    }
+  )
+  // What was put back is no new choice.
+  watch([stream, style], () => (planLike.value = 'usual'))
+  watch(style, (is) => (onSkins.value = is === 'red'))
   /** Concentrate that is counted in cans, and thinned before anything of it can be measured. */
   const inCans = computed(() => stream.value === 'kit' && cans.inCans.value)
   watch(
     arrival,
     (a) => {
-      if (!a) return
+      // What was typed about it already goes before what was expected.
+      if (!a || isTyped()) return
       if (a.stream !== 'blend') stream.value = a.stream
       style.value = a.style
       name.value = a.name
@@ -98,8 +126,6 @@ export function useNewLot() {
     { immediate: true }
   )
 
-  /** Fruit is weighed; where nobody could, its crushed must is measured, skins and all. */
-  const unweighed = ref(false)
   const arrivesAs = computed(() => (stream.value === 'fresh' && unweighed.value ? 'crushed' : stream.value))
   const byMass = computed(() => arrivesAs.value === 'fresh' || arrivesAs.value === 'test')
   const arrived = computed(() => (byMass.value ? mass.value : inCans.value ? cans.makes.value?.syrupL : volume.value))
@@ -207,6 +233,7 @@ export function useNewLot() {
     const written = await cellar.log(drafts(lotId))
     saving.value = false
     if (!written) return
+    started()
     settings.change({ asked: true })
     logged(`${name.value.trim()} added`)
     await navigateTo(`/crush/${lotId}`)
