@@ -105,6 +105,8 @@ describe('a new lot', () => {
     lot.cans.fields.cans.text = '6'
     lot.cans.fields.canSize.text = '1.36'
     lot.kitLine.text = '5'
+    // ICUMSA SPS-4: 1.337 kg/L at 68 °Brix.
+    expect(lot.cans.perWeight.value).toBe('1 kg is 0.75 L')
     await nextTick()
     const makes = lot.cans.makes.value!
     expect(lot.cans.packetShare.value).toBeCloseTo(makes.mustL / 5, 9)

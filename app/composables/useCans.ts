@@ -1,6 +1,6 @@
 import { USUAL_CONCENTRATE_BRIX, concentrateMakes } from '~~/core/must'
-import { sgFromBrix } from '~~/core/hydrometry'
-import { type Unit, fromLitres } from '~~/core/units'
+import { sucroseDensity } from '~~/core/hydrometry'
+import { KILOGRAMS_PER, type Unit, fromLitres } from '~~/core/units'
 import type { QuantityField } from './useQuantityField'
 
 /** A litre or so is sold by these. */
@@ -47,10 +47,10 @@ export function useCans(target: QuantityField, leaflet: QuantityField) {
     packetShare: computed(() => (makes.value && leaflet.value ? makes.value.mustL / leaflet.value : undefined)),
     /** Some cans say what they weigh. */
     perWeight: computed(() => {
-      const litresPerKg = 1 / sgFromBrix(brix.value ?? USUAL_CONCENTRATE_BRIX)
+      const litresPerKg = 1000 / sucroseDensity(brix.value ?? USUAL_CONCENTRATE_BRIX, 20)
       return unit === 'L'
         ? `1 kg is ${litresPerKg.toFixed(2)} L`
-        : `1 lb is ${fromLitres(litresPerKg * 0.45359237, unit).toFixed(0)} fl oz`
+        : `1 lb is ${fromLitres(litresPerKg * KILOGRAMS_PER.lb, unit).toFixed(0)} fl oz`
     }),
     asked: computed(() => (inCans.value ? [cans, canSize, brix, firstWater] : []))
   }

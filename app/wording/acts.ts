@@ -2,10 +2,13 @@ import type { Act } from '~~/core/ledger'
 import type { SayFormat } from './findings/say'
 
 const hours = (n: number): string => (n < 1.5 ? 'an hour' : `${Math.round(n)} hours`)
+type ActFormat = Pick<SayFormat, 'temperature' | 'words' | 'material' | 'volume'>
+/** Water by the person's own measure. */
+const amount = (n: number, unit: string, f: ActFormat): string => (unit === 'L' ? f.words(f.volume(n)) : `${figure(n)} ${unit}`)
 const figure = (n: number): string => String(Number(n.toPrecision(3)))
 
 /** What was done, what follows from it, and what can still be done about it. */
-export function sayAct(act: Act, f: Pick<SayFormat, 'temperature' | 'words' | 'material'>): { title: string, reason: string } {
+export function sayAct(act: Act, f: ActFormat): { title: string, reason: string } {
   switch (act.code) {
     case 'sulphite-in-ferment':
       return {
@@ -107,13 +110,13 @@ export function sayAct(act: Act, f: Pick<SayFormat, 'temperature' | 'words' | 'm
     case 'twice':
       return {
         title: 'The same amount twice?',
-        reason: `${figure(act.amount)} ${act.unit} of ${f.material(act.material)} was logged twice within ${Math.max(1, act.minutes)} min. `
-          + 'Delete one if it went in once.'
+        reason: `${amount(act.amount, act.unit, f)} of ${f.material(act.material)} was logged twice within `
+          + `${Math.max(1, act.minutes)} min. Delete one if it went in once.`
       }
     case 'far-from-plan':
       return {
         title: 'Far from the plan',
-        reason: `${figure(act.actual)} ${act.unit} of ${f.material(act.material)} went in, and ${figure(act.planned)} ${act.unit} were `
+        reason: `${amount(act.actual, act.unit, f)} of ${f.material(act.material)} went in, and ${amount(act.planned, act.unit, f)} were `
           + `planned. Correct it if it was a slip. If not, measure again before you add more.`
       }
     case 'below-scale':

@@ -43,9 +43,9 @@ export function sayFact(fact: Fact, f: Format, names: Names): string {
     case 'addition': {
       const plan =
         fact.planned !== undefined && Math.abs(fact.planned - fact.actual) > 0.0499
-          ? ` (planned ${Number(fact.planned.toPrecision(3))} ${fact.unit})`
+          ? ` (planned ${amountIn(Number(fact.planned.toPrecision(3)), fact.unit, f)})`
           : ''
-      return `${trim(fact.actual)} ${fact.unit} of ${names.material(fact.material)} went `
+      return `${amountIn(fact.actual, fact.unit, f)} of ${names.material(fact.material)} went `
         + `in${plan}${fact.purpose ? `, ${fact.purpose}` : ''}.`
     }
     case 'inoculation':
@@ -277,6 +277,9 @@ function sayBlend(fact: Extract<Fact, { type: 'transfer' }>, f: Format, names: N
   return `${f.words(f.volume(fact.inL))} of ${from} blended into ${to}${into}${left}.`
 }
 
+/** Water and wine by the person's own measure; what a scale or a syringe gave as it was. */
+const amountIn = (amount: number, unit: string, f: Pick<Format, 'volume' | 'words'>): string =>
+  unit === 'L' ? f.words(f.volume(amount)) : `${trim(amount)} ${unit}`
 const trim = (value: number): string => String(Number(value.toPrecision(4)))
 
 /** By which rule, within a sentence. */

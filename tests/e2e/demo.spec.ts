@@ -325,7 +325,7 @@ test.describe('with its service worker', () => {
 
 test('a wine term says what it means where it stands, and leaves those alone who know it', async ({ page }) => {
   await openDemo(page, '/lots/lot-grenache')
-  const word = page.getByRole('button', { name: /what is Free SO₂\?$/ }).first()
+  const word = page.getByRole('button', { name: /^free SO₂: what does it mean\?$/i }).first()
   await word.click()
   const card = page.getByText('The part of the sulphite that is not bound to anything', { exact: false })
   await expect(card).toBeVisible()

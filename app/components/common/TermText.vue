@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { GLOSSARY, partsOf } from '~/wording/glossary'
+import { partsOf } from '~/wording/glossary'
 
 /** A text whose words of the trade say what they mean when they are tapped; for those who know them it is plain. */
 const props = defineProps<{
@@ -22,7 +22,7 @@ const parts = computed(() => (settings.values.terms ? partsOf(props.text, props.
     class="term"
     aria-haspopup="dialog"
     :aria-expanded="asked?.id === `${id}-${i}`"
-    :aria-label="`${part.text}: what is ${GLOSSARY[part.term].name}?`"
+    :aria-label="`${part.text}: what does it mean?`"
     @click="explain(part.term, $event.currentTarget as HTMLElement, `${id}-${i}`, $event.detail === 0)"
   >{{ part.text }}</button
   ></template>

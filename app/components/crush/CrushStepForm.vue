@@ -66,7 +66,7 @@ const f = useFormat()
             size="small"
           />
         </div>
-        <p v-if="lot.stream === 'kit' && !done" class="soft">
+        <p v-if="lot.stream === 'kit' && !done && !lot.added.has('water')" class="soft">
           If the syrup is too thick for the hydrometer, first add as much water as there is syrup, provided that is well short of the mark.
           Log the water, stir, then measure.
         </p>

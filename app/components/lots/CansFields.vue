@@ -28,7 +28,11 @@ const water = (litres: number) => f.words(f.volume(litres))
       </p>
     </div>
     <template v-if="makes">
-      <QuantityField label="Water to pour in first" :field="fields.firstWater" hint="three quarters: the rest goes in by the hydrometer" />
+      <QuantityField
+        label="Water to pour in first"
+        :field="fields.firstWater"
+        hint="three quarters; the rest goes in once you have read the gravity"
+      />
       <p class="soft small">
         Empty the cans, rinse them with some of this water, warm, and stir to the bottom. Presk records the concentrate and this water.
       </p>

@@ -83,11 +83,9 @@ useHead({ title: 'Start a lot · Presk' })
       </UButton>
     </div>
     <LastTime :name="name" :stream="stream" :style="style" />
+    <CansFields v-if="inCans" :cans="cans" :target="kitTarget" :leaflet="kitLine" />
     <NewLotExpect :lot="lot" />
-    <template v-if="stream === 'kit'">
-      <CansFields v-if="inCans" :cans="cans" :target="kitTarget" :leaflet="kitLine" />
-      <KitFields v-model="packets" :packets-only="inCans" :target="kitTarget" :line="kitLine" />
-    </template>
+    <KitFields v-if="stream === 'kit'" v-model="packets" :packets-only="inCans" :target="kitTarget" :line="kitLine" />
     <ChoiceTiles v-if="mayBeSulphited" v-model="sulphited" legend="Did it come with sulphite?" :items="SULPHITED" :least="130" />
     <NewLotVessel :lot="lot" />
     <div v-if="plans.length > 1" class="pair">
