@@ -98,7 +98,8 @@ describe('the makers of entries', () => {
     expect([poured, got].map((l) => isFermenting(l))).toEqual([true, true])
     // By the sugar of both, less what has become alcohol: 50 L at 1.095 and 2.5 L at 1.040.
     expect(got.sg!.value).toBeCloseTo((50 * 1.095 + 2.5 * 1.04) / 52.5, 3)
-    expect(got.inoculatedAt).toBeDefined()
+    // It begins when the jug went in, not when that ferment began.
+    expect(got.inoculatedAt! > poured.inoculatedAt!).toBe(true)
     expect(poured.rackings).toEqual([])
   })
 })

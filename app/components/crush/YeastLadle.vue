@@ -12,13 +12,23 @@ const f = useFormat()
 const now = useNow()
 const { saving, write } = useStepLog(() => props.lot)
 const SMELT_DAYS = 10
-const sources = computed(() => cellar.lots.filter((l) => l.id !== props.lot.id && isFermenting(l) && l.volume.value > 0))
+const RANK = { 'good': 0, 'with-care': 1, 'never': 2 } as const
+const judged = computed(() =>
+  cellar.lots
+    .filter((l) => l.id !== props.lot.id && isFermenting(l) && l.volume.value > 0)
+    .flatMap((from) => {
+      const reuse = reuseOf(from)
+      return reuse ? [{ from, reuse }] : []
+    })
+    .sort((a, b) => RANK[a.reuse.verdict] - RANK[b.reuse.verdict])
+)
 const chosen = ref('')
-const source = computed(() => sources.value.find((l) => l.id === chosen.value) ?? sources.value[0])
+const taken = computed(() => judged.value.find((j) => j.from.id === chosen.value) ?? judged.value[0])
+const source = computed(() => taken.value?.from)
+const reuse = computed(() => taken.value?.reuse)
 const from = computed({ get: () => source.value?.id ?? '', set: (id) => (chosen.value = id) })
-const reuse = computed(() => {
-  const s = source.value
-  return s && withinLimits(() =>
+const reuseOf = (s: LotView) =>
+  withinLimits(() =>
     ladleReuse(
       {
         style: s.style,
@@ -37,7 +47,6 @@ const reuse = computed(() => {
       }
     )
   )
-})
 const poured = useVolumeField({ limits: { min: 0.01, max: 10_000, words: 'Enter how much you poured in.' } })
 watch(
   () => Math.min(reuse.value?.litres.usual ?? 0, source.value?.volume.value ?? 0),
@@ -63,7 +72,7 @@ async function pitched() {
   <form novalidate class="grid gap-4 max-w-(--measure)" @submit.prevent="pitched">
     <p v-if="!source" class="soft">No other lot is fermenting now.</p>
     <template v-else>
-      <SelectField v-model="from" label="Must of" :items="sources.map((l) => ({ value: l.id, label: l.name }))" />
+      <SelectField v-model="from" label="Must of" :items="judged.map((j) => ({ value: j.from.id, label: j.from.name }))" />
       <template v-if="reuse">
         <p v-if="reuse.verdict === 'never'"><b>Do not use this one.</b></p>
         <p v-else>

@@ -1,5 +1,5 @@
 import { changeAcids } from '../acid-track'
-import { isWine } from '../facets'
+import { isMust, isWine } from '../facets'
 import { abvOf, mixBalance, sgOf } from '../balance'
 import { freeSo2At } from '../free-so2'
 import { drynessOf } from '../dryness'
@@ -54,7 +54,7 @@ export function mixInto(into: LotState, from: LotState, litres: number, at: stri
   if (sweetens) into.unsettledAt = at
   // Musts are measured before their yeast in any case.
   if (part >= BLEND && isWine(into)) into.blendedAt = at
-  mixLiving(into, from, part)
+  mixLiving(into, from, part, at)
   into.sources = mixSources(into.sources, from.sources, share)
 }
 
@@ -126,9 +126,11 @@ function mixSolute(solute: Solute, into: LotState, from: LotState, share: number
 }
 
 /** Yeast and bacteria come along with the wine they are in; from what only fills a neck they come where they are at work. */
-function mixLiving(into: LotState, from: LotState, part: number): void {
+function mixLiving(into: LotState, from: LotState, part: number, at: string): void {
   const earlier = (a: string | undefined, b: string | undefined) => (a !== undefined && b !== undefined ? (a < b ? a : b) : (a ?? b))
-  const inoculatedAt = earlier(into.inoculatedAt, from.inoculatedAt)
+  // A must that gets a jug of one that ferments begins with that jug.
+  const begins = into.inoculatedAt === undefined && isMust(into) && part < BLEND && from.inoculatedAt !== undefined
+  const inoculatedAt = begins ? at : earlier(into.inoculatedAt, from.inoculatedAt)
   if (inoculatedAt !== undefined) into.inoculatedAt = inoculatedAt
   const resting = from.lastSulphiteAt !== undefined && from.bacteriaAt !== undefined && from.lastSulphiteAt > from.bacteriaAt
   if (from.bacteriaAt !== undefined && (part >= BLEND || !resting)) into.bacteriaAt = earlier(into.bacteriaAt, from.bacteriaAt)!
