@@ -1,7 +1,7 @@
 import { type Move, type MoveAs, airOver, draftsOfMove, leftOf, mayBeLees, problemOfMove } from '~~/core/benches'
-import { type LotView, isWine } from '~~/core/ledger'
+import { type LotView, isFermenting, isMust, isWine } from '~~/core/ledger'
 import { SO2_SHARE } from '~~/core/sulphite'
-import { airAdvice, isKept, leesShareOf, placesFor, roundDose, toppingWines } from '~~/core/stages'
+import { type Place, airAdvice, isKept, leesShareOf, placesFor, roundDose, toppingWines, usualPlace } from '~~/core/stages'
 import { fromLitres } from '~~/core/units'
 import { newId } from '~/data/ids'
 import { type KeptNumber, keptNumber, putBack, useKeptForm } from './useKeptForm'
@@ -22,6 +22,8 @@ interface KeptMove {
 export interface MoveRow {
   vesselId: string
   litres: ReturnType<typeof useVolumeField>
+  /** As it was filled in for the vessel. */
+  filled?: string
 }
 
 /**
@@ -70,17 +72,17 @@ export function useMove(lotId: string) {
   const dropRow = (i: number) => rows.value.splice(i, 1)
   const inAll = computed(() => rows.value.reduce((sum, r) => sum + (r.litres.value ?? 0), 0))
 
+  const ferments = computed(() => lot.value !== undefined && (isMust(lot.value) || isFermenting(lot.value)))
   /** Where it can go, best first, said in words; what another row fills is not among them. */
   function placesOf(row: MoveRow) {
     const others = new Set(rows.value.filter((r) => r !== row).map((r) => r.vesselId))
     const rest = expectedL.value - rows.value.filter((r) => r !== row).reduce((sum, r) => sum + (r.litres.value ?? 0), 0)
     const wanted = row.litres.value ?? Math.max(0.1, rest)
-    return placesFor(wanted, cellar.state.vessels.values(), now.value)
+    return placesFor(wanted, cellar.state.vessels.values(), now.value, ferments.value)
       .filter((p) => !others.has(p.vesselId))
       .map((p) => {
         const v = vesselOf(p.vesselId)!
-        const fit =
-          p.fits === 'full' ? 'full' : p.fits === 'air' ? `${f.words(f.volume(p.airL))} of air` : `takes ${f.words(f.volume(v.capacityL))}`
+        const fit = sayFit(p, v.capacityL)
         const said = [
           fit,
           p.wide && lot.value && isWine(lot.value) ? 'wide: for a day only' : '',
@@ -90,19 +92,47 @@ export function useMove(lotId: string) {
         return { value: v.id, label: `${v.name}: ${said.filter(Boolean).join(', ')}` }
       })
   }
+  function sayFit({ fits, airL }: Place, capacityL: number): string {
+    switch (fits) {
+      case 'full':
+        return 'full'
+      case 'tight':
+        return 'no room for the foam'
+      case 'air':
+        return `${f.words(f.volume(airL))} of air`
+      case 'too-small':
+        return `takes ${f.words(f.volume(capacityL))}`
+    }
+  }
   /** A vessel that is chosen is filled with what there is, as far as it goes. */
   function choose(row: MoveRow, vesselId: string) {
     row.vesselId = vesselId
-    if (row.litres.text !== '') return
+    // An amount that somebody typed goes before what the vessel holds.
+    if (row.litres.text !== '' && row.litres.text !== row.filled) return
+    row.litres.clear()
     const rest = expectedL.value - inAll.value
     const litres = Math.min(rest, vesselOf(vesselId)?.capacityL ?? rest)
     if (litres > 0.05) row.litres.fill(asTyped(litres))
+    row.filled = row.litres.text
   }
   /** A vessel that was added for this: into the row that still wants one. */
   function chooseNew(vesselId: string) {
     if (!rows.value.some((r) => !r.vesselId)) addRow()
     choose(rows.value.find((r) => !r.vesselId)!, vesselId)
   }
+  /** All of it goes where it usually would, until somebody says otherwise; a part of it is chosen by its person. */
+  let usually: string | undefined
+  function chooseUsual() {
+    const [row] = rows.value
+    if (!row || rows.value.length > 1 || (row.vesselId && row.vesselId !== usually)) return
+    const places = placesFor(expectedL.value, cellar.state.vessels.values(), now.value, ferments.value)
+    const place = as.value === 'rack' ? usualPlace(places, ferments.value) : undefined
+    row.vesselId = ''
+    if (row.litres.text === row.filled) row.litres.clear()
+    usually = place?.vesselId
+    if (usually) choose(row, usually)
+  }
+  watch([as, ours], chooseUsual)
   const asTyped = (litres: number) => String(Number(fromLitres(litres, f.volumeUnit.value).toFixed(1)))
 
   /** What is left where it came from. */
@@ -222,7 +252,8 @@ export function useMove(lotId: string) {
   const done = useKeptForm<KeptMove>(
     `presk.move|${lotId}`,
     () => {
-      const typedRows = rows.value.filter((r) => r.vesselId || !r.litres.empty)
+      const isTyped = (r: MoveRow) => (r.vesselId && r.vesselId !== usually) || (!r.litres.empty && r.litres.text !== r.filled)
+      const typedRows = rows.value.some(isTyped) ? rows.value.filter((r) => r.vesselId || !r.litres.empty) : []
       if (!lot.value || (typedRows.length === 0 && !otherPlace().value && otherField().untouched)) return undefined
       return {
         as: as.value,
@@ -241,6 +272,8 @@ export function useMove(lotId: string) {
       ours.value = was.ours
       while (rows.value.length < was.rows.length) addRow()
       was.rows.forEach((kept, i) => {
+        // It may have been filled with another wine since.
+        if (vesselOf(kept.vesselId)?.lotId) return
         rows.value[i]!.vesselId = kept.vesselId
         putBack(rows.value[i]!.litres, kept)
       })
@@ -253,6 +286,8 @@ export function useMove(lotId: string) {
       airChosen.value = was.air
     }
   )
+
+  chooseUsual()
 
   const wrong = ref<{ field: string, reason: string }>()
   watch(drafts, () => (wrong.value = undefined))

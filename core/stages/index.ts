@@ -66,7 +66,7 @@ export type { CorrectPhase, CrushStatus, CrushStep, CrushStepCode, Judgement } f
 export { bacteriaFor, conditionsOf, malolacticCourseOf, malolacticEndedAt, waitedFor } from './malolactic'
 export { MEASURED, type Measured, measuredBy } from './measured-by'
 export type { LotConditions, LotCourse } from './malolactic'
-export { airAdvice, isAskedFor, meetings, placesFor, toppingWines } from './moving'
+export { airAdvice, isAskedFor, meetings, placesFor, toppingWines, usualPlace } from './moving'
 export type { AirAdvice, Meeting, MeetingTrouble, Place, ToppingDoubt, ToppingWine } from './moving'
 export { BOTTLE_L, CONDITIONS, GATES, HARD, bottlingWindow, gateTask, monthsOfRest, readinessOf } from './finishing'
 export type { Condition, ConditionCode, Gate, Readiness } from './finishing'

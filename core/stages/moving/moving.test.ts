@@ -4,7 +4,7 @@ import { type Draft, type Fact, type LotView, type VesselState, foldCellar, lotA
 import { DAY, ledgerBefore } from '../ledger.fixture'
 import { vesselTasksOf } from '../vessels'
 import { woodStage } from '../wood'
-import { airAdvice, meetings, placesFor, toppingWines } from '.'
+import { airAdvice, meetings, placesFor, toppingWines, usualPlace } from '.'
 
 const NOW = Date.UTC(2026, 10, 26, 12)
 const { entry, now, read, start } = ledgerBefore(NOW, DAY, 'lot-moving')
@@ -164,6 +164,25 @@ describe('where it can go', () => {
       ['pail', 'full']
     ])
   })
+  it('what ferments gets room for its foam, in a pail as well as in glass, and what it would foam out of comes behind', () => {
+    const all = [vessel('right', 23), vessel('big', 30), vessel('pail', 35, { kind: 'pail' }), vessel('part', 15)]
+    expect(placesFor(22.8, all, now, true).map((p) => [p.vesselId, p.fits])).toEqual([
+      ['big', 'air'],
+      ['pail', 'air'],
+      ['right', 'tight'],
+      ['part', 'too-small']
+    ])
+  })
+  it.each([
+    // What is taken unasked: filled by all of it, clean, of no wood; for a wine not wide.
+    ['wine', 22.8, [vessel('pail', 23, { kind: 'pail' }), vessel('glass', 23)], false, 'glass'],
+    ['wine that fills none', 22.8, [vessel('big', 54), vessel('part', 15)], false, undefined],
+    ['wine, and the glass is dirty', 22.8, [vessel('glass', 23, { used: true, sanitisedAt: undefined } as never)], false, undefined],
+    ['wine, and there is only oak', 22.8, [vessel('oak', 23, { kind: 'barrel', swelledAt: now })], false, undefined],
+    ['must', 22.8, [vessel('glass', 23), vessel('pail', 30, { kind: 'pail' })], true, 'pail'],
+    ['must that would foam over', 22.8, [vessel('glass', 23)], true, undefined]
+  ] as const)('%s: the usual place', (_, litres, vessels, ferments, chosen) =>
+    expect(usualPlace(placesFor(litres, vessels, now, ferments), ferments)?.vesselId).toBe(chosen))
   it.each([
     ['used and not washed', { used: true, sanitisedAt: undefined }, ['wash']],
     ['washed, not sanitised', { used: true, cleanedAt: now, sanitisedAt: undefined }, ['sanitise']],
