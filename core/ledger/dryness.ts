@@ -41,18 +41,25 @@ export function drynessOf(lot: Asked): Dryness | undefined {
   return { first, since: found.at, proven: true, by: found.by, agreeing: [] }
 }
 
-/** The first gravity that fits dry. The more sugar, the higher it reads: so a few looks among all that were read tell which fit. */
+/**
+ * The first gravity that fits dry. The more sugar, the higher it reads: so it is one that no reading before it was lower than, and a few
+ * looks among those tell which.
+ */
 function firstDryOf(lot: Asked): Point | undefined {
-  const read = lot.series.sg ?? []
-  const falling = [...new Set(read.map((p) => p.value))].sort((a, b) => b - a)
+  const falling: Point[] = []
+  let lowest = Infinity
+  for (const point of lot.series.sg ?? []) {
+    if (!(point.value < lowest)) continue
+    lowest = point.value
+    falling.push(point)
+  }
   let [from, to] = [0, falling.length]
   while (from < to) {
     const middle = (from + to) >> 1
-    if (fitsDry(lot, falling[middle]!) === 'dry') to = middle
+    if (fitsDry(lot, falling[middle]!.value) === 'dry') to = middle
     else from = middle + 1
   }
-  const highest = falling[from]
-  return highest === undefined ? undefined : read.find((p) => p.value <= highest)
+  return falling[from]
 }
 
 /** A test, a glass with fresh yeast, or the person's word; what went in since takes each of them back. */
@@ -82,7 +89,8 @@ export interface Standing {
  */
 export function standsOf(lot: Pick<LotState, 'series' | 'style' | 'stream' | 'abv' | 'unsettledAt'>): Standing | undefined {
   const { unsettledAt } = lot
-  const read = (lot.series.sg ?? []).filter((p) => unsettledAt === undefined || p.at > unsettledAt)
+  const all = lot.series.sg ?? []
+  const read = unsettledAt === undefined ? all : all.filter((p) => p.at > unsettledAt)
   const last = read.at(-1)
   if (!last) return undefined
   const agreeing = read.slice(read.findLastIndex((p) => Math.abs(p.value - last.value) > AGREE_SG) + 1)
