@@ -1,6 +1,7 @@
 import { createSharedComposable } from '@vueuse/core'
 import { type LotView, isHeld, isMust } from '~~/core/ledger'
-import { bottlesLeft, type StageFinding, findingsOf, tasksOf, walkingOrder } from '~~/core/stages'
+import { bottlesLeft, type StageFinding, walkingOrder } from '~~/core/stages'
+import { useJudged } from './useJudged'
 import { type FindingWords, IN_BOTTLES, OVER, REST, addressOf, sayFinding } from '~/wording/findings'
 
 /** A task or finding with its words, and where its action leads. */
@@ -25,6 +26,8 @@ function mustFirst(a: LotView, b: LotView): number {
   return Number(isMust(b)) - Number(isMust(a))
 }
 
+const same = (a: readonly Said[], b: readonly Said[]): boolean => a.length === b.length && a.every((x, i) => x === b[i])
+
 const ORDER = { stop: 0, now: 1, soon: 2, wait: 3, note: 4 } as const
 const rank = (item: FloorItem): number => (item.tasks[0] ? ORDER[item.tasks[0].finding.urgency] : isHeld(item.lot) ? 5 : 6)
 
@@ -41,6 +44,17 @@ export const useFloor = createSharedComposable(() => {
 
   /** What says the same as before is drawn no second time. */
   const asBefore = unchangedEach<Said>()
+  const judgedOf = useJudged()
+  /** As long as nothing of it has changed it stays the same object, so that its row is not drawn anew. */
+  const shown = new Map<string, FloorItem>()
+  function asShown(item: FloorItem): FloorItem {
+    const was = shown.get(item.lot.id)
+    if (was && was.lot === item.lot && was.number === item.number && was.next.words === item.next.words
+      && same(was.tasks, item.tasks) && same(was.findings, item.findings)) return was
+    shown.set(item.lot.id, item)
+    return item
+  }
+  const view = computed(() => ({ ...cellar.state, forecasts: forecasts.known, followed: followed.wrong }))
   const items = computed<FloorItem[]>(() => {
     const say =
       (lot: LotView) =>
@@ -50,23 +64,25 @@ export const useFloor = createSharedComposable(() => {
             words: inOwnDegrees(sayFinding(finding, lot, format)),
             ...(finding.action && { to: addressOf(finding.action) })
           })
-    const view = { ...cellar.state, forecasts: forecasts.known, followed: followed.wrong }
     const walk = walkingOrder(cellar.lots, [...cellar.state.vessels.keys()], now.value)
+    const judged = judgedOf(walk, (id) => cellar.state.lots.get(id), view.value, now.value)
     const all = walk
-      .map((lot): FloorItem => {
-        const tasks = tasksOf(lot, view, now.value).map(say(lot))
+      .map((lot, i): FloorItem => {
+        const tasks = judged[i]!.tasks.map(say(lot))
         const [first] = tasks
         return {
           lot,
           tasks,
-          findings: findingsOf(lot, view, now.value).map(say(lot)),
+          findings: judged[i]!.findings.map(say(lot)),
           // Bottles that are only warned about have no task, and are not gone.
           next: first ?? { words: isHeld(lot) ? REST : bottlesLeft(lot) > 0 ? IN_BOTTLES : OVER }
         }
       })
       .sort((a, b) => rank(a) - rank(b) || mustFirst(a.lot, b.lot))
     let number = 0
-    return all.map((item) => ({ ...item, ...(item.tasks[0] && ORDER[item.tasks[0].finding.urgency] < ORDER.wait && { number: ++number }) }))
+    return all.map((item) =>
+      asShown({ ...item, ...(item.tasks[0] && ORDER[item.tasks[0].finding.urgency] < ORDER.wait && { number: ++number }) })
+    )
   })
   return { items, of: (lotId: string) => items.value.find((i) => i.lot.id === lotId) }
 })
