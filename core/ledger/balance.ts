@@ -32,15 +32,23 @@ export const sgOf = (balance: Balance): number => gravityOf(balance.extractGPerL
 
 /**
  * The balance after a gravity was read: as much extract went to alcohol as brings the gravity there (Balling), whatever was
- * added before. A gravity that is higher than the balance allows is taken as it is, with the alcohol kept.
+ * added before. A gravity that is higher than the balance allows says that the one before it was read too low, and takes its alcohol back:
+ * else every reading that is a little off would make some. One that is higher than those before it as well is sugar that nobody noted.
+ * @param readBefore the highest of the gravities just before, SG; without one a rise is sugar
  * @returns the new balance and how far the reading lay above the estimate, SG (0 when it fell)
  */
-export function fermentedTo(before: Balance, sg: number): { balance: Balance, riseSg: number } {
+export function fermentedTo(before: Balance, sg: number, readBefore = -Infinity): { balance: Balance, riseSg: number } {
   const riseSg = sg - sgOf(before)
   // The same reading again, as a float gives it through the night.
   if (Math.abs(riseSg) < SAME_SG) return { balance: before, riseSg: 0 }
-  if (riseSg > 0) return { balance: { ...before, extractGPerL: Math.max(0, extractOf(sg, before.ethanolGPerL)) }, riseSg }
-  return { balance: less(before, sg, consumedFor(before, sg, -riseSg)), riseSg: 0 }
+  if (riseSg < 0) return { balance: less(before, sg, consumedFor(before, sg, -riseSg)), riseSg: 0 }
+  const all = -EXTRACT_PER_ETHANOL * before.ethanolGPerL
+  const unmade = less(before, sg, all)
+  const wasLow = sg <= readBefore + READ_LOW && sgOf(unmade) > sg
+  const balance = wasLow
+    ? less(before, sg, consumedFor(before, sg, -riseSg, all))
+    : { ...before, extractGPerL: Math.max(0, extractOf(sg, before.ethanolGPerL)) }
+  return { balance, riseSg }
 }
 
 /** What a litre is once so much of its extract went, g/L: gas and yeast leave it, and it shrinks to the volume of its new gravity. */
@@ -55,20 +63,25 @@ function less(before: Balance, sg: number, consumed: number): Balance {
 
 /** Gravities that are one: far below what any instrument shows, and no more than rounding leaves. */
 const SAME_SG = 1e-8
+/** So much above the gravities before it a reading may lie and still be the same wine: three marks of a home hydrometer, SG. Ours. */
+const READ_LOW = 0.003
 /** SG for each gram of extract that goes to alcohol, g/L: `gravityOf` from 220 to 20 g/L, near enough to begin a search with. */
 const FALL_PER_GRAM = 4.8e-4
 
-/** Extract that went to alcohol on the way down to a gravity, g/L: nearly a straight line, so two points of it show the way. */
-function consumedFor(before: Balance, sg: number, fallSg: number): number {
+/**
+ * Extract that went to alcohol on the way down to a gravity, g/L: nearly a straight line, so two points of it show the way.
+ * @param least below nothing where alcohol is taken back
+ */
+function consumedFor(before: Balance, sg: number, fallSg: number, least = 0): number {
   const over = (x: number) => sgOf(less(before, sg, x)) - sg
   let [x, known, knownAt] = [fallSg / FALL_PER_GRAM, 0, fallSg]
-  for (let i = 0; i < 8 && x >= 0 && x <= before.extractGPerL; i++) {
+  for (let i = 0; i < 8 && x >= least && x <= before.extractGPerL; i++) {
     const at = over(x)
     const next = x - (at * (x - known)) / (at - knownAt)
     if (!(Math.abs(next - x) > 1e-7)) return Number.isFinite(next) ? next : x
     ;[known, knownAt, x] = [x, at, next]
   }
-  return findRoot(over, 0, before.extractGPerL, 1e-7).x
+  return findRoot(over, least, before.extractGPerL, 1e-7).x
 }
 
 /** A balance thinned or mixed: `share` of this one and the rest of the other. */

@@ -80,7 +80,7 @@ describe('the mass balance', () => {
       })
     )
   })
-  it('lands on each gravity that is read, by whatever steps; a reading again changes nothing, and a rise takes no alcohol back', () => {
+  it('lands on each gravity that is read, by whatever steps; a reading again changes nothing, and sugar takes no alcohol back', () => {
     fc.assert(
       fc.property(real(1.06, 1.12), fc.array(real(-0.04, 0.01), { minLength: 1, maxLength: 12 }), (og, steps) => {
         let [sg, balance] = [og, balanceOfMust(og)]
@@ -96,6 +96,30 @@ describe('the mass balance', () => {
       }),
       { numRuns: 2000 }
     )
+  })
+  it('makes no more alcohol of readings that are a little off than of the first and the last', () => {
+    fc.assert(
+      fc.property(real(1.07, 1.11), fc.array(real(-0.001, 0.001), { minLength: 20, maxLength: 60 }), (og, off) => {
+        const dry = 0.994
+        let balance = balanceOfMust(og)
+        const read: number[] = []
+        off.forEach((error, i) => {
+          const sg = dry + (og - dry) * Math.max(0, 1 - (2 * (i + 1)) / off.length) + error
+          balance = fermentedTo(balance, sg, read.length > 0 ? Math.max(...read.slice(-2)) : undefined).balance
+          read.push(sg)
+        })
+        expect(Math.abs(abvOf(balance) - actualAlcohol(og, read.at(-1)!).balling)).toBeLessThan(0.08)
+      })
+    )
+  })
+  it('a low reading that was none leaves nothing behind; one above all before it is sugar, and its alcohol stays', () => {
+    const at1050 = fermentedTo(balanceOfMust(1.095), 1.05).balance
+    const slipped = fermentedTo(at1050, 1.005, 1.095).balance
+    const again = fermentedTo(slipped, 1.048, 1.05)
+    expect(again.riseSg).toBeCloseTo(0.043, 9)
+    expect(abvOf(again.balance)).toBeCloseTo(abvOf(fermentedTo(at1050, 1.048).balance), 2)
+    const sweetened = fermentedTo(at1050, 1.062, 1.052).balance
+    expect(sweetened.ethanolGPerL).toBe(at1050.ethanolGPerL)
   })
 })
 

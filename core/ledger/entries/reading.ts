@@ -1,5 +1,6 @@
 import { USUAL_BRIX, titrate } from '../../acids'
 import { correctRefractometer, sgFromBrix } from '../../hydrometry'
+import { cardOf } from '../../materials'
 import { QUANTITIES } from '../../quantities'
 import { learnSulphite } from '../../sulphite'
 import { LimitError, assertNever, daysBetween, hoursBetween } from '../../units'
@@ -191,6 +192,24 @@ function assumedOriginal(lot: LotState, { id, at }: EntryOf<'reading'>, sg: numb
   return { value: sg + fallen * (usual - sg), origin: 'estimated', at, uncertainty, from: [id] }
 }
 
+/** What of an addition moves a gravity by itself. */
+const CHANGES_GRAVITY: ReadonlySet<string> = new Set(['sugar', 'volume'])
+
+/** The higher of the last two gravities before a reading, as long as nothing came in since: one of the two may have been off. */
+function readJustBefore({ cellar }: Folding, lot: LotState, { id, at }: EntryOf<'reading'>): number | undefined {
+  const changes = [...lot.putIn].filter(([material]) => CHANGES_GRAVITY.has(cardOf(material, cellar.cards)?.effect.on ?? ''))
+  const changedAt = [...changes.map(([, last]) => last), ...lot.cameIn.map((came) => came.at)].sort().at(-1)
+  const before: number[] = []
+  const read = lot.series.sg ?? []
+  for (let i = read.length - 1; i >= 0 && before.length < 2; i--) {
+    const point = read[i]!
+    if (point.entryId === id || point.at > at) continue
+    if (changedAt !== undefined && point.at <= changedAt) break
+    before.push(point.value)
+  }
+  return before.length > 0 ? Math.max(...before) : undefined
+}
+
 function foldGravity(
   folding: Folding,
   lot: LotState,
@@ -216,7 +235,7 @@ function foldGravity(
     const assumed = assumedOriginal(lot, reading, sg)
     lot.originalSg ??= assumed ?? figure
     const balance = (assumed ? undefined : lot.balance) ?? balanceOfMust(Math.max(0.99, lot.originalSg.value))
-    const fermented = fermentedTo(balance, sg)
+    const fermented = fermentedTo(balance, sg, readJustBefore(folding, lot, reading))
     const band = QUANTITIES.sg.spread + (before?.uncertainty ?? QUANTITIES.sg.spread)
     if (fermented.riseSg > band)
       folding.problem({
