@@ -1,13 +1,11 @@
 import { HOUR_MS } from '~~/core/units'
 import { brixFromSg, correctRefractometer, sgFromBrix } from '~~/core/hydrometry'
 import { BELIEVED_C, type LotView, type Smell, gravityOf } from '~~/core/ledger'
-import { expectedAt, fermentStart } from '~~/core/stages'
+import { expectedAt, fermentStart, oddGravity } from '~~/core/stages'
 import { type KeptStop, type RoundWork, lookEntries } from './useRound'
 
 /** With what gravity was last read on a round: most people have one hydrometer. */
 const LAST_WITH = 'presk.round.with'
-/** Up without sugar, or so far from what is expected, is asked about once, SG. */
-const ODD = { up: 0.003, off: 0.006 } as const
 
 /** The fields of one vessel on the round, what they mean, and the entries that they make. */
 export function useRoundStop(lot: LotView, kept: KeptStop | undefined) {
@@ -82,9 +80,14 @@ export function useRoundStop(lot: LotView, kept: KeptStop | undefined) {
   const odd = computed(() => {
     const [sg, e, last] = [counts.value, expected.value, lot.series.sg?.at(-1)]
     if (sg === undefined || confirmed.value === gravity.text) return undefined
-    if (last && sg > last.value + ODD.up) return `That is higher than the last reading of ${last.value.toFixed(3)}. Is it correct?`
-    if (e && (sg < e.low - ODD.off || sg > e.high + ODD.off)) return `About ${e.mid.toFixed(3)} was expected. Are two digits swapped?`
-    return undefined
+    switch (oddGravity(sg, last?.value, e)) {
+      case 'rose':
+        return `That is higher than the last reading of ${last!.value.toFixed(3)}. Is it correct?`
+      case 'unexpected':
+        return `About ${e!.mid.toFixed(3)} was expected. Are two digits swapped?`
+      default:
+        return undefined
+    }
   })
   const nothing = computed(
     () => gravity.empty && celsius.empty && smells.value.length === 0 && work.value.length === 0 && note.value.trim() === ''

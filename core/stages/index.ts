@@ -43,6 +43,7 @@ export {
   goneShare,
   nextFeed,
   nextSugarStep,
+  oddGravity,
   phaseOf,
   pressAsk,
   wantingNitrogen,

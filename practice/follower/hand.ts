@@ -1,4 +1,4 @@
-import { DAY_MS } from '../../core/units'
+import { DAY_MS, seeded } from '../../core/units'
 import { addition, fact, reading } from '../../core/drafts'
 import type { Finding, WayOut } from '../../core/findings'
 import { answerDrafts } from '../../core/findings'
@@ -12,6 +12,7 @@ import type { WayStep } from '../../core/way'
 import { type Instruments, SEE, type Wine, addSulphite, instrumentsOf, wineFrom } from '../../simulator'
 import { openingOf } from './opening'
 import { type Scenario, lotId, mustOf } from './scenarios'
+import { asTyped } from './slips'
 
 /** What came of a season. */
 export interface Season {
@@ -41,6 +42,8 @@ export class Hand {
   history: History
   readonly wine: Wine
   readonly see: Instruments
+  /** Of their own, so that a season with slips reads the rest as one without. */
+  private readonly slips: () => number
   readonly start = Date.UTC(2026, 8, 20, 8)
   count = 0
   day = 0
@@ -58,6 +61,7 @@ export class Hand {
     const must = mustOf(scenario, seed)
     this.wine = wineFrom(seed, must)
     this.see = instrumentsOf(seed)
+    this.slips = seeded(seed * 7001 + 3)
     this.toppingL = scenario.lacks?.includes('topping') ? 0 : 15
     this.history = historyOf(openingOf(scenario).map((draft) => this.entry(draft)))
     this.season = {
@@ -89,8 +93,13 @@ export class Hand {
     this.season.tasks.set(code, (this.season.tasks.get(code) ?? 0) + 1)
   }
 
+  /** As this person types it. */
+  typed = (quantity: ReadingQuantity, value: number): number =>
+    asTyped(quantity, value, this.slips, this.scenario.slipsIn, this.lot().sg?.value)
+
   read(quantity: ReadingQuantity, value: number, more = {}): boolean {
-    return this.log(reading({ lotId, quantity, typed: String(value), value, ...more }))
+    const typed = this.typed(quantity, value)
+    return this.log(reading({ lotId, quantity, typed: String(typed), value: typed, ...more }))
   }
 
   look(what: 'clarity' | 'gas' | 'smell' | 'heat-test' | 'cold-test' | 'warm-glass' | 'bubbles' | 'taste', more: object): boolean {
@@ -108,7 +117,7 @@ export class Hand {
   gravity(): void {
     const celsius = SEE.celsius(this.wine, this.see)
     this.log(
-      reading({ lotId, quantity: 'sg', typed: 'sg', value: SEE.sg(this.wine, this.see) }),
+      reading({ lotId, quantity: 'sg', typed: 'sg', value: this.typed('sg', SEE.sg(this.wine, this.see)) }),
       reading({ lotId, quantity: 'temperature', typed: 'c', value: celsius })
     )
     const smells = SEE.smells(this.wine, this.see)

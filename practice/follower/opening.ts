@@ -1,4 +1,4 @@
-import { fact } from '../../core/drafts'
+import { addition, fact } from '../../core/drafts'
 import type { Draft, Fact } from '../../core/ledger'
 import { type Scenario, lotId } from './scenarios'
 
@@ -9,7 +9,7 @@ const SECOND_BIN = 'vessel-bin-1'
 /** What stands in the ledger on the first day: vessels, instruments, and the lot in its bin. */
 export function openingOf(scenario: Scenario): Draft<Fact>[] {
   const lacks = (what: NonNullable<Scenario['lacks']>[number]) => scenario.lacks?.includes(what) ?? false
-  const { stream, colour, litres, plan } = scenario
+  const { stream, colour, litres, syrup, plan } = scenario
   const vessel = (vesselId: string, name: string, kind: 'bin' | 'demijohn', capacityL: number) =>
     fact('vessel-added', { vesselId, name, kind, capacityL })
   const fruit = stream === 'fresh' && { massKg: litres / (colour === 'red' ? 0.68 : 0.6) }
@@ -31,9 +31,11 @@ export function openingOf(scenario: Scenario): Draft<Fact>[] {
     ...sizes.map((size, i) => vessel(`vessel-glass-${i}`, `Glass ${i}`, 'demijohn', size)),
     fact('equipment-said', { has: owned }),
     fact('lot-started', {
-      lotId, name: scenario.name.slice(0, 60), stream, style: colour, varieties: [], volumeL: litres,
+      lotId, name: scenario.name.slice(0, 60), stream, style: colour, varieties: [], volumeL: litres * (syrup ?? 1),
       volumeIs: 'measured', vesselId: EMPTY_BIN, ...fruit, ...kit
     }),
+    // A syrup cannot be measured: most of its water goes in at once.
+    ...(syrup ? [addition({ lotId, material: 'water', actual: litres * (1 - syrup), stage: { number: 1, of: 2 } })] : []),
     ...(plan ? [fact('lot-planned', { lotId, ...plan })] : [])
   ]
 }

@@ -10,6 +10,8 @@ export interface Scenario {
   stream: 'fresh' | 'frozen' | 'juice' | 'kit'
   colour: Colour
   litres: number
+  /** Came as syrup in cans: its share of what is in the pail with the first water. */
+  syrup?: number
   brix?: number
   ph?: number
   ta?: number
@@ -27,6 +29,8 @@ export interface Scenario {
     sulphite?: 'none'
   }
   lacks?: readonly ('ph-meter' | 'acid-kit' | 'so2-kit' | 'topping' | 'vessels' | 'malic-strips' | 'sugar-test')[]
+  /** One reading in so many is typed wrong: two digits swapped, a point forgotten, gas left in a sample. */
+  slipsIn?: number
   /** Nobody comes on these days. */
   away?: { from: number, to: number }
 }
@@ -54,6 +58,8 @@ export const SCENARIOS: readonly Scenario[] = [
   { name: 'red, small', ...base, litres: 12, plan: { malolactic: 'after-pressing' } },
   { name: 'red, large', ...base, litres: 180, plan: { malolactic: 'after-pressing' } },
   { name: 'red, kept without sulphite', ...base, plan: { malolactic: 'after-pressing', sulphite: 'none' } },
+  { name: 'red, one reading in fifteen typed wrong', ...base, slipsIn: 15, plan: { malolactic: 'after-pressing' } },
+  { name: 'white, one reading in fifteen typed wrong', ...base, colour: 'white', slipsIn: 15, plan: { malolactic: 'none' } },
   { name: 'white, usual', ...base, colour: 'white', plan: { malolactic: 'none' } },
   { name: 'white, crystals accepted', ...base, colour: 'white', plan: { malolactic: 'none', cold: false } },
   { name: 'white, malolactic', ...base, colour: 'white', plan: { malolactic: 'after-pressing' } },
@@ -70,6 +76,9 @@ export const SCENARIOS: readonly Scenario[] = [
   { name: 'kit, red', stream: 'kit', colour: 'red', litres: 16 },
   { name: 'kit, white', stream: 'kit', colour: 'white', litres: 16 },
   { name: 'kit, no kits of one’s own', stream: 'kit', colour: 'red', litres: 16,
+    lacks: ['ph-meter', 'acid-kit', 'so2-kit', 'malic-strips', 'sugar-test'] },
+  { name: 'concentrate in cans, white', stream: 'kit', colour: 'white', litres: 20, syrup: 0.3, nitrogen: 95 },
+  { name: 'concentrate in cans, red, no kits', stream: 'kit', colour: 'red', litres: 20, syrup: 0.3, nitrogen: 95,
     lacks: ['ph-meter', 'acid-kit', 'so2-kit', 'malic-strips', 'sugar-test'] },
   { name: 'kit, warm', stream: 'kit', colour: 'red', litres: 16, room: { mean: 23, swing: 3 } },
   { name: 'frozen must, red', stream: 'frozen', colour: 'red', litres: 40, sulphited: 35, plan: { malolactic: 'after-pressing' } },

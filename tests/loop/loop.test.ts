@@ -10,7 +10,9 @@ import { season } from '../../practice/follower/season'
 const SAMPLE = [
   ['red, usual', 1], ['red, ripe', 2], ['red, cold cellar', 3], ['red, nothing to test with', 3], ['red, kept without sulphite', 1],
   ['white, usual', 1], ['white, sweet with sorbate', 2], ['white, sweet, pasteurised', 1], ['white, sparkling', 1],
-  ['rosé, usual', 2], ['kit, red', 1], ['juice, white', 3]
+  ['rosé, usual', 2], ['kit, red', 1], ['juice, white', 3], ['concentrate in cans, red, no kits', 51],
+  // A gravity with two digits swapped once made 9 % vol of alcohol that was none, and the malolactic was given up for it.
+  ['red, one reading in fifteen typed wrong', 66]
 ] as const
 const MOST_TASKS = 95
 const MOST_TOP_UPS = 15
