@@ -41,7 +41,7 @@ export const bottlesForm: BenchForm<BottlingNumber, BottlingChoices, BottlingAns
       { as: 'words', key: 'place', label: 'Where you store them', max: 80, part: 'went-in' }
     ]
   },
-  note: (_, { rest }) => (rest?.becomes === 'used' ? 'The rest was drunk or used.' : rest?.becomes === 'lees' ? 'The rest was lees.' : ''),
+  note: (_, { rest }) => (rest?.becomes === 'used' ? 'the rest was drunk or used' : rest?.becomes === 'lees' ? 'the rest was lees' : ''),
   refusals: {
     'whole-number': 'Enter whole numbers of bottles.',
     'no-bottles': 'Enter how many bottles you filled.'

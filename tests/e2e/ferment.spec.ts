@@ -185,7 +185,7 @@ test('one dry reading is no proof; sugar is fed in parts, each in its time', asy
   await expect(page.getByRole('heading', { name: 'Dry by one reading' })).toBeVisible()
 })
 
-test('a wild starter is judged before it goes in, and lees of long ago are not taken', async ({ page }) => {
+test('a wild starter is judged before it goes in, and lees of long ago and the must of a red are not taken', async ({ page }) => {
   await openDemo(page, '/crush/lot-albarino/yeast')
   await choose(page, 'Where the yeast comes from', 'Wild yeast')
   await page.getByRole('textbox', { name: 'Gravity now' }).fill('1.050')
@@ -196,6 +196,12 @@ test('a wild starter is judged before it goes in, and lees of long ago are not t
   await page.getByRole('combobox', { name: 'Lees of' }).click()
   await page.getByRole('option', { name: 'Grenache' }).click()
   await expect(page.getByText(/its yeast lives for about five/)).toBeVisible()
+  await choose(page, 'Where the yeast comes from', 'Must of a lot that is fermenting')
+  await choose(page, 'Must of', 'Blaufränkisch')
+  await expect(page.getByText('A red would colour a white or rosé.')).toBeVisible()
+  await expect(page.getByRole('button', { name: 'It is in the must' })).toBeDisabled()
+  await page.getByRole('textbox', { name: 'Poured in' }).fill('900')
+  await expect(page.getByText('Blaufränkisch holds only 62 L.')).toBeVisible()
   await choose(page, 'Where the yeast comes from', 'Wild yeast')
   await page.getByRole('textbox', { name: 'Gravity now' }).fill('1.050')
   await page.getByText('Bread', { exact: true }).click()

@@ -50,8 +50,13 @@ test('a white is tested, settled and bottled once all of its conditions are met'
   await expect(page.getByText(/45\.0 L were moved out of a vessel that held 22\.4 L/)).toBeVisible()
   await expect(box(page, 'Bottles of 750 mL')).toHaveValue('60')
   await box(page, 'Bottles of 750 mL').fill('29')
+  // Less than a bottle of it is lees, unless somebody says otherwise.
+  await expect(page.getByText(/^And the rest\? 6\d\d mL left in the vessel$/)).toBeVisible()
+  await expect(page.getByRole('radio', { name: /^Lees, poured away/ })).toBeChecked()
+  await page.getByRole('radio', { name: /^Drunk/ }).check()
   await button(page, 'Log it').click()
   await expect(page.getByText('Godello: bottled', { exact: true })).toBeVisible()
+  await expect(page.getByText('None left; the rest was drunk or used.')).toBeVisible()
   await expect(page.getByText('Bottled: 29 of 750 mL.')).toBeVisible()
   // They lie in the store, are counted down, and one is tasted.
   await goWithin(page, '/cellar/bottles')

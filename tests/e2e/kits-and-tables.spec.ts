@@ -1,4 +1,4 @@
-import { expect, openDemo, test } from './fixtures'
+import { expect, expectAccessible, openDemo, ownCellar, test } from './fixtures'
 
 test('a kit’s packets: one goes in on its day, those that stabilise wait for two dry readings', async ({ page }) => {
   await openDemo(page, '/lots/lot-barbera-kit')
@@ -10,6 +10,40 @@ test('a kit’s packets: one goes in on its day, those that stabilise wait for t
   await expect(packets.filter({ hasText: 'Sulphite and sorbate' })).toContainText('after two dry readings')
   await page.goto('/lots/lot-barbera-kit')
   await expect(page.getByText('Then: Add packet: Oak')).toBeHidden()
+})
+
+test('concentrate by the can: half filled in it survives a reload, and its first water is thinned by a gravity', async ({ page }) => {
+  await ownCellar(page)
+  await page.goto('/lots/new')
+  const box = (name: string) => page.getByRole('textbox', { name, exact: true })
+  await page.getByRole('radio', { name: /^Kit or concentrate/ }).check()
+  await page.getByRole('radio', { name: 'White' }).check()
+  await box('Name').fill('Macabeo in cans')
+  await page.getByRole('button', { name: 'Concentrate in cans? Enter how many' }).click()
+  await box('Cans').fill('6')
+  await box('One can holds').fill('1')
+  await box('The leaflet makes').fill('23')
+  await page.reload()
+  await expect(box('Cans')).toHaveValue('6')
+  await expect(box('Name')).toHaveValue('Macabeo in cans')
+  // Mass balance by hand: 6 L of 1.337 kg/L at 68 % sugar, at 20.4 °Brix and 1.085 kg/L.
+  await expect(page.getByText('Makes about 24.6 L with 18.7 L of water.', { exact: false })).toBeVisible()
+  await expect(page.getByText('Use 1.07 of each packet', { exact: false })).toBeVisible()
+  await expect(box('Water to pour in first')).toHaveValue('14')
+  await expectAccessible(page, 'concentrate by the can')
+  await box('One can holds').fill('0')
+  await page.getByRole('button', { name: 'Start the lot' }).click()
+  await expect(page.getByText('Enter between 50 mL and 50 L.')).toBeVisible()
+  await box('One can holds').fill('1')
+  await page.getByRole('button', { name: 'Start the lot' }).click()
+  await page.getByRole('link', { name: 'Measure', exact: true }).click()
+  await page.getByRole('combobox', { name: 'Unit of Sugar' }).click()
+  await page.getByRole('option', { name: '% potential' }).click()
+  await box('Sugar').fill('14.8')
+  await expect(page.getByText('Gravity about 1.113.', { exact: false })).toBeVisible()
+  await page.getByRole('button', { name: 'Log for Macabeo in cans' }).click()
+  await page.getByRole('link', { name: /^Water: / }).click()
+  await expect(page.getByRole('region', { name: 'Dilute to its gravity' })).toContainText('Water, the rest')
 })
 
 test('readings go out as a table and come back once; a name that no wine has is said with its row', async ({ page }) => {

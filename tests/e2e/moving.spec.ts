@@ -51,6 +51,9 @@ test('a wine is racked into two vessels, sulphited on what arrived, and what it 
   await button(page, 'Log it').click()
   await expect(page.getByText(/^Green glass holds 22\.4 L\. If there is more/).first()).toBeVisible()
   await box(page, 'Amount moved, 2').fill('11.6')
+  // Half filled in it survives a reload.
+  await page.reload()
+  await expect(box(page, 'Amount moved, 2')).toHaveValue('11.6')
   await expect(page.getByRole('radio', { name: /^Quietly/ })).toBeChecked()
   await page.getByRole('radio', { name: /^With splashing/ }).check()
   await expect(page.getByText('It has no smell that air would remove.')).toBeVisible()
