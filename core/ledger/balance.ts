@@ -33,7 +33,7 @@ export const sgOf = (balance: Balance): number => gravityOf(balance.extractGPerL
 /**
  * The balance after a gravity was read: as much extract went to alcohol as brings the gravity there (Balling), whatever was
  * added before. A gravity that is higher than the balance allows says that the one before it was read too low, and takes its alcohol back:
- * else every reading that is a little off would make some. One that is higher than those before it as well is sugar that nobody noted.
+ * else every reading that is a little off would make some. What it lies above those before it as well is sugar that nobody noted.
  * @param readBefore the highest of the gravities just before, SG; without one a rise is sugar
  * @returns the new balance and how far the reading lay above the estimate, SG (0 when it fell)
  */
@@ -42,13 +42,18 @@ export function fermentedTo(before: Balance, sg: number, readBefore = -Infinity)
   // The same reading again, as a float gives it through the night.
   if (Math.abs(riseSg) < SAME_SG) return { balance: before, riseSg: 0 }
   if (riseSg < 0) return { balance: less(before, sg, consumedFor(before, sg, -riseSg)), riseSg: 0 }
-  const all = -EXTRACT_PER_ETHANOL * before.ethanolGPerL
-  const unmade = less(before, sg, all)
-  const wasLow = sg <= readBefore + READ_LOW && sgOf(unmade) > sg
-  const balance = wasLow
-    ? less(before, sg, consumedFor(before, sg, -riseSg, all))
-    : { ...before, extractGPerL: Math.max(0, extractOf(sg, before.ethanolGPerL)) }
+  const back = takenBack(before, Math.min(sg, readBefore + READ_LOW))
+  const balance = sg - sgOf(back) < SAME_SG ? back : { ...back, extractGPerL: Math.max(0, extractOf(sg, back.ethanolGPerL)) }
   return { balance, riseSg }
+}
+
+/** With so much less alcohol as brings the gravity up to where it is said to be, or with none. */
+function takenBack(before: Balance, sg: number): Balance {
+  const fallSg = sgOf(before) - sg
+  if (!(fallSg < -SAME_SG) || before.ethanolGPerL <= 0) return before
+  const all = -EXTRACT_PER_ETHANOL * before.ethanolGPerL
+  const none = less(before, sg, all)
+  return sgOf(none) <= sg ? none : less(before, sg, consumedFor(before, sg, fallSg, all))
 }
 
 /** What a litre is once so much of its extract went, g/L: gas and yeast leave it, and it shrinks to the volume of its new gravity. */
