@@ -95,6 +95,8 @@ export const KEYS: readonly { keys: string, does: string }[] = [
 
 /** What is new, the latest first. */
 export const CHANGES: readonly { on: string, what: string }[] = [
+  { on: '2026-12-01', what: 'Start concentrate by the can, or with fermenting must; say what becomes of the rest at bottling.' },
+  { on: '2026-12-01', what: 'A reading that was a little low no longer adds alcohol: some wines now show 0.2 to 0.4 % less.' },
   { on: '2026-12-01', what: 'Presk learns from your finished lots; a bench keeps what you typed; Undo is above the tab bar on a phone.' },
   { on: '2026-12-01', what: 'Carry recent entries from screen to screen by QR codes; print a weighing list; undo an import.' },
   { on: '2026-12-01', what: 'Measure asks for what the lot needs now and takes a sugar test; Settings has a page of its own.' },
