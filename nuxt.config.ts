@@ -53,7 +53,17 @@ export default defineNuxtConfig({
     worker: { format: 'es' },
     // Of some two hundred small files a page took most: what is smaller than this goes in with what needs it. Above it pages
     // began to carry what others need: at 24 kB the first view was a seventh heavier.
-    $client: { build: { rollupOptions: { output: { experimentalMinChunkSize: 6_000 } } } },
+    $client: {
+      build: {
+        rollupOptions: {
+          output: {
+            experimentalMinChunkSize: 6_000,
+            // Codes are drawn on two pages; nothing that all pages need is put into the same file.
+            manualChunks: (id: string) => (id.includes('/node_modules/uqr/') ? 'uqr' : undefined)
+          }
+        }
+      }
+    },
     optimizeDeps: { include: ['dexie', 'zod'] }
   },
 
