@@ -1,4 +1,4 @@
-import { vesselFit } from '../../cellar'
+import { ROOM } from '../../cellar'
 import type { VesselState } from '../../ledger'
 import { wantsSwelling } from '../vessels'
 
@@ -59,7 +59,7 @@ export const usualPlace = (places: readonly Place[], ferments: boolean): Place |
 
 function fitOf(capacityL: number, litres: number, ferments: boolean): Place['fits'] {
   if (litres > capacityL * 1.02) return 'too-small'
-  if (ferments) return vesselFit(capacityL, Math.min(litres, capacityL), 'foam').verdict === 'tight' ? 'tight' : 'air'
+  if (ferments) return litres > capacityL * (1 - ROOM.foam) ? 'tight' : 'air'
   return litres >= capacityL * FULL_SHARE ? 'full' : 'air'
 }
 const LAST = { 'full': 0, 'air': 0, 'tight': 1, 'too-small': 2 } as const
