@@ -17,3 +17,5 @@ export const reckonedBrix = (sg: number): number => clamp(brixFromSg(clamp(sg, S
 export const molecularOf = (freeMgPerL: number, ph: number): number => molecularSo2(reckonedFree(freeMgPerL), reckonedPh(ph))
 /** Free SO₂ for a molecular level at a lot's pH, mg/L. */
 export const freeFor = (molecularMgPerL: number, ph: number): number => freeSo2For(molecularMgPerL, reckonedPh(ph))
+/** Fruit or must that is expected, kg or L: what a yield can be reckoned of. */
+export const reckonedAmount = (amount: number): number => clamp(amount, 0.5, 50_000)

@@ -1,4 +1,4 @@
-import { type EntryOf, type LotState, type Style, isFermenting, isHeld, isMust, isWine, reckonedBrix } from '../ledger'
+import { type EntryOf, type LotState, type Style, isFermenting, isHeld, isMust, isWine, reckonedAmount, reckonedBrix } from '../ledger'
 import { materialKey } from '../materials'
 import { ENZYME_G_PER_L, testFerment, yieldOfArrival } from '../must'
 import { MOLECULAR_TARGET, PH_TOO_HIGH, SO2_SHARE, type SulphiteSalt, TYPICAL_BOUND_SHARE, firstDose, freeSo2For } from '../sulphite'
@@ -82,7 +82,7 @@ export function needsOfArrival(arrival: EntryOf<'arrival-expected'>, salt: Sulph
   if (amount === undefined || stream === 'kit' || stream === 'blend') return []
   const who: Who = { of: arrival.arrivalId, name: arrival.name }
   if (stream === 'test') return needsOfTest(who, Math.min(25, Math.max(1, amount)), salt)
-  const litres = yieldOfArrival(stream, style, amount).juice.value
+  const litres = yieldOfArrival(stream, style, reckonedAmount(amount)).juice.value
   return [
     first(who, litres, style, salt),
     { ...who, material: 'tartaric', unit: 'g', amount: USUAL[style].tartaric * litres, reason: 'acid', basis: 'assumed' },

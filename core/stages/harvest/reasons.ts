@@ -1,7 +1,7 @@
 import { DAY_MS, daysBetween } from '../../units'
 import type { Crossing, Ripening } from '../../harvest'
 import { PH_LIMIT } from '../../harvest'
-import type { BlockState } from '../../ledger'
+import { type BlockState, reckonedAmount } from '../../ledger'
 import { MUST_WINDOWS, yieldOfArrival } from '../../must'
 import { ROOM } from '../../cellar'
 
@@ -82,7 +82,7 @@ const latest = (block: BlockState, quantity: 'brix' | 'ph' | 'ta'): number | und
 
 /** One free vessel for all of it, with room for the cap or the foam. */
 function roomFor(style: BlockState['style'], massKg: number, freeL: readonly number[]): HarvestReason {
-  const neededL = yieldOfArrival('fresh', style, massKg).mustL / (1 - (style === 'red' ? ROOM.cap : ROOM.foam))
+  const neededL = yieldOfArrival('fresh', style, reckonedAmount(massKg)).mustL / (1 - (style === 'red' ? ROOM.cap : ROOM.foam))
   const largestFreeL = Math.max(0, ...freeL)
   return largestFreeL >= neededL
     ? { leans: 'neither', code: 'vessel-free', neededL, largestFreeL }
