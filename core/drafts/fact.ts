@@ -14,6 +14,10 @@ type Given<T extends Plain> = { [K in keyof Omit<EntryOf<T>, 'id' | 'device' | '
 export const fact = <T extends Plain>(type: T, given: Given<T>): Draft<EntryOf<T>> =>
   said({ type, ...given }) as unknown as Draft<EntryOf<T>>
 
+/** A lot of which nothing is held any more: poured away, drunk or given. */
+export const lotEnded = (lotId: string, note = ''): Draft<EntryOf<'lot-amended'>> =>
+  said({ type: 'lot-amended' as const, lotId, ended: true, note: note || undefined }) as Draft<EntryOf<'lot-amended'>>
+
 /** An entry as it should have been. What was written first stays in the ledger, behind it. */
 export const correction = (targetId: string, replacement: Fact | null, reason = ''): Draft<EntryOf<'correction'>> => ({
   type: 'correction',

@@ -60,6 +60,8 @@ export {
   finderReadings,
   judgeLot,
   judgeMust,
+  ladlesFor,
+  leesFor,
   leftOutTask,
   rememberCorrection
 } from './must'

@@ -199,7 +199,7 @@ test('a wild starter is judged before it goes in, and lees of long ago and the m
   await choose(page, 'Where the yeast comes from', 'Must of a lot that is fermenting')
   await choose(page, 'Must of', 'Blaufränkisch')
   await expect(page.getByText('A red would colour a white or rosé.')).toBeVisible()
-  await expect(page.getByRole('button', { name: 'It is in the must' })).toBeDisabled()
+  await expect(page.getByRole('button', { name: 'Log it' })).toBeDisabled()
   await page.getByRole('textbox', { name: 'Poured in' }).fill('900')
   await expect(page.getByText('Blaufränkisch holds only 62 L.')).toBeVisible()
   await choose(page, 'Where the yeast comes from', 'Wild yeast')

@@ -52,8 +52,8 @@ test('a white is tested, settled and bottled once all of its conditions are met'
   await box(page, 'Bottles of 750 mL').fill('29')
   // Less than a bottle of it is lees, unless somebody says otherwise.
   await expect(page.getByText(/^And the rest\? 6\d\d mL left in the vessel$/)).toBeVisible()
-  await expect(page.getByRole('radio', { name: /^Lees, poured away/ })).toBeChecked()
-  await page.getByRole('radio', { name: /^Drunk/ }).check()
+  await expect(page.getByRole('radio', { name: /^Pour it away as lees/ })).toBeChecked()
+  await page.getByRole('radio', { name: /^Drink it/ }).check()
   await button(page, 'Log it').click()
   await expect(page.getByText('Godello: bottled', { exact: true })).toBeVisible()
   await expect(page.getByText('None left; the rest was drunk or used.')).toBeVisible()

@@ -76,6 +76,11 @@ describe('words people use', () => {
     const said = FILES.flatMap((file) => [...wordsOf(file)].filter((text) => pattern.test(text)).map((text) => `${file}: ${text.trim()}`))
     expect(said).toEqual([])
   })
+  it('a difference of temperatures has its “within” in the same text, or it would be converted as a temperature', () => {
+    const apart = /within\s*\{\{[^}]*degrees\(['`][^w]/
+    expect(FILES.filter((file) => apart.test(readFileSync(file, 'utf8')))).toEqual([])
+    expect(apart.test("stirred in within {{ f.degrees('6 °C') }}")).toBe(true)
+  })
   it('finds what is planted', () => {
     for (const [what, text] of [['shall', 'It shall be red'], ['ledger', 'In the ledger now'], ['strike', 'Struck by hand']] as const)
       expect(BANNED.find(([name]) => name === what)![1].test(text)).toBe(true)
