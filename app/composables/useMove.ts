@@ -1,29 +1,24 @@
 import { type Move, type MoveAs, airOver, draftsOfMove, leftOf, mayBeLees, problemOfMove } from '~~/core/benches'
-import { type LotView, isFermenting, isMust, isWine } from '~~/core/ledger'
+import type { LotView } from '~~/core/ledger'
 import { SO2_SHARE } from '~~/core/sulphite'
-import { type Place, airAdvice, isKept, leesShareOf, placesFor, roundDose, toppingWines, usualPlace } from '~~/core/stages'
-import { fromLitres } from '~~/core/units'
+import { airAdvice, isKept, leesShareOf, roundDose, toppingWines } from '~~/core/stages'
 import { newId } from '~/data/ids'
 import { type KeptNumber, keptNumber, putBack, useKeptForm } from './useKeptForm'
-import { MOVE_AS, PLACE_FIRST, TOPPING_DOUBT, sayLikeness, sayMoveProblem } from '~/wording/moving'
+import { type KeptRow, useMoveRows } from './useMoveRows'
+import { MOVE_AS, TOPPING_DOUBT, sayLikeness, sayMoveProblem } from '~/wording/moving'
 
 /** A move half filled in. It is of the wine where it was: once that was moved, the form begins anew. */
 interface KeptMove {
   as: MoveAs
   from: string
   ours: string
-  rows: (KeptNumber & { vesselId: string })[]
+  rows: KeptRow[]
   other: string
   otherL: KeptNumber
+  sulphite: KeptNumber
   ownName?: string
   isLees?: boolean
   air?: 'quiet' | 'splashed'
-}
-export interface MoveRow {
-  vesselId: string
-  litres: ReturnType<typeof useVolumeField>
-  /** As it was filled in for the vessel. */
-  filled?: string
 }
 
 /**
@@ -66,74 +61,9 @@ export function useMove(lotId: string) {
 
   /** What may be expected to arrive, net of lees. */
   const expectedL = computed(() => (as.value === 'rack' && lot.value ? held.value * (1 - leesShareOf(lot.value)) : held.value))
-  const rows = ref<MoveRow[]>([])
-  const addRow = () => rows.value.push({ vesselId: '', litres: useVolumeField() })
-  addRow()
-  const dropRow = (i: number) => rows.value.splice(i, 1)
-  const inAll = computed(() => rows.value.reduce((sum, r) => sum + (r.litres.value ?? 0), 0))
-
-  const ferments = computed(() => lot.value !== undefined && (isMust(lot.value) || isFermenting(lot.value)))
-  /** Where it can go, best first, said in words; what another row fills is not among them. */
-  function placesOf(row: MoveRow) {
-    const others = new Set(rows.value.filter((r) => r !== row).map((r) => r.vesselId))
-    const rest = expectedL.value - rows.value.filter((r) => r !== row).reduce((sum, r) => sum + (r.litres.value ?? 0), 0)
-    const wanted = row.litres.value ?? Math.max(0.1, rest)
-    return placesFor(wanted, cellar.state.vessels.values(), now.value, ferments.value)
-      .filter((p) => !others.has(p.vesselId))
-      .map((p) => {
-        const v = vesselOf(p.vesselId)!
-        const fit = sayFit(p, v.capacityL)
-        const said = [
-          fit,
-          p.wide && lot.value && isWine(lot.value) ? 'wide: for a day only' : '',
-          p.wood ? 'gives a taste of oak' : '',
-          ...p.first.map((x) => PLACE_FIRST[x])
-        ]
-        return { value: v.id, label: `${v.name}: ${said.filter(Boolean).join(', ')}` }
-      })
-  }
-  function sayFit({ fits, airL }: Place, capacityL: number): string {
-    switch (fits) {
-      case 'full':
-        return 'full'
-      case 'tight':
-        return 'no room for the foam'
-      case 'air':
-        return `${f.words(f.volume(airL))} of air`
-      case 'too-small':
-        return `takes ${f.words(f.volume(capacityL))}`
-    }
-  }
-  /** A vessel that is chosen is filled with what there is, as far as it goes. */
-  function choose(row: MoveRow, vesselId: string) {
-    row.vesselId = vesselId
-    // An amount that somebody typed goes before what the vessel holds.
-    if (row.litres.text !== '' && row.litres.text !== row.filled) return
-    row.litres.clear()
-    const rest = expectedL.value - inAll.value
-    const litres = Math.min(rest, vesselOf(vesselId)?.capacityL ?? rest)
-    if (litres > 0.05) row.litres.fill(asTyped(litres))
-    row.filled = row.litres.text
-  }
-  /** A vessel that was added for this: into the row that still wants one. */
-  function chooseNew(vesselId: string) {
-    if (!rows.value.some((r) => !r.vesselId)) addRow()
-    choose(rows.value.find((r) => !r.vesselId)!, vesselId)
-  }
-  /** All of it goes where it usually would, until somebody says otherwise; a part of it is chosen by its person. */
-  let usually: string | undefined
-  function chooseUsual() {
-    const [row] = rows.value
-    if (!row || rows.value.length > 1 || (row.vesselId && row.vesselId !== usually)) return
-    const places = placesFor(expectedL.value, cellar.state.vessels.values(), now.value, ferments.value)
-    const place = as.value === 'rack' ? usualPlace(places, ferments.value) : undefined
-    row.vesselId = ''
-    if (row.litres.text === row.filled) row.litres.clear()
-    usually = place?.vesselId
-    if (usually) choose(row, usually)
-  }
-  watch([as, ours], chooseUsual)
-  const asTyped = (litres: number) => String(Number(fromLitres(litres, f.volumeUnit.value).toFixed(1)))
+  const moveRows = useMoveRows(lot, as, expectedL)
+  const { rows, inAll, asTyped } = moveRows
+  watch([as, ours], moveRows.chooseUsual)
 
   /** What is left where it came from. */
   const parts = computed(() => rows.value.map((r) => ({ vesselId: r.vesselId, litres: r.litres.value })))
@@ -252,16 +182,16 @@ export function useMove(lotId: string) {
   const done = useKeptForm<KeptMove>(
     `presk.move|${lotId}`,
     () => {
-      const isTyped = (r: MoveRow) => (r.vesselId && r.vesselId !== usually) || (!r.litres.empty && r.litres.text !== r.filled)
-      const typedRows = rows.value.some(isTyped) ? rows.value.filter((r) => r.vesselId || !r.litres.empty) : []
-      if (!lot.value || (typedRows.length === 0 && !otherPlace().value && otherField().untouched)) return undefined
+      const keptRows = moveRows.keptRows()
+      if (!lot.value || (keptRows.length === 0 && !otherPlace().value && otherField().untouched && sulphite.empty)) return undefined
       return {
         as: as.value,
         from: whereItIs(),
         ours: ours.value,
-        rows: typedRows.map((r) => ({ vesselId: r.vesselId, ...keptNumber(r.litres) })),
+        rows: keptRows,
         other: otherPlace().value,
         otherL: keptNumber(otherField()),
+        sulphite: keptNumber(sulphite),
         ...(ownLot.value && { ownName: ownName.value }),
         ...(leesChosen.value !== undefined && { isLees: leesChosen.value }),
         ...(airChosen.value && { air: airChosen.value })
@@ -270,24 +200,18 @@ export function useMove(lotId: string) {
     (was) => {
       if (was.as !== as.value || was.from !== whereItIs()) return
       ours.value = was.ours
-      while (rows.value.length < was.rows.length) addRow()
-      was.rows.forEach((kept, i) => {
-        // It may have been filled with another wine since.
-        if (vesselOf(kept.vesselId)?.lotId) return
-        rows.value[i]!.vesselId = kept.vesselId
-        putBack(rows.value[i]!.litres, kept)
-      })
+      moveRows.putRowsBack(was.rows)
       otherPlace().value = was.other
       // The vessel that is chosen fills in its own amount first.
       void nextTick(() => putBack(otherField(), was.otherL))
+      putBack(sulphite, was.sulphite)
       ownLot.value = was.ownName !== undefined
       ownName.value = was.ownName ?? ''
       leesChosen.value = was.isLees
       airChosen.value = was.air
     }
   )
-
-  chooseUsual()
+  moveRows.chooseUsual()
 
   const wrong = ref<{ field: string, reason: string }>()
   watch(drafts, () => (wrong.value = undefined))
@@ -309,12 +233,7 @@ export function useMove(lotId: string) {
     ourItems,
     held,
     expectedL,
-    rows,
-    addRow,
-    dropRow,
-    placesOf,
-    choose,
-    chooseNew,
+    ...moveRows,
     leftL,
     isLees,
     ownLot,
@@ -343,7 +262,6 @@ export function useMove(lotId: string) {
     log,
     drafts,
     nameOf,
-    kept: computed(() => lot.value !== undefined && isKept(lot.value)),
-    inAll
+    kept: computed(() => lot.value !== undefined && isKept(lot.value))
   }
 }
