@@ -102,8 +102,15 @@ describe('a new lot', () => {
     lot.name.value = 'Muscat in cans'
     lot.cans.inCans.value = true
     await nextTick()
-    lot.cans.fields.cans.text = '6'
-    lot.cans.fields.canSize.text = '1.36'
+    // As it is typed, digit by digit: the water follows until it is typed over.
+    const poured: number[] = []
+    for (const [cans, size] of [['1', '1'], ['16', '1'], ['6', '1'], ['6', '1.3'], ['6', '1.36']] as const) {
+      lot.cans.fields.cans.text = cans
+      lot.cans.fields.canSize.text = size
+      await nextTick()
+      poured.push(lot.cans.fields.firstWater.value! / lot.cans.makes.value!.firstL)
+    }
+    for (const share of poured) expect(share).toBeCloseTo(1, 2)
     lot.kitLine.text = '5'
     // ICUMSA SPS-4: 1.337 kg/L at 68 °Brix.
     expect(lot.cans.perWeight.value).toBe('1 kg is 0.75 L')
@@ -115,6 +122,10 @@ describe('a new lot', () => {
     lot.cans.fields.firstWater.text = ''
     await lot.start()
     expect(cellar.lots).toEqual([])
+    // Nor with more than all of it.
+    lot.cans.fields.firstWater.text = '180'
+    await lot.start()
+    expect([cellar.lots, lot.cans.tooMuch.value]).toEqual([[], expect.stringMatching(/too thin/)])
     lot.cans.fields.firstWater.text = '18'
     await lot.start()
     const [made] = cellar.lots

@@ -33,8 +33,14 @@ export function useCans(target: QuantityField, leaflet: QuantityField) {
   /** The first water, as it is to be poured; what was poured instead can be typed. */
   const firstWater = useVolumeField({ limits: { min: 0.01, max: 100_000, words: 'Enter how much water goes in first.' } })
   watch(makes, (m) => {
-    if (m && firstWater.untouched) firstWater.fill(String(Number(Number(f.typedVolume(m.firstL)).toPrecision(3))))
+    if (m) proposeVolume(f, firstWater, m.firstL, 3)
   })
+  /** Water cannot be taken out again. */
+  const tooMuch = computed(() =>
+    makes.value && firstWater.value !== undefined && firstWater.value > makes.value.waterL
+      ? `All of the water is ${f.words(f.volume(makes.value.waterL))}. With more it would be too thin.`
+      : undefined
+  )
   /** Nothing was said of a gravity: that of a table wine. */
   watch(inCans, (are) => {
     if (are && target.empty) target.fill('1.085')
@@ -43,6 +49,7 @@ export function useCans(target: QuantityField, leaflet: QuantityField) {
     inCans,
     fields: { cans, canSize, brix, firstWater },
     makes,
+    tooMuch,
     /** What of each packet of the leaflet this much must takes. */
     packetShare: computed(() => (makes.value && leaflet.value ? makes.value.mustL / leaflet.value : undefined)),
     /** Some cans say what they weigh. */

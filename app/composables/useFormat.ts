@@ -95,8 +95,8 @@ export function useFormat() {
     const [a, b] = [volume(low), volume(high)]
     return a.unit === b.unit ? `${a.text} ${between} ${words(b)}` : `${words(a)} ${between} ${words(b)}`
   }
-  /** Litres as one would type them, four digits. */
-  const typedVolume = (litres: number): string => String(Number(fromLitres(litres, volumeUnit.value).toPrecision(4)))
+  /** Litres as one would type them. */
+  const typedVolume = (litres: number, digits = 4): string => String(Number(fromLitres(litres, volumeUnit.value).toPrecision(digits)))
   const sugarUnit = computed(() => settings.values.sugar)
   const words = (shown: Shown): string => `${shown.text} ${shown.unit}`
 

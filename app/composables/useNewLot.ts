@@ -1,5 +1,5 @@
 import type { Ref } from 'vue'
-import { ROOM, type RoomFor, type VesselKind, vesselFit } from '~~/core/cellar'
+import { ROOM, type RoomFor } from '~~/core/cellar'
 import { arrivesOnSkins, yieldOfArrival } from '~~/core/must'
 import { WINE_PER_KG, habitOf, spanBy } from '~~/core/way'
 import { sayLotsOf } from '~/wording/habits'
@@ -7,9 +7,10 @@ import { type Draft, type Fact, type LotPlan, type LotView, type PacketStep, typ
 import { fromKilograms } from '~~/core/units'
 import { newId } from '~/data/ids'
 import { addition, fact } from '~~/core/drafts'
-import { type STREAM_HINT, vesselWords } from '~/wording/terms'
+import type { STREAM_HINT } from '~/wording/terms'
 import { useCans } from './useCans'
 import { type KeptNumber, keptNumber, putBack, useKeptForm } from './useKeptForm'
+import { useNewLotVessel } from './useNewLotVessel'
 
 export type NewStream = keyof typeof STREAM_HINT
 
@@ -33,7 +34,6 @@ export function useNewLot() {
   const vintage = ref('')
   const origin = ref('')
   const packets = ref<{ name: string, step: PacketStep, day?: number }[]>([])
-  const vesselChoice = ref('none')
   /** A kept plan, or a lot of the same kind whose plan this one takes over, by its id. */
   const planLike = ref('usual')
   const plans = computed(() => [
@@ -51,13 +51,6 @@ export function useNewLot() {
   const unusual = computed<Partial<LotPlan>>(() => {
     const like = cellar.lotOf(planLike.value)
     return cellar.state.plans.get(planLike.value)?.plan ?? (like ? unusualOf(like) : {})
-  })
-  const vesselName = ref('')
-  /** What has a cap to work goes into an open vessel, unless the person says otherwise. */
-  const kindChosen = ref<VesselKind>()
-  const vesselKind = computed({
-    get: () => kindChosen.value ?? (room.value === 'cap' ? 'bin' : 'demijohn'),
-    set: (kind) => (kindChosen.value = kind)
   })
   const saving = ref(false)
   /** When it arrived: now, unless it was earlier. */
@@ -78,7 +71,6 @@ export function useNewLot() {
     limits: { min: 0.5, max: 50_000, words: 'Enter between half a kilogram and 50 tonnes.' }
   })
   const volume = inLitres(100_000, 'Enter between a tenth of a litre and 100,000 litres.')
-  const capacity = inLitres(100_000, 'Enter between a tenth of a litre and 100,000 litres.')
   const kitTarget = useQuantityField({
     kind: 'sugar',
     unit: 'SG',
@@ -88,18 +80,23 @@ export function useNewLot() {
   const cans = useCans(kitTarget, kitLine)
   /** Fruit is weighed; where nobody could, its crushed must is measured, skins and all. */
   const unweighed = ref(false)
+  const vessel = useNewLotVessel(() => willBe.value, () => room.value)
+  const { vesselChoice, vesselName, kindChosen, fit } = vessel
   const words = {
     stream, style, name, vintage, origin, packets, vesselChoice, planLike, vesselName, kindChosen, at, onSkins, sulphited, unweighed,
     inCans: cans.inCans
   }
-  const numbers = { mass, volume, capacity, kitTarget, kitLine, ...cans.fields }
+  const numbers = { mass, volume, capacity: vessel.capacity, kitTarget, kitLine, ...cans.fields }
+  /** What was only proposed is proposed anew. */
+  const typedNumbers = () =>
+    Object.fromEntries(Object.entries(numbers).flatMap(([key, field]) => (field.untouched ? [] : [[key, keptNumber(field)]])))
   const isTyped = () => name.value.trim() !== '' || [mass, volume, cans.fields.cans].some((field) => !field.empty)
   const started = useKeptForm<KeptStart>(
     `presk.start|${String(route.query.arrival ?? '')}`,
     () => isTyped()
       ? {
           words: Object.fromEntries(Object.entries(words).map(([key, is]) => [key, is.value])) as KeptStart['words'],
-          numbers: Object.fromEntries(Object.entries(numbers).map(([key, field]) => [key, keptNumber(field)]))
+          numbers: typedNumbers()
         }
       : undefined,
     (was) => {
@@ -186,23 +183,6 @@ export function useNewLot() {
         : [])
     ]
   })
-  const fitOf = (capacityL: number) => (willBe.value === undefined ? undefined : vesselFit(capacityL, willBe.value, room.value))
-  const FIT = { 'too-small': 'too small', fits: 'fits', roomy: 'too large' } as const
-  const sayFit = (capacityL: number) => {
-    const fit = fitOf(capacityL)
-    return fit && (fit.verdict === 'tight' ? `no room for the ${room.value}` : FIT[fit.verdict])
-  }
-  const RANK = { fits: 0, roomy: 1, tight: 2, 'too-small': 3 } as const
-  const emptyVessels = computed(() =>
-    [...cellar.state.vessels.values()]
-      .filter((v) => !v.lotId && !v.retiredAt)
-      .sort(
-        (a, b) => RANK[fitOf(a.capacityL)?.verdict ?? 'fits'] - RANK[fitOf(b.capacityL)?.verdict ?? 'fits'] || a.capacityL - b.capacityL
-      )
-  )
-  const chosenVessel = computed(() => emptyVessels.value.find((v) => v.id === vesselChoice.value))
-  const capacityL = computed(() => chosenVessel.value?.capacityL ?? (vesselChoice.value === 'new' ? capacity.value : undefined))
-  const fit = computed(() => (capacityL.value === undefined ? undefined : fitOf(capacityL.value)))
   const nameMessage = computed(() =>
     nameTouched.value && name.value.trim() === '' ? 'Enter a name.' : undefined
   )
@@ -219,12 +199,13 @@ export function useNewLot() {
     const amount = byMass.value ? [mass] : inCans.value ? [] : [volume]
     const asked = [
       ...amount,
-      ...(vesselChoice.value === 'new' ? [capacity] : []),
+      ...(vessel.isNew.value ? [vessel.capacity] : []),
       ...(stream.value === 'kit' ? [kitTarget, kitLine] : []),
       ...(inCans.value ? cans.asked.value : [])
     ]
     asked.forEach((field) => field.touch())
     const wrong = name.value.trim() === '' || asked.some((field) => !field.ok) || vintageMessage.value || fit.value?.verdict === 'too-small'
+      || (inCans.value && cans.tooMuch.value)
     if (wrong || litres.value === undefined) {
       return focusWrong()
     }
@@ -241,25 +222,13 @@ export function useNewLot() {
 
   /** The lot, and its vessel when that is new. */
   function drafts(lotId: string): Draft<Fact>[] {
-    const vesselId = vesselChoice.value === 'new' ? newId(Date.now() + 1) : chosenVessel.value?.id
-    const vessel =
-      vesselChoice.value === 'new'
-        ? [
-            fact('vessel-added', {
-              vesselId: vesselId!,
-              name: vesselName.value.trim() || vesselWords(f.volumeUnit.value)[vesselKind.value],
-              kind: vesselKind.value,
-              capacityL: capacity.value!,
-              material: undefined
-            })
-          ]
-        : []
+    const { vesselId, drafts: vesselAdded } = vessel.vesselDrafts()
     const plan = Object.keys(unusual.value).length > 0 ? [fact('lot-planned', { lotId, at: at.value, ...unusual.value })] : []
     const named = packets.value
       .filter((p) => p.name.trim())
       .map(({ name, step, day }) => ({ name: name.trim().slice(0, 80), step, ...(typeof day === 'number' && { day }) }))
     return [
-      ...vessel,
+      ...vesselAdded,
       fact('lot-started', {
         lotId,
         name: name.value.trim().slice(0, 80),
@@ -307,9 +276,7 @@ export function useNewLot() {
     vintageMessage,
     origin,
     packets,
-    vesselChoice,
-    vesselName,
-    vesselKind,
+    ...vessel,
     planLike,
     plans,
     unusual,
@@ -321,7 +288,6 @@ export function useNewLot() {
     reckoned,
     mass,
     volume,
-    capacity,
     kitTarget,
     kitLine,
     cans,
@@ -334,10 +300,6 @@ export function useNewLot() {
     willBe,
     room,
     yieldWorking,
-    fit,
-    sayFit,
-    emptyVessels,
-    capacityL,
     start
   }
 }

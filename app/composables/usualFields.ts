@@ -1,6 +1,6 @@
 import { volumeUnitsFor } from '~/wording/volume-units'
 import { sgFromBrix } from '~~/core/hydrometry'
-import { POTENTIAL, type SugarUnit } from '~~/core/units'
+import { POTENTIAL, type SugarUnit, type VolumeUnit, toLitres } from '~~/core/units'
 import type { QuantityFieldOptions, useQuantityField as Field } from './useQuantityField'
 
 /** Litres or gallons, in the person's unit first; of a wine, unless it has limits of its own. */
@@ -14,6 +14,17 @@ export function useVolumeField(own: Pick<QuantityFieldOptions, 'limits' | 'requi
     ...(!own.limits && { quantity: () => 'volume' as const }),
     ...own
   })
+}
+
+/**
+ * A volume that is proposed: as many digits as one would pour by, and just that much where nothing else is typed. It is proposed anew for
+ * as long as nobody typed over it.
+ */
+export function proposeVolume(
+  f: Pick<ReturnType<typeof useFormat>, 'typedVolume' | 'volumeUnit'>, field: ReturnType<typeof Field>, litres: number, digits: number
+): void {
+  const text = f.typedVolume(litres, digits)
+  if (field.untouched) field.fill(text, toLitres(Number(text), f.volumeUnit.value as VolumeUnit))
 }
 
 /** A plain number within its limits, needed unless it is said that it may stay empty. */

@@ -5,36 +5,38 @@ import type { QuantityField } from '~/composables/useQuantityField'
 /** Grape concentrate by the can: what it makes, how much water goes in first, and what that means for the leaflet's packets. */
 const props = defineProps<{ cans: Cans, target: QuantityField, leaflet: QuantityField }>()
 const f = useFormat()
-const { fields, makes, packetShare, perWeight } = props.cans
+const { fields, makes, tooMuch, packetShare, perWeight } = props.cans
 const water = (litres: number) => f.words(f.volume(litres))
 </script>
 
 <template>
   <div class="grid gap-4">
-    <div class="pair">
+    <div class="fieldgrid">
       <QuantityField label="Cans" :field="fields.cans" hint="0.5 for half a can" />
       <QuantityField label="One can holds" :field="fields.canSize" :hint="perWeight" />
       <QuantityField label="Sugar of the concentrate" :field="fields.brix" unit-label="°Brix" hint="on the label; most have 68" />
       <QuantityField label="Dilute it to" :field="target" hint="1.080 to 1.095 for a table wine" />
       <QuantityField label="The leaflet makes" :field="leaflet" hint="if it has packets" />
     </div>
-    <div v-if="makes" class="makes">
+    <div v-if="makes" class="expect">
       <p>
         Makes about <b class="figure">{{ water(makes.mustL) }}</b> with {{ water(makes.waterL) }} of water. One can makes
         {{ water(makes.perCanL) }}.
       </p>
       <p v-if="packetShare !== undefined && Math.abs(packetShare - 1) > 0.02">
-        Use {{ packetShare.toFixed(2) }} of each packet: the leaflet makes {{ water(leaflet.value!) }}.
+        Use {{ packetShare.toFixed(2) }} times each packet, because the leaflet makes {{ water(leaflet.value!) }}.
       </p>
     </div>
     <template v-if="makes">
       <QuantityField
         label="Water to pour in first"
         :field="fields.firstWater"
+        :error="tooMuch"
         hint="three quarters; the rest goes in once you have read the gravity"
       />
       <p class="soft small">
-        Empty the cans, rinse them with some of this water, warm, and stir to the bottom. Presk records the concentrate and this water.
+        Empty the cans into the vessel, rinse them with some of this water while it is warm, and stir to the bottom. Presk logs the
+        concentrate and this water.
       </p>
       <WorkingNote
         :steps="[
@@ -55,17 +57,3 @@ const water = (litres: number) => f.words(f.volume(litres))
     </template>
   </div>
 </template>
-
-<style scoped>
-.pair {
-  display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(220px, 1fr));
-  gap: 16px 20px;
-}
-.makes {
-  font-size: 1.05rem;
-  background: var(--skin-wash);
-  border-radius: var(--radius-control);
-  padding: 12px 16px;
-}
-</style>

@@ -27,7 +27,7 @@ const fields = computed(() => props)
 
 <template>
   <div class="grid gap-4">
-    <div v-if="!packetsOnly" class="pair">
+    <div v-if="!packetsOnly" class="fieldgrid">
       <QuantityField label="Dilute it to" :field="fields.target" hint="gravity from the leaflet; leave empty if already diluted" />
       <QuantityField label="Mark on the pail" :field="fields.line" hint="only a guide" />
     </div>
@@ -66,11 +66,6 @@ const fields = computed(() => props)
 </template>
 
 <style scoped>
-.pair {
-  display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(220px, 1fr));
-  gap: 16px 20px;
-}
 .packets li {
   display: grid;
   grid-template-columns: minmax(0, 1fr) minmax(0, 12rem) 8.5rem auto;

@@ -32,13 +32,3 @@ const range = (low: number, high: number) => f.volumes(low, high)
     />
   </div>
 </template>
-
-<style scoped>
-.expect {
-  font-size: 1.05rem;
-  background: var(--skin-wash);
-  border-radius: var(--radius-control);
-  padding: 12px 16px;
-  margin-top: -8px;
-}
-</style>

@@ -24,7 +24,7 @@ const places = computed(() => [
 <template>
   <div class="grid gap-3">
     <ChoiceTiles v-model="vesselChoice" legend="Where is it?" :items="places" :least="170" />
-    <div v-if="vesselChoice === 'new'" class="pair">
+    <div v-if="vesselChoice === 'new'" class="fieldgrid">
       <TextField v-model="vesselName" label="Name" />
       <SelectField v-model="vesselKind" label="Kind" :words="kinds" />
       <QuantityField label="Capacity" :field="capacity" hint="brim-full" :usual="usual" />
@@ -39,11 +39,3 @@ const places = computed(() => [
     </FindingNote>
   </div>
 </template>
-
-<style scoped>
-.pair {
-  display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(230px, 1fr));
-  gap: 18px;
-}
-</style>

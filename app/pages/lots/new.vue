@@ -55,7 +55,7 @@ useHead({ title: 'Start a lot · Presk' })
     <ChoiceTiles v-model="stream" legend="What arrived?" :items="STREAMS" :least="220" />
     <ChoiceTiles v-if="stream === 'frozen'" v-model="onSkins" legend="What is in the pails?" :items="SKINS" />
     <ChoiceTiles v-model="style" legend="What are you making?" :items="choices(STYLE)" :least="90" />
-    <div class="pair">
+    <div class="fieldgrid">
       <TextField
         v-model="name"
         label="Name"
@@ -88,7 +88,7 @@ useHead({ title: 'Start a lot · Presk' })
     <KitFields v-if="stream === 'kit'" v-model="packets" :packets-only="inCans" :target="kitTarget" :line="kitLine" />
     <ChoiceTiles v-if="mayBeSulphited" v-model="sulphited" legend="Did it come with sulphite?" :items="SULPHITED" :least="130" />
     <NewLotVessel :lot="lot" />
-    <div v-if="plans.length > 1" class="pair">
+    <div v-if="plans.length > 1" class="fieldgrid">
       <SelectField v-model="planLike" label="Plan" :items="plans" hint="You can change it on the lot’s page." />
       <p class="soft self-end">
         <template v-if="planParts(unusual).length">{{ capital(planParts(unusual).join('; ')) }}.</template>
@@ -96,7 +96,7 @@ useHead({ title: 'Start a lot · Presk' })
       </p>
     </div>
     <FoldOut label="Vintage and origin">
-      <div class="pair">
+      <div class="fieldgrid">
         <TextField v-model="vintage" label="Vintage" :maxlength="4" :error="vintageMessage" inputmode="numeric" />
         <TextField v-model="origin" label="Origin" :maxlength="120" />
       </div>
@@ -114,11 +114,6 @@ useHead({ title: 'Start a lot · Presk' })
   max-width: 860px;
   display: grid;
   gap: 24px;
-}
-.pair {
-  display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(230px, 1fr));
-  gap: 18px;
 }
 .go {
   display: flex;
