@@ -1,10 +1,7 @@
 import { actualAlcohol, correctRefractometer, potentialAlcohol, residualSugar, sgFromBrix, sugarScales } from '../hydrometry'
 import { type LotView, isMust } from '../ledger'
-import { withinLimits } from '../units'
+import { ABV_PER_SG, withinLimits } from '../units'
 import { type Bench, known, usual } from './bench'
-
-/** % vol for a fall of one in SG: what a doubt of the gravity is worth. The usual factor, see `actualAlcohol`. */
-const ABV_PER_SG = 131
 
 export type AlcoholNumber = 'original' | 'current' | 'first' | 'present' | 'offset'
 export interface AlcoholChoices { byRefractometer: boolean }

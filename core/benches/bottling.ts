@@ -1,4 +1,4 @@
-import { fact } from '../drafts'
+import { fact, lotEnded } from '../drafts'
 import { type BottleMix, bottleMix } from '../finishing'
 import { CLOSURE_MATERIAL, HELD_L, type CellarState, type Closure, type EntryOf, type LotView } from '../ledger'
 import { type MaterialCard, type OwnCards, cardsOf } from '../materials'
@@ -71,9 +71,6 @@ export const usedOf = ({ used }: Pick<BottlingChoices, 'used'>, { lot, cellar }:
   return bottlesFor(lot, cellar).filter((card) => keys.includes(card.key))
 }
 
-/** Of a lot that is over nothing else is amended. */
-const UNCHANGED = { name: undefined, alcoholic: undefined, sulphited: undefined, sulphitedMgPerL: undefined, packets: undefined }
-
 /** Bottling day: which bottles from the net volume, and the real numbers back. */
 export const bottling: Bench<BottlingNumber, BottlingChoices, BottlingAnswer> = {
   choices: ({ lot }) => ({ used: USUAL[lot?.plan.sparkling ? 'sparkling' : 'still'].join(','), closure: '', place: '', rest: '' }),
@@ -118,7 +115,7 @@ export const bottling: Bench<BottlingNumber, BottlingChoices, BottlingAnswer> = 
       .map(({ card, count }) => ({ sizeMl: card.bottle!.ml, count, material: card.key }))
     if (bottles.length === 0) return { refused: 'no-bottles' }
     const keeps = rest?.becomes === 'jug' || rest?.becomes === 'later'
-    const over = rest && !keeps ? [fact('lot-amended', { ...UNCHANGED, lotId: lot.id, ended: true, note: note || undefined })] : []
+    const over = rest && !keeps ? [lotEnded(lot.id, note)] : []
     const about = { ...closedWith(values.closure, cellar.cards), place: values.place.trim() || undefined }
     return [fact('bottling', { lotId: lot.id, bottles, ...about, keeps: keeps || undefined }), ...over]
   }

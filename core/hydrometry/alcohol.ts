@@ -1,4 +1,4 @@
-import { POTENTIAL_PER_SG, findRoot, within } from '../units'
+import { ABV_PER_SG, findRoot, within } from '../units'
 import { ETHANOL_DENSITY, ethanolWaterDensity, waterDensity } from './density'
 import { FERMENT_EXTRACT_PER_ETHANOL, SUGAR_FREE_EXTRACT_G_PER_L, SUGAR_FREE_RANGE, brixFromSg, sugarScales } from './sugar-scales'
 
@@ -114,7 +114,7 @@ export function actualAlcohol(originalSg: number, currentSg: number): ActualAlco
     balling: made,
     band: { low: Math.max(0, made * 0.99 - FELL_OUT * made), high: made * 1.01 },
     ballingShort: byExtract(0.1808 * p + 0.8192 * brixFromSg(currentSg)),
-    factor131: fall * POTENTIAL_PER_SG,
+    factor131: fall * ABV_PER_SG,
     factor129: fall * 129,
     oechsle75: (fall * 1000) / 7.5
   }

@@ -17,7 +17,7 @@ export {
 export type { ConcentrationUnit, MassUnit, PressureUnit, TemperatureUnit, VolumeUnit } from './factors'
 export { readNumber } from './typed-number'
 export type { NumberProblem } from './typed-number'
-export { POTENTIAL, POTENTIAL_PER_SG, readQuantity } from './read-quantity'
+export { ABV_PER_SG, POTENTIAL, readQuantity } from './read-quantity'
 export type { Gallon, Quantity, QuantityKind, QuantityProblem, SugarUnit, Unit } from './read-quantity'
 export { TEASPOON_ML, inSpoons } from './spoons'
 export type { SpoonMeasure } from './spoons'

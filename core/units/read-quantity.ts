@@ -172,15 +172,16 @@ export function readQuantity(
   }
   if (found === 'SG') return readGravity(number.value, number.decimals, text.trim(), asTyped !== '')
   if (found === POTENTIAL) {
-    return { ok: true, value: 1 + number.value / POTENTIAL_PER_SG, unit: 'SG', typed: number.value, unitTyped: asTyped !== '' }
+    return { ok: true, value: 1 + number.value / ABV_PER_SG, unit: 'SG', typed: number.value, unitTyped: asTyped !== '' }
   }
   return { ok: true, value: toOwnUnit(number.value, found), unit: found, typed: number.value, unitTyped: asTyped !== '' }
 }
 
 /**
- * % vol for a gravity one above water's, as the scale is usually printed: 1.100 stands beside 13. Makers print 129 to 135. From memory.
+ * % vol for a fall of one in SG, and for a gravity one above water's where that is printed on a hydrometer: 13 beside 1.100. Makers print
+ * 129 to 135. The usual factor, from memory; `actualAlcohol` reckons exactly.
  */
-export const POTENTIAL_PER_SG = 131.25
+export const ABV_PER_SG = 131.25
 
 function unitNamed(word: string, kind: QuantityKind, gallon?: Gallon): Unit | 'which-gallon' | undefined {
   const key = word.toLowerCase().replace(/[\s.]/g, '')

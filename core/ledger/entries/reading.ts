@@ -3,7 +3,7 @@ import { correctRefractometer, sgFromBrix } from '../../hydrometry'
 import { cardOf } from '../../materials'
 import { QUANTITIES } from '../../quantities'
 import { learnSulphite } from '../../sulphite'
-import { LimitError, assertNever, daysBetween, hoursBetween } from '../../units'
+import { ABV_PER_SG, LimitError, assertNever, daysBetween, hoursBetween } from '../../units'
 import { asItWas, judgeReading, noteActs } from '../acts'
 import { anchorAcids, ofOneSample, takeMalic } from '../acid-track'
 import { abvOf, balanceOfMust, fermentedTo } from '../balance'
@@ -33,8 +33,6 @@ const WATER_SG = 0.9985
 const FALLEN_H = 36
 /** Half of the width in which four musts of five lie, SG: about 3 °Brix, our own from the same windows. */
 const USUAL_SG_SPREAD = 0.013
-/** % vol for 1 SG, common practice. */
-const ABV_PER_SG = 131
 const ABV_SPREAD = 0.5
 /** What a must that was read, or read and then watered or sweetened, is known to, SG: the spread above has it in it. */
 const READ_SG = 0.002
