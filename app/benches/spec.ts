@@ -16,7 +16,7 @@ interface Place {
 /** A field of a bench, in the form's own terms: beside what is put in, or with what really went in. */
 export type BenchField<N extends string, C extends object> = FieldSpec & Place & { key: N | (keyof C & string) }
 
-/** What a bench looks like: its fields and its words. What it reckons and writes is `core/benches`. */
+/** What a bench looks like: its fields and its words. What it calculates and logs is in `core/benches`. */
 export interface BenchForm<N extends string, C extends object, A> {
   /** Its page's address, and the name under which what is typed there is kept. */
   code: string
@@ -24,7 +24,7 @@ export interface BenchForm<N extends string, C extends object, A> {
   bench: Bench<N, C, A>
   /** It leans on the forecast of a ferment. */
   foretells?: true
-  /** Shown for what was chosen; what is not asked for is not reckoned with. */
+  /** Shown for what was chosen; a hidden field does not count. */
   fields: (choices: Readonly<C>, context: FormContext) => readonly BenchField<N, C>[]
   /** What is said knowingly, against what the ledger says: asked again each time, and never kept. */
   forgets?: readonly (keyof C & string)[]

@@ -83,7 +83,7 @@ export function useFollowed(lot: () => LotView) {
       .map((f) => ({ id: f.id, sg: f.value, off: Math.abs(hoursBetween(hand.at, f.at)) }))
       .sort((a, b) => a.off - b.off)[0]
     if (!float || float.off > SAME_H) return undefined
-    // As it counts now, its checks reckoned in: once it is set there is nothing left to set.
+    // As it counts now, with its checks: once it is set there is nothing left to set.
     const counts = lot().series.sg?.find((p) => p.entryId === float.id)?.value ?? float.sg
     return { hand: point.value, float: float.sg, by: counts - point.value }
   })

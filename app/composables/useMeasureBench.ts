@@ -75,7 +75,7 @@ export function useMeasureBench(lot: Ref<LotView | undefined>, wanted: () => str
       if (lot.value) style.value = lot.value.style
     }
   )
-  /** A refractometer minds alcohol, not the temperature of the sample; a hydrometer of one's own says where it reads true. */
+  /** A refractometer is misled by alcohol, not by the sample's temperature; a person's own hydrometer says where it reads true. */
   const sugarInstrument = computed(() => cellar.state.instruments.get(sugarWith.value))
   const byRefractometer = computed(() => sugarInstrument.value?.kind === 'refractometer')
   watch(

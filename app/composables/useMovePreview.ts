@@ -7,7 +7,7 @@ const PREVIEW_MS = 150
 
 /**
  * What a move would make of the shelf and of the lot that takes another in, by the ledger itself; nothing is written.
- * @param drafts what would be logged, none while something is wanting
+ * @param drafts what would be logged, none while something is missing
  * @param giver the lot whose wine it is, @param receiver the lot that it comes into
  */
 export function useMovePreview(

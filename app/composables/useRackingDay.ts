@@ -34,7 +34,7 @@ export function useRackingDay() {
   const chosen = computed(() => wines.value.filter((l) => list('lots').includes(l.id)))
   const choose = (ids: readonly string[]) =>
     change({ lots: ids.join(',') || undefined, since: (route.query.since as string | undefined) ?? clockNow() })
-  /** Whoever comes by a task's link has chosen no hour: the day begins when the page does. A clock that goes on would forget each move. */
+  /** Somebody who follows a task's link has set no time: the day begins when the page opens. A running clock would forget each move. */
   const opened = clockNow()
   const since = computed(() => (typeof route.query.since === 'string' ? route.query.since : opened))
   onMounted(() => {

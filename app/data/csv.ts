@@ -21,7 +21,7 @@ export const ledgerLines = (entries: readonly Entry[]): string => entries.map((e
 
 /**
  * Readings as rows: quantity, value in the ledger's unit, what was typed, with which instrument, and what the reading is now that its
- * sample's temperature and the checks of its instrument are reckoned in. `readingsBack` takes them in again.
+ * sample's temperature and the checks of its instrument have been applied. `readingsBack` reads them again.
  */
 export function readingsCsv(
   entries: readonly Entry[],

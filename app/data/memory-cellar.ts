@@ -1,7 +1,7 @@
 import type { Entry } from '~~/core/ledger'
 import { type CellarStorage, StorageError, type Storing } from './cellar-storage'
 
-/** A cellar that lasts as long as its tab: for browsers that store nothing (private windows), so that one can still reckon and export. */
+/** A cellar that lasts as long as its tab: for browsers that store nothing (private windows). Calculating and exporting still work. */
 export class MemoryCellar implements CellarStorage {
   private readonly entries = new Map<string, Entry>()
   private readonly meta = new Map<string, unknown>()

@@ -109,10 +109,10 @@ export const TRIED_OWN = 'Follow the packet for preparation and time.'
 /** What comes after the sugar: common practice, no source. */
 /** What becomes of the wine that no bottle takes. */
 export const REST: Record<Rest, { label: string, hint: string }> = {
-  lees: { label: 'Lees, poured away', hint: 'nothing of this lot stays in a vessel' },
-  used: { label: 'Drunk, given or cooked with', hint: 'nothing of this lot stays in a vessel' },
-  jug: { label: 'Into something smaller', hint: 'a jug or a small bottle, kept full' },
-  later: { label: 'Bottled another day', hint: 'it stays in its vessel' }
+  lees: { label: 'Pour it away as lees', hint: 'the vessel is empty' },
+  used: { label: 'Drink it or use it', hint: 'the vessel is empty' },
+  jug: { label: 'Move it into something smaller', hint: 'a jug or a small bottle, kept full' },
+  later: { label: 'Bottle it another day', hint: 'it stays in its vessel' }
 }
 export const AFTERWARDS =
   'Then bottle at once with crown caps or wired corks and store at 12 to 16 °C for six weeks. Open one in the third week to check the '

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { LotView } from '~~/core/ledger'
 
-/** For which lot the bench reckons. It remembers the lot that was worked on last. */
+/** Which lot the bench is for. It remembers the lot that was worked on last. */
 const props = defineProps<{ lot: LotView | undefined }>()
 const cellar = useCellarStore()
 const route = useRoute()

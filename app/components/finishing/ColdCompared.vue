@@ -3,7 +3,7 @@ import type { LotView } from '~~/core/ledger'
 import { type ColdCompared, coldCompared } from '~~/core/stages'
 import { sayDayOf } from '~/wording/days'
 
-/** What the cold did to a wine, beside what was foretold of it. */
+/** What the cold did to a wine, beside its forecast. */
 const props = defineProps<{ lot: LotView }>()
 const cellar = useCellarStore()
 const f = useFormat()
