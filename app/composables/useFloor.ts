@@ -1,7 +1,6 @@
 import { createSharedComposable } from '@vueuse/core'
 import { type LotView, isHeld, isMust } from '~~/core/ledger'
-import { bottlesLeft, type StageFinding, walkingOrder } from '~~/core/stages'
-import { useJudged } from './useJudged'
+import { bottlesLeft, findingsOf, type StageFinding, tasksOf, walkingOrder } from '~~/core/stages'
 import { type FindingWords, IN_BOTTLES, OVER, REST, addressOf, sayFinding } from '~/wording/findings'
 
 /** A task or finding with its words, and where its action leads. */
@@ -44,7 +43,6 @@ export const useFloor = createSharedComposable(() => {
 
   /** What says the same as before is drawn no second time. */
   const asBefore = unchangedEach<Said>()
-  const judgedOf = useJudged()
   /** As long as nothing of it has changed it stays the same object, so that its row is not drawn anew. */
   const shown = new Map<string, FloorItem>()
   function asShown(item: FloorItem): FloorItem {
@@ -65,15 +63,14 @@ export const useFloor = createSharedComposable(() => {
             ...(finding.action && { to: addressOf(finding.action) })
           })
     const walk = walkingOrder(cellar.lots, [...cellar.state.vessels.keys()], now.value)
-    const judged = judgedOf(walk, (id) => cellar.state.lots.get(id), view.value, now.value)
     const all = walk
-      .map((lot, i): FloorItem => {
-        const tasks = judged[i]!.tasks.map(say(lot))
+      .map((lot): FloorItem => {
+        const tasks = tasksOf(lot, view.value, now.value).map(say(lot))
         const [first] = tasks
         return {
           lot,
           tasks,
-          findings: judged[i]!.findings.map(say(lot)),
+          findings: findingsOf(lot, view.value, now.value).map(say(lot)),
           // Bottles that are only warned about have no task, and are not gone.
           next: first ?? { words: isHeld(lot) ? REST : bottlesLeft(lot) > 0 ? IN_BOTTLES : OVER }
         }
