@@ -28,7 +28,7 @@ test('concentrate by the can: half filled in it survives a reload, and its first
   await expect(box('Name')).toHaveValue('Macabeo in cans')
   // By hand: 6 L of 1.335 kg/L hold 5.45 kg of sugar, 26.6 kg of must at 20.47 °Brix: 18.6 kg of water, and 24.6 L.
   await expect(page.getByText('Makes about 24.6 L with 18.6 L of water.', { exact: false })).toBeVisible()
-  await expect(page.getByText('Use 1.07 of each packet', { exact: false })).toBeVisible()
+  await expect(page.getByText('so this takes 1.07 of each', { exact: false })).toBeVisible()
   await expect(box('Water to pour in first')).toHaveValue('14')
   await expectAccessible(page, 'concentrate by the can')
   await box('One can holds').fill('0')

@@ -24,7 +24,7 @@ const water = (litres: number) => f.words(f.volume(litres))
         {{ water(makes.perCanL) }}.
       </p>
       <p v-if="packetShare !== undefined && Math.abs(packetShare - 1) > 0.02">
-        Use {{ packetShare.toFixed(2) }} times each packet, because the leaflet makes {{ water(leaflet.value!) }}.
+        The packets are for {{ water(leaflet.value!) }}, so this takes {{ packetShare.toFixed(2) }} of each.
       </p>
     </div>
     <template v-if="makes">
