@@ -130,6 +130,23 @@ describe('press day', () => {
     expect(await two.press.log()).toBe(true)
     expect(held(two.cellar)).toEqual({ 'Tempranillo in glass-of-25': 25, 'Tempranillo in glass-of-15': 8 })
   })
+  it('with no vessel chosen it goes where it fits, and the press wine beside it unless one holds both', async () => {
+    const { cellar, press } = await pressing()
+    const vessels = () => [press.answer.value.freeVessel, press.answer.value.pressVessel]
+    press.choices.keep = 'together'
+    press.field('free').text = '24'
+    expect(vessels()).toEqual(['glass-of-25', ''])
+    press.field('pressed').text = '8'
+    expect(vessels()).toEqual(['glass-of-34', ''])
+    press.choices.keep = 'apart'
+    expect(vessels()).toEqual(['glass-of-25', 'glass-of-15'])
+    // Thirty and thirteen fit nowhere together, and forty nowhere at all.
+    press.field('free').text = '40'
+    expect([...vessels(), press.answer.value.wantsVesselL]).toEqual(['', 'glass-of-15', 40])
+    press.field('free').text = '24'
+    expect(await press.log()).toBe(true)
+    expect(held(cellar)).toEqual({ 'Tempranillo in glass-of-25': 24, 'Tempranillo, press wine in glass-of-15': 8 })
+  })
   it('more than the vessel holds is refused, and all stays on its skins', async () => {
     const { cellar, press } = await pressing()
     press.field('free').text = '30'

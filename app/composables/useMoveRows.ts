@@ -75,6 +75,12 @@ export function useMoveRows(lot: Ref<LotView | undefined>, as: Ref<MoveAs>, expe
     choose(rows.value.find((r) => !r.vesselId)!, vesselId)
   }
 
+  /** What has no vessel yet that it would usually go into, L; undefined where one is free. */
+  const wantsVesselL = computed(() => {
+    const rest = expectedL.value - inAll.value
+    return rest > 0.05 && !usualPlace(places(rest), ferments.value) ? rest : undefined
+  })
+
   /** All of it goes where it usually would, until somebody says otherwise; a part of it is chosen by its person. */
   let usually: string | undefined
   function chooseUsual() {
@@ -101,5 +107,5 @@ export function useMoveRows(lot: Ref<LotView | undefined>, as: Ref<MoveAs>, expe
       putBack(rows.value[i]!.litres, was)
     })
   }
-  return { rows, addRow, dropRow, inAll, placesOf, choose, chooseNew, chooseUsual, asTyped, keptRows, putRowsBack }
+  return { rows, addRow, dropRow, inAll, ferments, wantsVesselL, placesOf, choose, chooseNew, chooseUsual, asTyped, keptRows, putRowsBack }
 }

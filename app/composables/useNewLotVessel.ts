@@ -1,4 +1,4 @@
-import { type RoomFor, type VesselKind, vesselFit } from '~~/core/cellar'
+import { type RoomFor, type VesselKind, nextName, vesselFit } from '~~/core/cellar'
 import { fact } from '~~/core/drafts'
 import { newId } from '~/data/ids'
 import { vesselWords } from '~/wording/terms'
@@ -43,11 +43,13 @@ export function useNewLotVessel(willBe: () => number | undefined, room: () => Ro
   const capacityL = computed(() => chosenVessel.value?.capacityL ?? (isNew.value ? capacity.value : undefined))
   const fit = computed(() => (capacityL.value === undefined ? undefined : fitOf(capacityL.value)))
 
+  const namesTaken = () => [...cellar.state.vessels.values()].map((v) => v.name)
+
   /** The vessel of the lot, and its entry where it is new. */
   function vesselDrafts() {
     if (!isNew.value) return { vesselId: chosenVessel.value?.id, drafts: [] }
     const vesselId = newId(Date.now() + 1)
-    const name = vesselName.value.trim() || vesselWords(f.volumeUnit.value)[vesselKind.value]
+    const name = vesselName.value.trim() || nextName(vesselWords(f.volumeUnit.value)[vesselKind.value], namesTaken())
     return {
       vesselId,
       drafts: [fact('vessel-added', { vesselId, name, kind: vesselKind.value, capacityL: capacity.value!, material: undefined })]

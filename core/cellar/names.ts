@@ -17,3 +17,13 @@ export function namesBy(pattern: string, count: number, taken: Iterable<string>)
   for (let n = 1; n <= used.size + count; n++) if (used.has(name(n).toLocaleLowerCase())) last = n
   return Array.from({ length: count }, (_, i) => name(last + 1 + i))
 }
+
+/**
+ * The name of one more of a kind: the word alone while it is free, then numbered from two.
+ * @example nextName('Jug', ['Jug', 'Jug 2']) // 'Jug 3'
+ */
+export function nextName(word: string, taken: Iterable<string>): string {
+  const names = [...taken]
+  const isTaken = names.some((name) => name.toLocaleLowerCase() === word.toLocaleLowerCase())
+  return isTaken ? namesBy(`${word} ${PLACE}`, 1, [...names, `${word} 1`])[0]! : word
+}

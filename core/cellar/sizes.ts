@@ -1,4 +1,5 @@
 import { type Unit, toLitres } from '../units'
+import { ROOM, type RoomFor } from './fit'
 import type { VesselKind } from './vessel-profile'
 
 type Sizes = Record<VesselKind, readonly number[]>
@@ -35,4 +36,17 @@ const SOLD: Record<'L' | 'US gal' | 'imp gal', Sizes> = {
 export function usualSizes(kind: VesselKind, unit: Unit): readonly number[] {
   const of = unit === 'US gal' || unit === 'imp gal' ? unit : 'L'
   return SOLD[of][kind].map((size) => toLitres(size, of))
+}
+
+/**
+ * The usual sizes around what a wine needs: the smallest that holds it with its room, and the one on either side.
+ * @param litres what has to go in
+ * @param room what has to stay free over it
+ * @returns one to three, litres, smallest first
+ * @example sizesFor('demijohn', 'L', 18, 'none') // [15, 20, 23]
+ */
+export function sizesFor(kind: VesselKind, unit: Unit, litres: number, room: RoomFor): readonly number[] {
+  const sizes = usualSizes(kind, unit)
+  const holds = sizes.findIndex((size) => size * (1 - ROOM[room]) >= litres)
+  return holds === -1 ? sizes.slice(-1) : sizes.slice(Math.max(0, holds - 1), holds + 2)
 }

@@ -85,7 +85,7 @@ test('with no vessel free, a new one is added right where the wine is to go', as
   await expect(page).toHaveURL(/\/crush\//)
   await goWithin(page, new URL(page.url()).pathname.replace('/crush/', '/lots/') + '/move')
   await expect(page.getByRole('combobox', { name: 'Into' })).toHaveText('no empty vessel')
-  await button(page, 'New vessel').click()
+  await button(page, 'Another vessel').click()
   const dialog = page.getByRole('dialog', { name: 'New vessel' })
   await dialog.getByRole('button', { name: 'Add' }).click()
   await expect(dialog.getByText('This is needed.').or(dialog.getByText(/^Enter a name/)).first()).toBeVisible()
@@ -99,6 +99,14 @@ test('with no vessel free, a new one is added right where the wine is to go', as
   await goWithin(page, '/cellar')
   await expect(page.getByRole('region', { name: 'With wine in' }).getByText('Blue glass', { exact: true })).toBeVisible()
   await expect(page.getByRole('region', { name: 'To wash' }).getByText('Green glass', { exact: true })).toBeVisible()
+  // One of a usual size is there by a tap, and has what the wine needs in it.
+  await page.goBack()
+  await page.getByRole('link', { name: /^Move/ }).first().click()
+  await button(page, 'Demijohn, 20 L').click()
+  await expect(page.getByRole('combobox', { name: 'Into' })).toContainText('Demijohn')
+  await button(page, 'Log it').click()
+  await goWithin(page, '/cellar')
+  await expect(page.getByRole('region', { name: 'With wine in' }).getByText('Demijohn', { exact: true })).toBeVisible()
 })
 
 test('topped up with the likest wine, no fuller than full; a part goes into new wood as a lot of its own', async ({ page }) => {

@@ -1,18 +1,55 @@
 <script setup lang="ts">
+import { type RoomFor, nextName, sizesFor } from '~~/core/cellar'
+import { fact } from '~~/core/drafts'
 import type { Entry } from '~~/core/ledger'
+import { newId } from '~/data/ids'
+import { vesselWords } from '~/wording/terms'
 
-/** A vessel that is not in the cellar yet, added without leaving the page that needs it. */
+/** A vessel that is not in the cellar yet, added without leaving the page that needs it: one of a usual size by a tap. */
+const props = defineProps<{
+  /** What has to go in where no vessel takes it, L. */
+  litres?: number
+  room?: RoomFor
+}>()
 const emit = defineEmits<{ added: [vesselId: string] }>()
+const cellar = useCellarStore()
+const f = useFormat()
 const open = ref(false)
+const adding = ref(false)
+const word = computed(() => vesselWords(f.volumeUnit.value).demijohn)
+const sizes = computed(() => (props.litres ? sizesFor('demijohn', f.volumeUnit.value, props.litres, props.room ?? 'none') : []))
+
 function done([entry]: Entry[]) {
   open.value = false
   if (entry?.type === 'vessel-added') emit('added', entry.vesselId)
 }
+async function add(capacityL: number) {
+  const vesselId = newId()
+  const name = nextName(word.value, [...cellar.state.vessels.values()].map((v) => v.name))
+  adding.value = true
+  const is = await cellar.log([fact('vessel-added', { vesselId, name, kind: 'demijohn', capacityL, material: undefined })])
+  adding.value = false
+  if (is) emit('added', vesselId)
+}
 </script>
 
 <template>
-  <UModal v-model:open="open" title="New vessel" description="It is added to your cellar, and the wine can go into it at once.">
-    <UButton variant="link" icon="i-lucide-plus" class="justify-self-start px-0">New vessel</UButton>
-    <template #body><LazyEntryForm type="vessel-added" send="Add" tall @done="done" /></template>
-  </UModal>
+  <div class="flex flex-wrap gap-2 items-center">
+    <UButton
+      v-for="size in sizes"
+      :key="size"
+      variant="outline"
+      icon="i-lucide-plus"
+      :disabled="adding"
+      @click="add(size)"
+    >
+      {{ word }}, {{ f.words(f.volume(size)) }}
+    </UButton>
+    <UModal v-model:open="open" title="New vessel" description="It is added to your cellar, and the wine can go into it at once.">
+      <UButton variant="link" icon="i-lucide-plus" class="justify-self-start px-0">
+        {{ sizes.length > 0 ? 'Another vessel' : 'New vessel' }}
+      </UButton>
+      <template #body><LazyEntryForm type="vessel-added" send="Add" tall @done="done" /></template>
+    </UModal>
+  </div>
 </template>

@@ -3,7 +3,7 @@ import type { useMove } from '~/composables/useMove'
 
 /** Into which vessels, and how much into each; a further one where one does not hold it. */
 const props = defineProps<{ move: ReturnType<typeof useMove> }>()
-const { rows, placesOf, choose, chooseNew, addRow, dropRow, wrong, leftL } = props.move
+const { rows, placesOf, choose, chooseNew, addRow, dropRow, wrong, leftL, wantsVesselL, ferments } = props.move
 const errorAt = (field: string) => (wrong.value?.field === field ? wrong.value.reason : undefined)
 </script>
 
@@ -30,7 +30,7 @@ const errorAt = (field: string) => (wrong.value?.field === field ? wrong.value.r
       />
     </div>
     <div class="flex flex-wrap gap-x-6">
-      <NewVessel @added="chooseNew" />
+      <NewVessel :litres="wantsVesselL" :room="ferments ? 'foam' : 'none'" @added="chooseNew" />
       <UButton v-if="leftL > 0.1 && rows.some((r) => r.vesselId)" variant="link" icon="i-lucide-split" class="px-0" @click="addRow">
         Fill another vessel
       </UButton>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { PressPlace } from '~~/core/benches'
+import { type PressPlace, pressRoom } from '~~/core/benches'
 import { pressForm } from '~/benches/press'
 import { HARD_PRESS, PRESS_FIT, sayPress } from '~/wording/press'
 
@@ -9,7 +9,7 @@ const route = useRoute()
 const lot = computed(() => cellar.lotOf(String(route.params.id)))
 const f = useFormat()
 const bench = useBench(pressForm, lot)
-const { answer, choices, problem } = bench
+const { answer, problem } = bench
 const APART = [
   { value: true, label: 'Two lots', hint: 'free run and press wine apart' },
   { value: false, label: 'One lot', hint: 'together' }
@@ -17,9 +17,11 @@ const APART = [
 const apart = computed({ get: () => answer.value.keepsApart, set: (is) => bench.set('keep', is ? 'apart' : 'together') })
 /** A vessel that was added here: for the free run, or the press wine, whichever has none. */
 function useNew(vesselId: string) {
-  const wants = (['freeVessel', 'pressVessel'] as const).find((key) => !choices[key])
+  const wants = (['freeVessel', 'pressVessel'] as const).find((key) => !answer.value[key])
   if (wants) bench.set(wants, vesselId)
 }
+const into = (key: 'freeVessel' | 'pressVessel') => computed({ get: () => answer.value[key], set: (id) => bench.set(key, id) })
+const [freeVessel, pressVessel] = [into('freeVessel'), into('pressVessel')]
 const NOWHERE = { value: '', label: 'No vessel' }
 /** Those that are too small say so. */
 const sayPlace = ({ vessel, fit }: PressPlace) => ({
@@ -61,10 +63,10 @@ useHead({ title: () => `Press day, ${lot.value?.name ?? ''} · Presk` })
       <h2>What you got</h2>
       <div class="tries">
         <BenchFields :bench="bench" part="went-in" :only="['free']" />
-        <SelectField v-model="choices.freeVessel" label="Into" :items="freePlaces" />
+        <SelectField v-model="freeVessel" label="Into" :items="freePlaces" />
         <BenchFields :bench="bench" part="went-in" :only="['pressed']" />
-        <SelectField v-model="choices.pressVessel" label="Into" :items="pressPlaces" />
-        <NewVessel @added="useNew" />
+        <SelectField v-model="pressVessel" label="Into" :items="pressPlaces" />
+        <NewVessel :litres="answer.wantsVesselL" :room="pressRoom(lot)" @added="useNew" />
       </div>
       <ChoiceTiles v-model="apart" legend="Keep as" :items="APART" :least="160" />
       <p v-if="problem" role="alert" class="text-(--alarm)">{{ problem }}</p>
