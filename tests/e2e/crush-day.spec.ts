@@ -142,9 +142,8 @@ test('a kit is watered in stages to its gravity; too much water is called too mu
   await box(page, 'Mark on the pail').fill('24')
   await button(page, 'The usual four').click()
   await button(page, 'Start the lot').click()
-  await link(page, 'Measure').click()
-  await box(page, 'Sugar').fill('1.122 sg')
-  await button(page, 'Log for Barbera kit').click()
+  await box(page, 'Gravity').fill('1.122 sg')
+  await button(page, 'Log gravity').click()
 
   await expect(page.getByText(/You cannot take water out again/).first()).toBeVisible()
   await expect(page.getByText(/The mark at 24 L is only a hint: filled to the mark, the gravity would be about 1\.082/)).toBeVisible()

@@ -36,7 +36,7 @@ test('concentrate by the can: half filled in it survives a reload, and its first
   await expect(page.getByText('Enter between 50 mL and 50 L.')).toBeVisible()
   await box('One can holds').fill('1')
   await page.getByRole('button', { name: 'Start the lot' }).click()
-  await page.getByRole('link', { name: 'Measure', exact: true }).click()
+  await page.getByRole('link', { name: 'Measure more' }).click()
   await page.getByRole('combobox', { name: 'Unit of Sugar' }).click()
   await page.getByRole('option', { name: '% potential' }).click()
   await box('Sugar').fill('14.8')

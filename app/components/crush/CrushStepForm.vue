@@ -18,6 +18,8 @@ const clockStep = computed(() =>
 )
 const back = computed(() => `lot=${props.lot.id}&back=crush`)
 const f = useFormat()
+/** A kit needs its gravity and no more. */
+const readsHere = computed(() => props.lot.stream === 'kit' && !done.value)
 </script>
 
 <template>
@@ -70,9 +72,10 @@ const f = useFormat()
           If the syrup is too thick for the hydrometer, first add as much water as there is syrup, provided that is well short of the mark.
           Log the water, stir, then measure.
         </p>
+        <ReadGravity v-if="readsHere" :lot="lot" label="Gravity" hint="stirred to the bottom" />
         <div>
-          <UButton :to="`/bench/measure?${back}`" size="xl" :variant="done ? 'outline' : 'solid'">{{
-            done ? 'Measure again' : 'Measure'
+          <UButton :to="`/bench/measure?${back}`" size="xl" :variant="done || readsHere ? 'outline' : 'solid'">{{
+            done ? 'Measure again' : readsHere ? 'Measure more' : 'Measure'
           }}</UButton>
         </div>
       </template>

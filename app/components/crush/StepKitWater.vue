@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import type { LotView } from '~~/core/ledger'
 import { kitWater } from '~~/core/must'
-import { correctHydrometer } from '~~/core/hydrometry'
 
 /** Water for a kit by its gravity, in stages from the sweet side. The mark on the pail is told as what it is: a hint. */
 const props = defineProps<{ lot: LotView }>()
@@ -19,8 +18,6 @@ const water = computed(() =>
     : undefined
 )
 const poured = useVolumeField({ limits: { min: 0.01, max: 10_000, words: 'Enter how much water went in.' } })
-const gravity = useSugarField('SG', { required: true })
-const sample = useQuantityField({ kind: 'temperature', unit: f.temperatureUnit.value, units: ['°C', '°F'], quantity: () => 'temperature' })
 const plan = computed(() => (water.value?.verdict === 'add' ? water.value : undefined))
 
 const pour = (litres: number) =>
@@ -43,37 +40,6 @@ async function pourOther() {
   poured.touch()
   if (poured.value !== undefined && (await pour(poured.value))) poured.clear()
 }
-async function read() {
-  gravity.touch()
-  if (gravity.value === undefined || !gravity.parsed.ok || !sample.ok) return
-  const scale = sugarQuantity(gravity.parsed.unit)
-  const sampleC = sample.value
-  if (
-    await write(
-      [
-        {
-          type: 'reading',
-          lotId: props.lot.id,
-          quantity: scale,
-          typed: gravity.text.trim(),
-          value: gravity.value,
-          ...(sampleC !== undefined && { sampleC, calibrationC: 20 })
-        }
-      ],
-      `Gravity logged for ${props.lot.name}`
-    )
-  ) {
-    gravity.clear()
-    sample.clear()
-  }
-}
-const corrected = computed(() =>
-  gravity.value !== undefined && gravity.parsed.ok && sample.value !== undefined
-    ? withinLimits(
-        () => correctHydrometer(gravity.value!, gravity.parsed.ok ? sugarQuantity(gravity.parsed.unit) : 'brix', sample.value!, 20).sg
-      )
-    : undefined
-)
 const asShown = computed(() => plan.value && f.volume(plan.value.stageL))
 </script>
 
@@ -143,15 +109,12 @@ const asShown = computed(() => plan.value && f.volume(plan.value.stageL))
       {{ water.lineHint.sgAtLine.toFixed(3) }}, {{ f.words(f.volume(Math.abs(water.lineHint.differenceL))) }}
       {{ water.lineHint.differenceL > 0 ? 'past' : 'short of' }} the gravity.
     </p>
-    <form v-if="unread || water?.verdict === 'too-thin'" novalidate class="fieldline" @submit.prevent="read">
-      <QuantityField
-        label="Gravity, stirred to the bottom"
-        :field="gravity"
-        :hint="corrected === undefined ? 'syrup collects at the bottom' : `${f.degrees('at 20 °C')} ${corrected.toFixed(3)}`"
-      />
-      <QuantityField label="Sample temperature" :field="sample" />
-      <UButton type="submit" size="xl" :loading="saving">Log gravity</UButton>
-    </form>
+    <ReadGravity
+      v-if="unread || water?.verdict === 'too-thin'"
+      :lot="lot"
+      label="Gravity, stirred to the bottom"
+      hint="syrup collects at the bottom"
+    />
   </div>
 </template>
 

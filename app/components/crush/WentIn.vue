@@ -29,7 +29,7 @@ function logOther() {
 
 <template>
   <div class="went">
-    <FigureNumber :label="label" :shown="amount" origin="worked out" size="hero" />
+    <FigureNumber :label="byStock ? 'Measure out' : label" :shown="amount" origin="worked out" size="hero" />
     <p v-if="byStock" class="soft">
       of a stock solution: 10 g made up to 100 mL. That contains {{ f.words(weighed.shown) }}, too little for your scale.
     </p>
