@@ -2,7 +2,7 @@ import { TA_AS, fitAcids, standardiseTitrant, titrate } from '~~/core/acids'
 import { reading, titration as titrationDraft } from '~~/core/drafts'
 import { correctHydrometer, potentialAlcohol, sugarScales } from '~~/core/hydrometry'
 import { type Draft, type Fact, type LotView, type Style, isFermenting, isMust } from '~~/core/ledger'
-import { MEASURED, type Measured, judgeMust, measuredBy } from '~~/core/stages'
+import { MEASURED, type Measured, isSyrup, judgeMust, measuredBy } from '~~/core/stages'
 import type { QuantityField } from '~/composables/useQuantityField'
 import { sayInstrumentDoubt } from '~/wording/instruments'
 
@@ -22,7 +22,7 @@ export function useMeasureBench(lot: Ref<LotView | undefined>, wanted: () => str
 
   const last = settings.values.titration
   const fields = {
-    sugar: useSugarField(settings.values.sugar),
+    sugar: useSugarField(settings.values.sugar, { concentrate: () => isSyrup(lot.value) }),
     sampleC: useQuantityField({
       kind: 'temperature',
       unit: settings.values.temperature,

@@ -12,6 +12,8 @@ export interface QuantityFieldOptions {
   required?: boolean
   /** What the number is, to judge whether it is likely; may change with the unit. */
   quantity?: (unit: Unit) => ReadingQuantity | undefined
+  /** Whether it may be the sugar of a concentrate. */
+  concentrate?: () => boolean
   /** Hard limits for what is not a reading, in the kind's own unit, with the words for outside. */
   limits?: { min: number, max: number, words: string }
 }
@@ -40,7 +42,7 @@ export function useQuantityField(options: QuantityFieldOptions) {
   const doubt = computed<Exclude<Likelihood, { verdict: 'fine' }> | undefined>(() => {
     const quantity = options.quantity?.(understoodUnit.value)
     if (!parsed.value.ok || !quantity) return undefined
-    const found = likely(quantity, parsed.value.value)
+    const found = likely(quantity, parsed.value.value, options.concentrate?.())
     return found.verdict === 'fine' || (found.verdict === 'ask' && confirmed.value === asTyped.value) ? undefined : found
   })
   /** What it must be when the field's unit is not what the number is in. A unit that was typed is believed. */

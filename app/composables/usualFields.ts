@@ -36,7 +36,7 @@ export const useWentInField = (words = 'Enter how much went in.', most = 1e6) =>
   useQuantityField({ kind: 'plain', unit: '', limits: { min: 0.001, max: most, words } })
 
 /** The sugar of a must or a wine, as gravity or °Brix. */
-export const useSugarField = (unit: SugarUnit, own: Pick<QuantityFieldOptions, 'required'> = {}) =>
+export const useSugarField = (unit: SugarUnit, own: Pick<QuantityFieldOptions, 'required' | 'concentrate'> = {}) =>
   useQuantityField({ kind: 'sugar', unit, units: ['SG', '°Brix', POTENTIAL], quantity: (u) => (u === '°Brix' ? 'brix' : 'sg'), ...own })
 
 type SugarField = Pick<ReturnType<typeof Field>, 'value' | 'parsed'>

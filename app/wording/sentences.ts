@@ -33,8 +33,10 @@ const CAME = { yes: 'Came with sulphite', no: 'Came without sulphite', unknown: 
 export function sayFact(fact: Fact, f: Format, names: Names): string {
   switch (fact.type) {
     case 'lot-started': {
-      const brought = fact.massKg ? `${f.words(f.mass(fact.massKg))} of fruit` : f.words(f.volume(fact.volumeL))
-      const reckoned = fact.volumeIs === 'expected' ? `, about ${f.words(f.volume(fact.volumeL))} of juice expected` : ''
+      const isExpected = fact.volumeIs === 'expected'
+      const litres = f.words(f.volume(fact.volumeL))
+      const brought = fact.massKg ? `${f.words(f.mass(fact.massKg))} of fruit` : isExpected ? 'must' : litres
+      const reckoned = isExpected ? `, about ${litres} of juice expected` : ''
       return `Started with ${brought}${reckoned}: `
         + `${STREAM[fact.stream].toLowerCase()}${fact.vesselId ? `, in ${names.vessel(fact.vesselId)}` : ''}.`
     }

@@ -73,6 +73,10 @@ describe('the ledger speaks in sentences', () => {
       'Started with 118 kg of fruit, about 76.7 L of juice expected: fresh grapes, in Blue bin.'
     ],
     [
+      { type: 'lot-started', lotId, name: 'T', stream: 'frozen', style: 'red', varieties: [], volumeL: 26.5, volumeIs: 'expected' },
+      'Started with must, about 26.5 L of juice expected: frozen must or juice.'
+    ],
+    [
       { type: 'lot-started', lotId, name: 'T', stream: 'kit', style: 'red', varieties: [], volumeL: 23, volumeIs: 'measured' },
       'Started with 23 L: kit or concentrate.'
     ],

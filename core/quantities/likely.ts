@@ -11,9 +11,11 @@ export type Likelihood =
  * (0.62), swapped digits in a gravity (1890). Nothing is ever changed; the person chooses.
  * @param quantity what was read
  * @param value in the quantity's own unit
+ * @param concentrate it may be as sweet as a reading can be
  */
-export function likely(quantity: QuantityName, value: number): Likelihood {
-  const { min, max, likelyMin, likelyMax } = QUANTITIES[quantity]
+export function likely(quantity: QuantityName, value: number, concentrate = false): Likelihood {
+  const { min, max, likelyMin, ...usual } = QUANTITIES[quantity]
+  const likelyMax = concentrate && (quantity === 'sg' || quantity === 'brix') ? max : usual.likelyMax
   if (value >= likelyMin && value <= likelyMax) return { verdict: 'fine' }
   const suggestions = candidates(quantity, value).filter((v) => v >= likelyMin && v <= likelyMax)
   return { verdict: value < min || value > max ? 'refuse' : 'ask', min, max, suggestions: [...new Set(suggestions)].slice(0, 2) }

@@ -27,6 +27,11 @@ describe('a bare number beside the wrong unit', () => {
     ['3.4', ''],
     ['40', 'L']
   ] as const)('%s in %s is left alone', (text, unit) => expect(typed(text, unit)).toEqual([]))
+  it('a syrup is as sweet as a reading can be, and no sweeter', () => {
+    const verdicts = (value: number) => [likely('sg', value).verdict, likely('sg', value, true).verdict]
+    expect([verdicts(1.12), verdicts(1.16), verdicts(1.21)]).toEqual([['fine', 'fine'], ['ask', 'fine'], ['refuse', 'refuse']])
+    expect(likely('ph', 4.3, true).verdict).toBe('ask')
+  })
   it('what is likely in its own unit is never doubted, and what is offered is likely in the other', () => {
     const { temperature, brix } = QUANTITIES
     fc.assert(

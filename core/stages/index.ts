@@ -58,6 +58,7 @@ export {
   crushSteps,
   enzymeFor,
   finderReadings,
+  isSyrup,
   judgeLot,
   judgeMust,
   ladlesFor,

@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import type { LotView } from '~~/core/ledger'
+import { isSyrup } from '~~/core/stages'
 import { correctHydrometer } from '~~/core/hydrometry'
 
 /** A gravity read in the middle of a step, logged where it is asked for. */
 const props = defineProps<{ lot: LotView, label: string, hint: string }>()
 const f = useFormat()
 const { saving, write } = useStepLog(() => props.lot)
-const gravity = useSugarField('SG', { required: true })
+const gravity = useSugarField('SG', { required: true, concentrate: () => isSyrup(props.lot) })
 const sample = useQuantityField({ kind: 'temperature', unit: f.temperatureUnit.value, units: ['°C', '°F'], quantity: () => 'temperature' })
 
 async function read() {

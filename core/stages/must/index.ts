@@ -4,5 +4,5 @@ export { correctionOf, courseOfLot, finderReadings, rememberCorrection } from '.
 export { crushSteps, enzymeFor, leftOutTask } from './crush-steps'
 export type { CorrectPhase, CrushStatus, CrushStep, CrushStepCode } from './crush-steps'
 export { ladlesFor, leesFor } from './yeast-of-lot'
-export { judgeLot, judgeMust } from './judge'
+export { isSyrup, judgeLot, judgeMust } from './judge'
 export type { Judgement } from './judge'

@@ -1,4 +1,4 @@
-import { type LotState, type Stream, type Style, isMust, reckonedBrix } from '../../ledger'
+import { type LotState, type LotView, type Stream, type Style, isMust, reckonedBrix } from '../../ledger'
 import { EDGE, MUST_WINDOWS, type MustQuantity, type Range } from '../../must'
 
 export interface Judgement {
@@ -34,6 +34,10 @@ export function judgeLot(lot: LotState): Judgement[] {
 }
 
 /** A kit is thinned to its own gravity; a hydrometer and a stirred pail are good for half a degree (common practice, no source). */
+/** Concentrate that wants its water: as sweet as it came. */
+export const isSyrup = (lot: Pick<LotView, 'kit' | 'standing' | 'added'> | undefined): boolean =>
+  lot?.kit !== undefined && lot.standing === 'must' && !lot.added.has('water')
+
 function judgeKit(brix: number, targetSg: number): Judgement {
   const target = reckonedBrix(targetSg)
   const window = { min: target - KIT_BRIX, max: target + KIT_BRIX }
