@@ -9,10 +9,11 @@ import { stabilityForm } from './stability'
 import { sugarAndWaterForm } from './sugar-and-water'
 import { sulphiteForm } from './sulphite'
 import { sweeteningForm } from './sweetening'
+import { trialForm } from './trial'
 import { yeastForm, yeastRunForm } from './yeast'
 
 /** All benches that are data, for the tests that walk them; a page imports its own. */
 export const BENCH_FORMS = [
   alcoholForm, bottlesForm, coldForm, freeSo2Form, heatForm, pressForm, sparklingForm, stabilityForm, sugarAndWaterForm, sulphiteForm,
-  sweeteningForm, yeastForm, yeastRunForm
+  sweeteningForm, trialForm, yeastForm, yeastRunForm
 ] as const

@@ -1,5 +1,5 @@
-import type { Bench, BenchValues } from '~~/core/benches'
-import type { Draft, Fact, LotView } from '~~/core/ledger'
+import type { Bench, BenchContext, BenchValues } from '~~/core/benches'
+import type { CellarState, Draft, Fact, LotView } from '~~/core/ledger'
 import type { Gate } from '~~/core/stages'
 import { type FieldSpec, type FormContext, type OwnUnits, inTemperature, inVolume } from '~/forms/spec'
 
@@ -10,6 +10,8 @@ interface Place {
   part?: string
   /** Of the house and not of the lot: typed once, it stays for the next. */
   stays?: true
+  /** Of one choice: another choice there begins it anew. */
+  per?: string
   /** What its number is called in a sentence, where the label is too long for one. */
   called?: string
 }
@@ -28,12 +30,12 @@ export interface BenchForm<N extends string, C extends object, A> {
   fields: (choices: Readonly<C>, context: FormContext) => readonly BenchField<N, C>[]
   /** What is said knowingly, against what the ledger says: asked again each time, and never kept. */
   forgets?: readonly (keyof C & string)[]
-  /** What has to be so of the wine before anything is written. */
-  gate?: (lot: LotView | undefined) => Gate
+  /** What has to be so of the wine before anything goes in; nothing, for what may always. */
+  gate?: (lot: LotView | undefined, choices: Readonly<C>, cellar: CellarState) => Gate | undefined
   /** What the bench's figure is called, and how it is shown. */
   figure?: { name: string, show: (value: number, units: FormContext) => string }
   /** What a line of the ledger says in words. */
-  note?: (values: BenchValues<N, C>, answer: A) => string
+  note?: (values: BenchValues<N, C>, answer: A, context: BenchContext) => string
   /** Why nothing was written, by the code of the refusal. */
   refusals?: Readonly<Record<string, string>>
   /** What is said once it is written, and where that leads. */

@@ -46,7 +46,7 @@ export const sweeteningForm: BenchForm<SweeteningNumber, SweeteningChoices, Swee
         hint: 'by taste, from the trial',
         required: false
       }),
-      wentInField('sugarIn', nameOf(sweetener), 'g', { hint: 'leave empty for none' })
+      wentInField('sugarIn', nameOf(sweetener), 'g', { hint: 'leave empty for none', per: 'sweetener' })
     ]
   },
   refusals: { nothing: 'Enter how much went in.' },

@@ -7,7 +7,7 @@ const { useBench } = await import('./useBench')
 const { bottlesForm } = await import('~/benches/bottling')
 const { sparklingForm } = await import('~/benches/sparkling')
 const { sweeteningForm } = await import('~/benches/sweetening')
-const { useTrial } = await import('./useTrial')
+const { trialForm } = await import('~/benches/trial')
 
 /** Two wines ready for their bottles, and a hundred bottles of one size in store. */
 const seen = (lotId: string): Draft<Fact>[] => [
@@ -215,31 +215,33 @@ describe('a sweet wine that stays so', () => {
 })
 
 describe('a bench trial', () => {
+  const opened = async (of: string, more: Draft<Fact>[] = []) => {
+    const cellar = await house([...CELLAR, ...more])
+    return { cellar, bench: onPage(() => useBench(trialForm, lotOf(cellar), () => of)) }
+  }
   it('pours each rate from the stock, and the choice is scaled to the lot', async () => {
-    const cellar = await house(CELLAR, { of: 'bentonite' })
-    const bench = onPage(() => useTrial(lotOf(cellar)))
-    const [stock, glass] = [bench.fields.stock.value!, bench.fields.glassMl.value!]
+    const { bench } = await opened('bentonite')
+    const [stock, glass] = [bench.field('stock').value!, bench.field('glassMl').value!]
     // mL of stock × its strength = the rate × the glass.
-    for (const g of bench.glasses.value) expect((g.stockMl * stock) / glass).toBeCloseTo(g.rate, 2)
-    expect(bench.glasses.value).toHaveLength(4)
-    bench.chosen.value = '0.5'
-    expect(bench.grams.value).toBe(12)
+    for (const g of bench.answer.value.glasses) expect((g.stockMl * stock) / glass).toBeCloseTo(g.rate, 2)
+    expect(bench.answer.value.glasses).toHaveLength(4)
+    bench.set('chosen', '0.5')
+    expect(bench.answer.value.grams).toBe(12)
   })
   it('tasted blind the glasses stand in another order, the same each time, and none is lost', async () => {
-    const cellar = await house(CELLAR, { of: 'bentonite' })
-    const bench = onPage(() => useTrial(lotOf(cellar)))
-    const open = bench.glasses.value.map((g) => g.rate)
-    bench.blind.value = true
-    const blind = bench.glasses.value.map((g) => g.rate)
+    const { bench } = await opened('bentonite')
+    const rates = () => bench.answer.value.glasses.map((g) => g.rate)
+    const open = rates()
+    bench.set('blind', true)
+    const blind = rates()
     expect([...blind].sort((a, b) => a - b)).toEqual(open)
-    bench.blind.value = false
-    bench.blind.value = true
-    expect(bench.glasses.value.map((g) => g.rate)).toEqual(blind)
+    bench.set('blind', false)
+    bench.set('blind', true)
+    expect(rates()).toEqual(blind)
   })
   it('acid in glasses: each with the pH and TA that it would have, falling and rising from glass to glass', async () => {
-    const cellar = await house(CELLAR, { of: 'tartaric' })
-    const bench = onPage(() => useTrial(lotOf(cellar)))
-    const told = bench.glasses.value.map((g) => g.figures!)
+    const { bench } = await opened('tartaric')
+    const told = bench.answer.value.glasses.map((g) => g.figures!)
     expect(told.every((t) => t.molecular !== undefined)).toBe(true)
     for (const [i, t] of told.entries())
       if (i > 0) {
@@ -247,16 +249,46 @@ describe('a bench trial', () => {
         expect(t.taGPerL).toBeGreaterThan(told[i - 1]!.taGPerL)
       }
   })
+  it('oak is weighed into jars, without a stock', async () => {
+    const { bench } = await opened('oak')
+    expect(bench.fields.value.map(({ spec }) => spec.key)).not.toContain('stock')
+    for (const g of bench.answer.value.glasses) expect(g.grams).toBeCloseTo(g.rate / 10, 9)
+    expect(bench.answer.value.glasses).toHaveLength(4)
+  })
   it('the trial and what went in stand in the ledger; without an amount only the trial', async () => {
-    const cellar = await house(CELLAR, { of: 'tartaric' })
-    const lot = lotOf(cellar)
-    const bench = onPage(() => useTrial(lot))
-    bench.notes.value = 'the second is rounder'
+    const { cellar, bench } = await opened('tartaric')
+    bench.set('notes', 'the second is rounder')
     expect(await bench.log()).toBe(true)
     expect(cellar.facts[0]!.fact).toMatchObject({ type: 'observation', what: 'taste', text: expect.stringContaining('rounder') as string })
-    bench.chosen.value = String(bench.glasses.value[1]!.rate)
-    bench.actual.text = '12'
+    bench.set('chosen', String(bench.answer.value.glasses[1]!.rate))
+    bench.field('goesIn').text = '12'
     expect(await bench.log()).toBe(true)
     expect(cellar.lotOf('lot-albarino')!.added.get('tartaric')!.actual).toBe(12)
+  })
+  it('what was tasted and typed of one material is not logged of another', async () => {
+    const { bench } = await opened('bentonite')
+    bench.set('notes', 'clear at once')
+    bench.set('chosen', '0.5')
+    bench.field('goesIn').text = '12'
+    bench.field('glassMl').text = '80'
+    bench.set('agent', 'tartaric')
+    expect([bench.choices.notes, bench.choices.chosen, bench.field('goesIn').text, bench.field('glassMl').text]).toEqual(['', '', '', '80'])
+  })
+  it('a fining whose gate is shut is tried, and goes in only knowingly; acid has no gate', async () => {
+    // Bacteria at work: fining would take them out.
+    const { cellar, bench } = await opened('bentonite', [
+      { type: 'inoculation', at: daysAgo(2), lotId: 'lot-albarino', organism: 'bacteria', culture: 'of a packet' } as Draft<Fact>
+    ])
+    expect(bench.gate!.mayGoOn.value).toBe(false)
+    bench.field('goesIn').text = '12'
+    expect(await bench.log()).toBe(false)
+    expect(await bench.log('tried')).toBe(true)
+    expect(cellar.lotOf('lot-albarino')!.added.has('bentonite')).toBe(false)
+    bench.gate!.knows.value = true
+    bench.field('goesIn').text = '12'
+    expect(await bench.log()).toBe(true)
+    expect(cellar.lotOf('lot-albarino')!.added.get('bentonite')!.actual).toBe(12)
+    bench.set('agent', 'tartaric')
+    expect(bench.gate!.mayGoOn.value).toBe(true)
   })
 })

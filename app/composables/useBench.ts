@@ -50,8 +50,6 @@ export function useBench<N extends string, C extends object, A>(
   const usualChoices = unchanged(() => form.bench.choices(context.value))
   const choices = reactive({ ...usualChoices.value }) as C & Values
 
-  const set = (key: string, value: Values[string]): void => void Object.assign(choices, { [key]: value })
-
   function fill(spec: QuantitySpec, field: QuantityField, is: Known | undefined): void {
     if (!is) return field.clear()
     const { text, exactly } = shownIn(spec, is.value, f)
@@ -66,6 +64,17 @@ export function useBench<N extends string, C extends object, A>(
   function numberIn(spec: QuantitySpec, field: QuantityField): number | undefined {
     if (!field.ok && !field.required) return Number.NaN
     return spec.measure === 'sugar' ? sgIn(field) : field.value
+  }
+  /** What was typed or chosen of one choice is not there for another. */
+  function set(key: string, value: Values[string]): void {
+    if ((choices as Values)[key] !== value) {
+      for (const { spec, field } of fields.value) {
+        if (spec.per !== key) continue
+        if (field) field.clear()
+        else Object.assign(choices, { [spec.key]: (usualChoices.value as Values)[spec.key] })
+      }
+    }
+    Object.assign(choices, { [key]: value })
   }
   const values = computed(() =>
     ({ ...choices, ...Object.fromEntries(numbers().map(({ spec, field }) => [spec.key, numberIn(spec, field)])) }) as BenchValues<N, C>
@@ -155,7 +164,7 @@ export function useBench<N extends string, C extends object, A>(
     const label = spec && (spec.called ?? spec.label)
     return label && sayWorth(label, doubt.estimated, name, show(doubt.low, units.value), show(doubt.high, units.value))
   })
-  const gate = form.gate && useReadiness(() => lot.value, () => form.gate!(lot.value))
+  const gate = form.gate && useReadiness(() => lot.value, () => form.gate!(lot.value, choices, cellar.state))
   const saving = ref(false)
   /** Why nothing was written. */
   const problem = ref<string>()
@@ -178,14 +187,14 @@ export function useBench<N extends string, C extends object, A>(
     if (saving.value || !lot.value) return false
     asked(does).forEach(({ field }) => field.touch())
     if (asked(does).some(({ field }) => !field.ok)) return refuse()
-    if (gate && !gate.mayGoOn.value) return refuse()
-    const about = { ...context.value, lot: lot.value, note: form.note?.(values.value, answer.value) ?? '' }
+    if (gate && does === WENT_IN && !gate.mayGoOn.value) return refuse()
+    const about = { ...context.value, lot: lot.value, note: form.note?.(values.value, answer.value, context.value) ?? '' }
     const made = form.bench.drafts?.(values.value, answer.value, about, does) ?? []
     if (isRefusal(made)) return refuse(form.refusals?.[made.refused])
     if (made.length === 0) return false
     saving.value = true
     const found = answer.value
-    const written = await cellar.log([...(gate?.against() ?? []), ...made])
+    const written = await cellar.log([...(does === WENT_IN && gate ? gate.against() : []), ...made])
     saving.value = false
     if (!written) return refuse()
     const done = form.logged?.(about.lot, made, does, found)

@@ -5,36 +5,43 @@ import { CONDITION_SHORT, GATE } from '~/wording/readiness'
 
 /**
  * Whether a lot is ready for a step, and going on against it: knowingly, and written down. Without a lot nothing is asked: the bench is
- * then arithmetic alone.
+ * then arithmetic alone; nor is anything where there is no gate.
  */
-export function useReadiness(lot: () => LotView | undefined, gate: () => Gate) {
+export function useReadiness(lot: () => LotView | undefined, gate: () => Gate | undefined) {
   const cellar = useCellarStore()
   const now = useNow()
   const logged = useLogged()
   const told = computed(() => {
-    const l = lot()
-    return l && readinessOf(l, gate(), now.value)
+    const [l, at] = [lot(), gate()]
+    return l && at && readinessOf(l, at, now.value)
   })
   const conditions = computed(() => told.value?.conditions ?? [])
   const open = computed(() => told.value?.open ?? [])
   const ready = computed(() => open.value.length === 0)
-  const isHard = (code: string) => (HARD[gate()] as readonly string[]).includes(code)
+  const isHard = (code: string) => {
+    const at = gate()
+    return at !== undefined && (HARD[at] as readonly string[]).includes(code)
+  }
   /** The last time that somebody went on against it. */
-  const knowingly = computed(() => lot()?.endedTasks.get(gateTask(gate())))
+  const knowingly = computed(() => {
+    const at = gate()
+    return at && lot()?.endedTasks.get(gateTask(at))
+  })
   /** Of this wine and this step; another lot is asked about anew. */
   const knows = ref(false)
   watch([() => lot()?.id, gate], () => (knows.value = false))
   const mayGoOn = computed(() => ready.value || knows.value)
   /** What is logged when somebody goes ahead: nothing where nothing is open. */
   const against = () => {
-    const l = lot()
-    if (!l || ready.value) return []
+    const [l, at] = [lot(), gate()]
+    if (!l || !at || ready.value) return []
     const without = open.value.map((c) => CONDITION_SHORT[c.code]).join(', ')
     const note = `without: ${without}`.slice(0, 2000)
-    return [fact('task-ended', { lotId: l.id, task: gateTask(gate()), outcome: 'seen', until: undefined, note })]
+    return [fact('task-ended', { lotId: l.id, task: gateTask(at), outcome: 'seen', until: undefined, note })]
   }
   async function goOn() {
-    if (await cellar.log(against())) logged(`${GATE[gate()].label}: went ahead anyway`)
+    const at = gate()
+    if (at && (await cellar.log(against()))) logged(`${GATE[at].label}: went ahead anyway`)
   }
   return { conditions, open, ready, isHard, knowingly, knows, mayGoOn, against, goOn }
 }

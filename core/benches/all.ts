@@ -9,9 +9,10 @@ import { stability } from './stability'
 import { sugarAndWater } from './sugar-and-water'
 import { sulphite } from './sulphite'
 import { sweetening } from './sweetening'
+import { trial } from './trial'
 import { yeast } from './yeast'
 
 /** Every bench, for the tests that walk them all. */
 export const BENCHES = {
-  alcohol, bottling, cold, freeSo2, heat, press, sparkling, stability, sugarAndWater, sulphite, sweetening, yeast
+  alcohol, bottling, cold, freeSo2, heat, press, sparkling, stability, sugarAndWater, sulphite, sweetening, trial, yeast
 } as const
