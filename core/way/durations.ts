@@ -11,7 +11,7 @@ export const wayKindOf = (lot: Pick<LotView, 'stream' | 'style'>): WayKind => (l
  * How long each step of the way takes after the one before, days; meant to hold in four cases of five. Our own: what the simulated
  * seasons of seeds 101 to 175 and 206 to 240 showed (ten scenarios of the loop), where handbooks name none. A seed is one nature of
  * wine for all scenarios, so that few seeds say little: shares over thirty of them differ by 0.06 from those over thirty others. Over
- * all 110: dry 0.84, sulphited and stable 0.82, clear 0.84. The malolactic was set over seeds 401 to 492, and held 0.81 over the 53 to
+ * all 110: dry 0.84, sulphited and stable 0.82, clear 0.84. The malolactic was set over seeds 401 to 492, and held 0.83 over the 53 to
  * 545 that set nothing. Windows are whole days as they are shown; a step that comes within a day or two of the one before is held more
  * often, for no window is shorter: pitched 0.99, pressed 0.96, off its lees 0.90; and most reds are bottled on one of three days or
  * months later, so that no window of theirs holds between 0.72 and 0.90.
