@@ -1,5 +1,5 @@
 import { describe, expect, it, vi } from 'vitest'
-import { type ShallowRef, nextTick, shallowRef } from 'vue'
+import { type ShallowRef, computed, nextTick, shallowRef } from 'vue'
 import { type Draft, type Fact, type LotView, isHeld } from '~~/core/ledger'
 import { type House, NOW, daysAgo, dryWine, house, onPage, read, said, vessel } from './fixtures/house'
 
@@ -7,7 +7,7 @@ const { useBench } = await import('./useBench')
 const { heatForm } = await import('~/benches/heat')
 const { useMalolactic } = await import('./useMalolactic')
 const { pressForm } = await import('~/benches/press')
-const { useRestart } = await import('./useRestart')
+const { restartForm } = await import('~/benches/restart')
 const { useRoundStop } = await import('./useRoundStop')
 const { useSulphiteRound } = await import('./useSulphiteRound')
 
@@ -309,22 +309,24 @@ describe('a stuck ferment', () => {
   const stuck = async (...more: Draft<Fact>[]) => {
     const warmth = [read('lot-in-ferment', 3, 'temperature', 31), read('lot-in-ferment', 0.5, 'temperature', 17)]
     const cellar = await house([...FERMENT, ...warmth, ...more])
-    return { cellar, restart: onPage(() => useRestart(() => cellar.lotOf('lot-in-ferment')!)) }
+    return { cellar, restart: onPage(() => useBench(restartForm, computed(() => cellar.lotOf('lot-in-ferment')))) }
   }
   it('a temperature that cannot have been is reckoned with nowhere', async () => {
     const { restart } = await stuck()
-    expect(restart.plan.value).toBeDefined()
+    expect(restart.answer.value.plan).toBeDefined()
     const slip = await stuck(read('lot-in-ferment', 2, 'temperature', 97))
-    expect(slip.restart.plan.value).toEqual(restart.plan.value)
+    expect(slip.restart.answer.value.plan).toEqual(restart.answer.value.plan)
   })
   it('begun by a line of the ledger its clock runs from there, and is over when the new yeast is in', async () => {
     const { cellar, restart } = await stuck()
-    expect(restart.begun.value).toBeUndefined()
-    await restart.begin()
-    expect(restart.begun.value).toBe(Date.parse(NOW))
-    expect(restart.run.value.map((s) => s.at - s.atHours * 3_600_000)).toEqual(restart.run.value.map(() => Date.parse(NOW)))
+    expect(restart.answer.value.begun).toBeUndefined()
+    await restart.log('begin')
+    expect(restart.answer.value.begun).toBe(Date.parse(NOW))
+    const { steps, on } = restart.answer.value
+    expect(steps.map((s) => s.at - s.atHours * 3_600_000)).toEqual(steps.map(() => Date.parse(NOW)))
+    expect(on).toBe(steps.find((s) => s.atHours >= 0))
     vi.setSystemTime(Date.parse(NOW) + 3_600_000)
-    await restart.allIn()
-    expect([restart.begun.value, cellar.lotOf('lot-in-ferment')!.repitchedAt]).toEqual([undefined, '2026-11-25T13:00:00.000Z'])
+    await restart.log('pitch')
+    expect([restart.answer.value.begun, cellar.lotOf('lot-in-ferment')!.repitchedAt]).toEqual([undefined, '2026-11-25T13:00:00.000Z'])
   })
 })

@@ -4,6 +4,7 @@ import { cold } from './cold'
 import { freeSo2 } from './free-so2'
 import { heat } from './heat'
 import { press } from './press'
+import { restart } from './restart'
 import { sparkling } from './sparkling'
 import { stability } from './stability'
 import { sugarAndWater } from './sugar-and-water'
@@ -14,5 +15,5 @@ import { yeast } from './yeast'
 
 /** Every bench, for the tests that walk them all. */
 export const BENCHES = {
-  alcohol, bottling, cold, freeSo2, heat, press, sparkling, stability, sugarAndWater, sulphite, sweetening, trial, yeast
+  alcohol, bottling, cold, freeSo2, heat, press, restart, sparkling, stability, sugarAndWater, sulphite, sweetening, trial, yeast
 } as const

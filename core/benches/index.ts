@@ -14,6 +14,8 @@ export { airOver, draftsOfMove, heldAt, leftOf, mayBeLees, problemOfMove } from 
 export type { Move, MoveAs, MovePart, MoveProblem, Place } from './move'
 export { AS_USUAL, press, pressRoom } from './press'
 export type { PressAnswer, PressChoices, PressNumber, PressPlace } from './press'
+export { restart } from './restart'
+export type { RestartAnswer, TimedRestartStep } from './restart'
 export { ANOTHER_BOTTLE, sparkling } from './sparkling'
 export type { SparklingAnswer, SparklingChoices, SparklingNumber } from './sparkling'
 export { stability } from './stability'

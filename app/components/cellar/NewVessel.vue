@@ -10,6 +10,8 @@ const props = defineProps<{
   /** What has to go in where no vessel takes it, L. */
   litres?: number
   room?: RoomFor
+  /** It goes into one vessel, and not what is left of it into another. */
+  whole?: boolean
 }>()
 const emit = defineEmits<{ added: [vesselId: string] }>()
 const cellar = useCellarStore()
@@ -17,7 +19,11 @@ const f = useFormat()
 const open = ref(false)
 const adding = ref(false)
 const word = computed(() => vesselWords(f.volumeUnit.value).demijohn)
-const sizes = computed(() => (props.litres ? sizesFor('demijohn', f.volumeUnit.value, props.litres, props.room ?? 'none') : []))
+const sizes = computed(() => {
+  const { litres, room = 'none', whole } = props
+  const around = litres ? sizesFor('demijohn', f.volumeUnit.value, litres, room) : []
+  return whole ? around.filter((size) => size >= litres!) : around
+})
 
 function done([entry]: Entry[]) {
   open.value = false

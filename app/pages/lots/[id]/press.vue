@@ -66,7 +66,7 @@ useHead({ title: () => `Press day, ${lot.value?.name ?? ''} · Presk` })
         <SelectField v-model="freeVessel" label="Into" :items="freePlaces" />
         <BenchFields :bench="bench" part="went-in" :only="['pressed']" />
         <SelectField v-model="pressVessel" label="Into" :items="pressPlaces" />
-        <NewVessel :litres="answer.wantsVesselL" :room="pressRoom(lot)" @added="useNew" />
+        <NewVessel :litres="answer.wantsVesselL" :room="pressRoom(lot)" whole @added="useNew" />
       </div>
       <ChoiceTiles v-model="apart" legend="Keep as" :items="APART" :least="160" />
       <p v-if="problem" role="alert" class="text-(--alarm)">{{ problem }}</p>

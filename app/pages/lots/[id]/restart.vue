@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { restartForm } from '~/benches/restart'
 import { sayWhen } from '~/wording/days'
 import { sayCause, sayRestartFinding, sayRestartStep } from '~/wording/restart'
 
@@ -8,11 +9,11 @@ const route = useRoute()
 const now = useNow()
 const f = useFormat()
 const materials = useMaterials()
-const logged = useLogged()
 const say = { ...f, material: materials.name }
 const lot = computed(() => cellar.lotOf(String(route.params.id)))
-const restart = lot.value && useRestart(() => lot.value!)
-const plan = computed(() => restart?.plan.value)
+const bench = useBench(restartForm, lot)
+const { answer } = bench
+const plan = computed(() => answer.value.plan)
 const amounts = computed(() => ({
   yeastG: plan.value?.yeastG ?? 0,
   waterMl: plan.value?.waterMl ?? 0,
@@ -21,24 +22,16 @@ const amounts = computed(() => ({
   holdC: plan.value?.holdC ?? 22
 }))
 const hour = (at: number) => sayWhen(new Date(at).toISOString(), now.value)
-async function begin() {
-  if (await restart?.begin()) logged('Restart begun')
-}
-async function allIn() {
-  if (!lot.value || !(await restart?.allIn())) return
-  logged(`${lot.value.name}: restarted`)
-  await navigateTo(`/lots/${lot.value.id}`)
-}
 useHead({ title: () => `Restart, ${lot.value?.name ?? ''} · Presk` })
 </script>
 
 <template>
-  <p v-if="!lot || !restart || !plan">This cellar has no such lot. <NuxtLink to="/lots" class="textlink">All lots</NuxtLink></p>
+  <p v-if="!lot || !plan">This cellar has no such lot. <NuxtLink to="/lots" class="textlink">All lots</NuxtLink></p>
   <div v-else class="beside">
     <section class="grid gap-5">
       <div>
         <p class="soft"><NuxtLink :to="`/lots/${lot.id}`" class="textlink">{{ lot.name }}</NuxtLink></p>
-        <h1>{{ restart.begun.value ? 'The restart runs' : 'How to restart it' }}</h1>
+        <h1>{{ answer.begun ? 'The restart runs' : 'How to restart it' }}</h1>
       </div>
       <div>
         <h2 class="mb-2">What may have stopped it</h2>
@@ -54,19 +47,21 @@ useHead({ title: () => `Restart, ${lot.value?.name ?? ''} · Presk` })
         <h2 class="mb-2">Step by step</h2>
         <ol class="timed run">
           <li
-            v-for="s in restart.steps.value"
+            v-for="s in answer.steps"
             :key="s.code + s.atHours"
-            :class="{ on: restart.begun.value && s === restart.run.value[restart.on.value] }"
-            :aria-current="restart.begun.value && s === restart.run.value[restart.on.value] ? 'step' : undefined"
+            :class="{ on: s === answer.on }"
+            :aria-current="s === answer.on ? 'step' : undefined"
           >
-            <span class="figure">{{ restart.begun.value ? hour(s.at) : s.atHours < 0 ? 'before' : `${Math.round(s.atHours)} h` }}</span>
+            <span class="figure">{{ answer.begun ? hour(s.at) : s.atHours < 0 ? 'before' : `${Math.round(s.atHours)} h` }}</span>
             <span>{{ sayRestartStep(s, say, amounts) }}</span>
           </li>
         </ol>
       </div>
       <div class="ways">
-        <UButton v-if="!restart.begun.value" size="xl" @click="begin">Start: the yeast is in its water</UButton>
-        <UButton v-else size="xl" @click="allIn">The starter is in the wine</UButton>
+        <UButton v-if="!answer.begun" size="xl" :loading="bench.saving.value" @click="bench.log('begin')">
+          Start: the yeast is in its water
+        </UButton>
+        <UButton v-else size="xl" :loading="bench.saving.value" @click="bench.log('pitch')">The starter is in the wine</UButton>
       </div>
       <p class="soft small">Common practice; follow the packet of your yeast. Go by the fall in gravity, not by the clock.</p>
     </section>
