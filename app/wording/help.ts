@@ -95,6 +95,7 @@ export const KEYS: readonly { keys: string, does: string }[] = [
 
 /** What is new, the latest first. */
 export const CHANGES: readonly { on: string, what: string }[] = [
+  { on: '2026-12-01', what: 'Where no vessel is free, one tap adds one of a usual size. Press day chooses the vessel that fits.' },
   { on: '2026-12-01', what: 'Start concentrate by the can, or with fermenting must; say what becomes of the rest at bottling.' },
   { on: '2026-12-01', what: 'A reading that was a little low no longer adds alcohol: some wines now show 0.2 to 0.4 % less.' },
   { on: '2026-12-01', what: 'Presk learns from your finished lots; a bench keeps what you typed; Undo is above the tab bar on a phone.' },
