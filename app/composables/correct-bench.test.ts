@@ -38,6 +38,12 @@ describe('the correction bench', () => {
     expect(bench.prediction.value!.after.ph).toBeCloseTo(3.75, 2)
     expect(bench.prediction.value!.after.taGPerL).toBeCloseTo(5, 1)
   })
+  it('shows what it deserves and reckons with every digit that was read', async () => {
+    const { bench } = await correcting(24, 3.756, 5.04)
+    expect([bench.fields.ph.text, bench.fields.ph.value, bench.fields.ta.text, bench.fields.ta.value]).toEqual(['3.76', 3.756, '5.0', 5.04])
+    bench.fields.ta.text = '5.1'
+    expect(bench.fields.ta.value).toBe(5.1)
+  })
   it('a gram of tartaric acid in a litre is a gram of TA and lowers the pH; water thins sugar and acid', async () => {
     const { bench } = await correcting(24, 3.75, 5)
     bench.changes.tartaric!.text = '1'

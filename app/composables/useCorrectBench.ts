@@ -101,14 +101,15 @@ export function useCorrectBench(lot: Ref<LotState | undefined>) {
       Object.assign(later, { malolactic: 0, cold: 0 })
       if (!l) return
       style.value = l.style
-      fields.ph.fill(l.ph?.value.toFixed(2) ?? '')
-      fields.ta.fill(l.ta?.value.toFixed(1) ?? '')
+      fillFigure(fields.ph, l.ph?.value, 2)
+      fillFigure(fields.ta, l.ta?.value, 1)
       fields.sugar.fill(l.sg ? f.sugar(l.sg.value).text : '')
-      fields.malic.fill(l.others.malic ? String(Number(l.others.malic.value.toFixed(2))) : '')
-      fields.abv.fill(l.balance && abvOf(l.balance) > 0.5 ? abvOf(l.balance).toFixed(1) : '')
+      fillFigure(fields.malic, l.others.malic?.value, 2)
+      const abv = l.balance && abvOf(l.balance)
+      fillFigure(fields.abv, abv && abv > 0.5 ? abv : undefined, 1)
       const { malolactic, cold } = courseOfLot(l)
       Object.assign(plan, { malolactic, cold })
-      fields.volume.fill(f.typedVolume(l.volume.value))
+      fields.volume.fill(f.typedVolume(l.volume.value), l.volume.value)
     },
     { immediate: true }
   )

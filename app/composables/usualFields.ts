@@ -39,6 +39,12 @@ export const useWentInField = (words = 'Enter how much went in.', most = 1e6) =>
 export const useSugarField = (unit: SugarUnit, own: Pick<QuantityFieldOptions, 'required' | 'concentrate'> = {}) =>
   useQuantityField({ kind: 'sugar', unit, units: ['SG', '°Brix', POTENTIAL], quantity: (u) => (u === '°Brix' ? 'brix' : 'sg'), ...own })
 
+/** What is known, shown in so many decimals and reckoned with in all of its digits until somebody types over it. */
+export function fillFigure(field: Pick<ReturnType<typeof Field>, 'fill'>, value: number | undefined, decimals: number): void {
+  if (value === undefined) field.fill('')
+  else field.fill(value.toFixed(decimals), value)
+}
+
 type SugarField = Pick<ReturnType<typeof Field>, 'value' | 'parsed'>
 /** The gravity that a sugar field holds, in whichever unit it was typed. */
 export const sgIn = (field: SugarField): number | undefined =>

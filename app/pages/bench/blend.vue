@@ -18,12 +18,12 @@ function fill(index: number) {
   const p = parts.value[index]!
   const lot = cellar.lotOf(p.lotId)
   if (!lot) return
-  p.volume.fill(f.typedVolume(lot.volume.value))
-  p.sg.fill(lot.sg?.value.toFixed(3) ?? '')
-  p.abv.fill(lot.abv?.value.toFixed(1) ?? '')
-  p.ph.fill(lot.ph?.value.toFixed(2) ?? '')
-  p.ta.fill(lot.ta?.value.toFixed(1) ?? '')
-  p.free.fill(lot.freeSo2?.value.toFixed(0) ?? '')
+  p.volume.fill(f.typedVolume(lot.volume.value), lot.volume.value)
+  fillFigure(p.sg, lot.sg?.value, 3)
+  fillFigure(p.abv, lot.abv?.value, 1)
+  fillFigure(p.ph, lot.ph?.value, 2)
+  fillFigure(p.ta, lot.ta?.value, 1)
+  fillFigure(p.free, lot.freeSo2?.value, 0)
 }
 const blend = computed(() => {
   const given = parts.value.map((p): BlendPart | undefined =>
