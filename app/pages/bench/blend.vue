@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type BlendPart, blendOf } from '~~/core/must'
+import { type BlendWine, blendAnswer } from '~~/core/benches'
 
 const cellar = useCellarStore()
 const f = useFormat()
@@ -25,49 +25,24 @@ function fill(index: number) {
   fillFigure(p.ta, lot.ta?.value, 1)
   fillFigure(p.free, lot.freeSo2?.value, 0)
 }
-const blend = computed(() => {
-  const given = parts.value.map((p): BlendPart | undefined =>
-    p.volume.value === undefined
-      ? undefined
-      : {
-          volumeL: p.volume.value,
-          ...(p.sg.value !== undefined && { sg: p.sg.value }),
-          ...(p.abv.value !== undefined && { abv: p.abv.value }),
-          ...(p.ph.value !== undefined && { ph: p.ph.value }),
-          ...(p.ta.value !== undefined && { taGPerL: p.ta.value }),
-          ...(p.free.value !== undefined && { freeSo2MgPerL: p.free.value })
-        }
-  )
-  if (given.some((g) => g === undefined)) return undefined
-  // What nothing is taken of has no say; one wine alone is no blend.
-  const taken = (given as BlendPart[]).filter((g) => g.volumeL > 0)
-  return taken.length < 2 ? undefined : withinLimits(() => blendOf(taken))
-})
-/** The parts as what there is of each, once every one has a volume. */
-const sources = computed(() => {
-  const known = parts.value.map((p, i) => ({
-    id: String(i),
-    name: cellar.lotOf(p.lotId)?.name ?? `Part ${i + 1}`,
-    availableL: p.volume.value ?? 0,
-    ...(p.abv.value !== undefined && { abv: p.abv.value }),
-    ...(p.ph.value !== undefined && { ph: p.ph.value }),
-    ...(p.ta.value !== undefined && { taGPerL: p.ta.value })
-  }))
-  return known.every((p) => p.availableL > 0) ? known : []
-})
-/** Wines with a volume each can be tried in glasses: of a lot, all that there is. */
-const inGlasses = computed(() => {
-  const given = parts.value.map((p, i) => ({
-    lotId: p.lotId,
-    name: cellar.lotOf(p.lotId)?.name ?? `Part ${i + 1}`,
-    volumeL: cellar.lotOf(p.lotId)?.volume.value ?? p.volume.value ?? 0,
-    ...(p.abv.value !== undefined && { abv: p.abv.value }),
-    ...(p.ph.value !== undefined && { ph: p.ph.value }),
-    ...(p.ta.value !== undefined && { taGPerL: p.ta.value }),
-    ...(p.free.value !== undefined && { freeSo2MgPerL: p.free.value })
-  }))
-  return given.every((p) => p.volumeL > 0) ? given : undefined
-})
+const wines = computed(() =>
+  parts.value.map((p, i): BlendWine => {
+    const lot = cellar.lotOf(p.lotId)
+    return {
+      lotId: p.lotId,
+      name: lot?.name ?? `Part ${i + 1}`,
+      heldL: lot?.volume.value,
+      ...(p.volume.value !== undefined && { volumeL: p.volume.value }),
+      ...(p.sg.value !== undefined && { sg: p.sg.value }),
+      ...(p.abv.value !== undefined && { abv: p.abv.value }),
+      ...(p.ph.value !== undefined && { ph: p.ph.value }),
+      ...(p.ta.value !== undefined && { taGPerL: p.ta.value }),
+      ...(p.free.value !== undefined && { freeSo2MgPerL: p.free.value })
+    }
+  })
+)
+const answer = computed(() => blendAnswer(wines.value))
+const blend = computed(() => answer.value.blend)
 const take = (litres: number[]) => litres.forEach((l, i) => parts.value[i]!.volume.fill(f.typedVolume(l)))
 useHead({ title: 'Blend · Presk' })
 </script>
@@ -109,8 +84,8 @@ useHead({ title: 'Blend · Presk' })
     <UButton v-if="parts.length < 5" variant="outline" size="lg" icon="i-lucide-plus" class="mt-4" @click="parts.push(part())"
     >Add a part</UButton
     >
-    <BlendGlasses v-if="inGlasses" :key="inGlasses.length" class="mt-6" :parts="inGlasses" @take="take" />
-    <BlendWanted v-if="sources.length" class="mt-6" :sources="sources" @take="take" />
+    <BlendGlasses v-if="answer.inGlasses" :key="answer.inGlasses.length" class="mt-6" :parts="answer.inGlasses" @take="take" />
+    <BlendWanted v-if="answer.sources.length" class="mt-6" :sources="answer.sources" @take="take" />
     <p class="soft small mt-4">pH is no average: Presk calculates it from all the acids. A figure appears when every part has it.</p>
   </div>
 </template>
