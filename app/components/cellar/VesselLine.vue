@@ -56,7 +56,7 @@ const swell = computed(() => (wantsSwelling(v.value, now.value) && !v.value.reti
     </span>
     <span class="who">
       <b class="display">{{ v.name }}</b>
-      <span class="soft small">{{ made }}</span>
+      <span v-if="made !== v.name" class="soft small">{{ made }}</span>
       <span v-if="wood" class="soft small">{{ wood }}</span>
     </span>
     <span class="figure">
