@@ -47,7 +47,7 @@ const readsHere = computed(() => props.lot.stream === 'kit' && !done.value)
       <StepKitWater v-else-if="step.code === 'water-kit'" :lot="lot" />
       <StepPackets v-else-if="step.code === 'packets'" :lot="lot" />
       <template v-else-if="step.code === 'measure'">
-        <div class="row">
+        <div v-if="lot.sg || lot.ph || lot.ta" class="row">
           <FigureNumber
             v-if="lot.sg"
             label="Gravity"
