@@ -106,7 +106,7 @@ test('press day: free run and press wine become two lots, each with what it came
   await page.goto('/lots')
   await page.getByRole('link', { name: 'Blaufränkisch, press wine' }).first().click()
   await expect(page.getByRole('heading', { name: 'Blaufränkisch, press wine' })).toBeVisible()
-  await expect(page.getByText(/^9 L in no vessel named/)).toBeVisible()
+  await expect(page.getByText('9 L in Ten of 10 L')).toBeVisible()
 })
 
 test('a filled sheet is typed in, a row a vessel, with the times on it', async ({ page }) => {

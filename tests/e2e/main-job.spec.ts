@@ -86,7 +86,7 @@ test('a second and third lot stand beside it, and the whole cellar moves to an e
   await page.getByRole('textbox', { name: 'Name' }).fill('Barbera kit')
   await page.getByRole('textbox', { name: 'Volume' }).fill('6.08 US gal')
   await page.getByRole('button', { name: 'Start the lot' }).click()
-  await page.getByRole('link', { name: 'Measure', exact: true }).click()
+  await page.getByRole('link', { name: 'Measure more' }).click()
   await page.getByRole('textbox', { name: 'Sugar' }).fill('1.082 sg')
   await page.getByRole('textbox', { name: 'pH' }).fill('3.44')
   await page.getByRole('button', { name: 'Log for Barbera kit' }).click()
