@@ -1,5 +1,6 @@
 import { describe, expect, it, vi } from 'vitest'
 import { type ShallowRef, computed, nextTick, shallowRef } from 'vue'
+import { AS_USUAL } from '~~/core/benches'
 import { type Draft, type Fact, type LotView, isHeld } from '~~/core/ledger'
 import { type House, NOW, daysAgo, dryWine, house, onPage, read, said, vessel } from './fixtures/house'
 
@@ -107,7 +108,7 @@ describe('press day', () => {
     press.choices.freeVessel = 'glass-of-34'
     press.choices.pressVessel = 'glass-of-15'
     press.choices.keep = 'apart'
-    expect(press.answer.value.pressPlaces.map((p) => p.vessel.id)).not.toContain('glass-of-34')
+    expect(press.answer.value.pressPlaces.map((p) => p.vesselId)).not.toContain('glass-of-34')
     expect(await press.log()).toBe(true)
     expect(held(cellar)).toEqual({ 'Tempranillo in glass-of-34': 30, 'Tempranillo, press wine in glass-of-15': 6 })
     expect(cellar.state.vessels.get('bin-of-60')!.lotId).toBeUndefined()
@@ -134,18 +135,23 @@ describe('press day', () => {
     const { cellar, press } = await pressing()
     const vessels = () => [press.answer.value.freeVessel, press.answer.value.pressVessel]
     press.choices.keep = 'together'
-    press.field('free').text = '24'
+    press.field('free').text = '24.5'
     expect(vessels()).toEqual(['glass-of-25', ''])
-    press.field('pressed').text = '8'
+    press.field('pressed').text = '8.8'
     expect(vessels()).toEqual(['glass-of-34', ''])
+    // A glass of 15 L with 9 L in it is half air: it is not chosen for anybody.
     press.choices.keep = 'apart'
+    expect([...vessels(), press.answer.value.wantsVesselL]).toEqual(['glass-of-25', '', 8.8])
+    press.field('pressed').text = '14.8'
+    expect([...vessels(), press.answer.value.wantsVesselL]).toEqual(['glass-of-25', 'glass-of-15', undefined])
+    // One that was taken away again is chosen no more; none at all is a choice.
+    press.choices.freeVessel = 'glass-of-9'
     expect(vessels()).toEqual(['glass-of-25', 'glass-of-15'])
-    // Thirty and thirteen fit nowhere together, and forty nowhere at all.
-    press.field('free').text = '40'
-    expect([...vessels(), press.answer.value.wantsVesselL]).toEqual(['', 'glass-of-15', 40])
-    press.field('free').text = '24'
+    press.choices.freeVessel = ''
+    expect([...vessels(), press.answer.value.wantsVesselL]).toEqual(['', 'glass-of-15', undefined])
+    press.choices.freeVessel = AS_USUAL
     expect(await press.log()).toBe(true)
-    expect(held(cellar)).toEqual({ 'Tempranillo in glass-of-25': 24, 'Tempranillo, press wine in glass-of-15': 8 })
+    expect(held(cellar)).toEqual({ 'Tempranillo in glass-of-25': 24.5, 'Tempranillo, press wine in glass-of-15': 14.8 })
   })
   it('more than the vessel holds is refused, and all stays on its skins', async () => {
     const { cellar, press } = await pressing()

@@ -28,6 +28,19 @@ const logged = async (move: ReturnType<typeof useMove>) => {
 const moves = (cellar: Awaited<ReturnType<typeof house>>) => cellar.facts.filter((f) => f.fact.type === 'transfer').length
 
 describe('racking', () => {
+  it('with no vessel free says for how much; one that is added takes it, and taken back again is chosen no more', async () => {
+    const alone = [...vessel('the-old-glass', 25), ...dryWine('lot-grenache', 24, 'the-old-glass')]
+    const { cellar, move } = await moving('rack', 'lot-grenache', alone)
+    expect(move.wantsVesselL.value).toBe(move.expectedL.value)
+    const added = (await cellar.log(vessel('glass-of-23', 23)))!
+    move.chooseNew('glass-of-23')
+    const [row] = move.rows.value
+    expect([row!.vesselId, row!.litres.value! > 22, move.wantsVesselL.value]).toEqual(['glass-of-23', true, undefined])
+    expect(await cellar.strike(added.map((e) => e.id), 'Undone')).toBe(true)
+    expect(cellar.state.vessels.has('glass-of-23')).toBe(false)
+    await nextTick()
+    expect([row!.vesselId, row!.litres.text, move.wantsVesselL.value]).toEqual(['', '', move.expectedL.value])
+  })
   it('offers what fits best first, fills it as far as it goes, and what is left is lees', async () => {
     const { cellar, move } = await moving('rack')
     expect([move.ours.value, move.held.value]).toEqual(['the-old-glass', 24])

@@ -1,9 +1,9 @@
 import type { Ref } from 'vue'
 import type { MoveAs } from '~~/core/benches'
-import { type LotView, isFermenting, isMust, isWine } from '~~/core/ledger'
-import { type Place, placesFor, usualPlace } from '~~/core/stages'
+import { type LotView, isFermenting, isMust } from '~~/core/ledger'
+import { placesFor, usualPlace } from '~~/core/stages'
 import { fromLitres } from '~~/core/units'
-import { PLACE_FIRST } from '~/wording/moving'
+import { sayPlace } from '~/wording/moving'
 import { type KeptNumber, keptNumber, putBack } from './useKeptForm'
 
 export interface MoveRow {
@@ -36,26 +36,8 @@ export function useMoveRows(lot: Ref<LotView | undefined>, as: Ref<MoveAs>, expe
       .filter((p) => !others.has(p.vesselId))
       .map((p) => {
         const v = vesselOf(p.vesselId)!
-        const said = [
-          sayFit(p, v.capacityL),
-          p.wide && lot.value && isWine(lot.value) ? 'wide: for a day only' : '',
-          p.wood ? 'gives a taste of oak' : '',
-          ...p.first.map((x) => PLACE_FIRST[x])
-        ]
-        return { value: v.id, label: `${v.name}: ${said.filter(Boolean).join(', ')}` }
+        return { value: v.id, label: `${v.name}: ${sayPlace(p, v.capacityL, !ferments.value, (litres) => f.words(f.volume(litres)))}` }
       })
-  }
-  function sayFit({ fits, airL }: Place, capacityL: number): string {
-    switch (fits) {
-      case 'full':
-        return 'full'
-      case 'tight':
-        return 'no room for the foam'
-      case 'air':
-        return `${f.words(f.volume(airL))} of air`
-      case 'too-small':
-        return `takes ${f.words(f.volume(capacityL))}`
-    }
   }
   /** A vessel that is chosen is filled with what there is, as far as it goes. */
   function choose(row: MoveRow, vesselId: string) {
@@ -74,6 +56,15 @@ export function useMoveRows(lot: Ref<LotView | undefined>, as: Ref<MoveAs>, expe
     if (!rows.value.some((r) => !r.vesselId)) addRow()
     choose(rows.value.find((r) => !r.vesselId)!, vesselId)
   }
+
+  // One that was added here and taken back again is chosen no more.
+  watch(() => cellar.state.vessels, (vessels) => {
+    for (const row of rows.value) {
+      if (row.vesselId === '' || vessels.has(row.vesselId)) continue
+      row.vesselId = ''
+      if (row.litres.text === row.filled) row.litres.clear()
+    }
+  })
 
   /** What has no vessel yet that it would usually go into, L; undefined where one is free. */
   const wantsVesselL = computed(() => {

@@ -56,11 +56,29 @@ export const MEETING: Record<MeetingTrouble, (from: string, into: string) => str
     `${from} smelled of a fault recently, and would spread it to ${into}. Sort that out first.`
 }
 
-export const PLACE_FIRST: Record<Place['first'][number], string> = {
+const PLACE_FIRST: Record<Place['first'][number], string> = {
   wash: 'wash it first',
   sanitise: 'sanitise it first',
   swell: 'soak it first'
 }
+const PLACE_FITS: Record<Place['fits'], (air: string, capacity: string) => string> = {
+  'full': () => 'full',
+  'tight': () => 'no room for the foam',
+  'air': (air) => `${air} of air`,
+  'too-small': (_, capacity) => `takes ${capacity}`
+}
+/**
+ * How an empty vessel fits what is to go into it, and what has to be done to it first.
+ * @param isWine no longer a must or a ferment: it would not keep in a wide vessel
+ * @param say a volume in the person's units
+ */
+export const sayPlace = ({ fits, airL, wide, wood, first }: Place, capacityL: number, isWine: boolean, say: (litres: number) => string) =>
+  [
+    PLACE_FITS[fits](say(airL), say(capacityL)),
+    ...(wide && isWine ? ['wide: for a day only'] : []),
+    ...(wood ? ['gives a taste of oak'] : []),
+    ...first.map((x) => PLACE_FIRST[x])
+  ].join(', ')
 
 const MISSING: Record<Exclude<MoveProblem, { litres: number }>['code'], string> = {
   'no-lot': 'This lot no longer exists.',

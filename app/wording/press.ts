@@ -28,6 +28,3 @@ export const sayPress = (f: PressFinding): string => (SAID[f.code] as (f: PressF
 export const HARD_PRESS =
   'Press gently, in steps, and stop when it turns bitter or brown. Wrung bags and crushed seeds give a harshness that no fining takes '
     + 'out again.'
-
-/** How a vessel fits what is to go into it. */
-export const PRESS_FIT = { 'too-small': 'too small', 'tight': 'no room for foam', 'fits': 'fits', 'roomy': 'too large' } as const

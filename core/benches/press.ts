@@ -1,10 +1,9 @@
-import { type RoomFor, vesselFit } from '../cellar'
 import { partOfLot, transfer } from '../drafts'
 import { type PressDay, type PressMethod, pressDay } from '../fermentation'
-import { type Draft, type Fact, type VesselState, mainVesselOf } from '../ledger'
-import { pressAsk } from '../stages'
+import { type Draft, type Fact, mainVesselOf } from '../ledger'
+import { type Place, placesFor, pressAsk, usualPlace } from '../stages'
 import { withinLimits } from '../units'
-import type { Bench, BenchContext } from './bench'
+import type { Bench } from './bench'
 
 /** What is expected of free run and of press wine where nothing else says it, L: our own, a demijohn and a jug. */
 const USUAL = { freeL: 10, pressL: 3 } as const
@@ -21,40 +20,21 @@ export interface PressChoices {
   freeVessel: string
   pressVessel: string
 }
-export interface PressPlace {
-  vessel: VesselState
-  fit?: ReturnType<typeof vesselFit> | undefined
-}
 export interface PressAnswer {
   day?: PressDay | undefined
   keepsApart: boolean
-  freePlaces: PressPlace[]
-  pressPlaces: PressPlace[]
+  /** It goes on fermenting after the press. */
+  ferments: boolean
+  freePlaces: Place[]
+  pressPlaces: Place[]
   /** The vessels that these choices come to; nothing where none is named, or none fits. */
   freeVessel: string
   pressVessel: string
-  /** What has no empty vessel that fits, L. */
+  /** What has no vessel that it would usually go into, L. */
   wantsVesselL?: number | undefined
 }
-/** The choice of the vessel that fits best. */
+/** The choice of the vessel that a wine is racked into unasked. */
 export const AS_USUAL = 'as-usual'
-
-/** The best fit comes first: nearly full, but with room. */
-const fullness = ({ fit }: PressPlace): number => (!fit || fit.verdict === 'too-small' ? -1 : fit.fullShare)
-/** What still ferments wants room for its foam. */
-export const pressRoom = (lot: BenchContext['lot']): RoomFor => ((lot?.sg?.value ?? 1) > 1 ? 'foam' : 'none')
-/** Nothing of a wine goes into wood, or where it has too much air, without being asked for. */
-const usualOf = (places: readonly PressPlace[]): string =>
-  places.find(({ vessel, fit }) => fit?.verdict === 'fits' && vessel.kind !== 'barrel')?.vessel.id ?? ''
-
-/** Empty vessels with how full they would be. */
-function placesFor(litres: number, { lot, cellar }: BenchContext): PressPlace[] {
-  const room = pressRoom(lot)
-  return [...cellar.vessels.values()]
-    .filter((v) => !v.lotId && !v.retiredAt)
-    .map((vessel) => ({ vessel, fit: withinLimits(() => vesselFit(vessel.capacityL, litres, room)) }))
-    .sort((a, b) => fullness(b) - fullness(a))
-}
 
 /** Press day of one lot: whether, what it gives, what fits where, and the entries that it makes. */
 export const press: Bench<PressNumber, PressChoices, PressAnswer> = {
@@ -66,21 +46,27 @@ export const press: Bench<PressNumber, PressChoices, PressAnswer> = {
     pressVessel: AS_USUAL
   }),
   fill: () => ({}),
-  answer({ method, tannin, keep, free, pressed, freeVessel, pressVessel }, context) {
-    const { lot, now } = context
+  answer({ method, tannin, keep, free, pressed, freeVessel, pressVessel }, { lot, cellar, now }) {
     const day = lot && withinLimits(() => pressDay({ ...pressAsk(lot, now, tannin), method }))
     const keepsApart = keep === 'as-advised' ? (day?.findings.some((f) => f.code === 'apart') ?? false) : keep === 'apart'
     const [freeL, pressL] = [free ?? day?.freeRunL.mid ?? USUAL.freeL, pressed || day?.pressL.mid || USUAL.pressL]
-    const freePlaces = placesFor(freeL, context)
+    const ferments = (lot?.sg?.value ?? 1) > 1
+    const placesOf = (litres: number) => placesFor(litres, cellar.vessels.values(), now, ferments)
+    const usualOf = (places: readonly Place[]) => usualPlace(places, ferments)?.vesselId ?? ''
+    // One that has been taken away since is chosen no more.
+    const chosen = (id: string, places: readonly Place[]) => (id === '' || places.some((p) => p.vesselId === id) ? id : undefined)
+
+    const freePlaces = placesOf(freeL)
     // What is kept together goes into one vessel where one holds it.
     const bothL = keepsApart || !pressed ? undefined : freeL + pressed
-    const freeInto = freeVessel === AS_USUAL ? (bothL && usualOf(placesFor(bothL, context))) || usualOf(freePlaces) : freeVessel
-    const isOnItsOwn = pressed && (bothL === undefined || (context.cellar.vessels.get(freeInto)?.capacityL ?? 0) < bothL)
-    const pressPlaces = placesFor(pressL, context).filter((p) => p.vessel.id !== freeInto)
-    const pressInto = pressVessel === AS_USUAL ? (isOnItsOwn ? usualOf(pressPlaces) : '') : pressVessel
-    const wantsVesselL = freeVessel === AS_USUAL && !freeInto ? (bothL ?? freeL)
-      : pressVessel === AS_USUAL && isOnItsOwn && !pressInto ? pressL : undefined
-    return { day, keepsApart, freePlaces, pressPlaces, freeVessel: freeInto, pressVessel: pressInto, wantsVesselL }
+    const together = bothL === undefined ? [] : placesOf(bothL)
+    const freeInto = chosen(freeVessel, freePlaces) ?? (usualOf(together) || usualOf(freePlaces))
+    const isBeside = pressed && !together.some((p) => p.vesselId === freeInto && p.fits !== 'too-small')
+    const pressPlaces = placesOf(pressL).filter((p) => p.vesselId !== freeInto)
+    const pressInto = chosen(pressVessel, pressPlaces) ?? (isBeside ? usualOf(pressPlaces) : '')
+    const wantsVesselL = !freeInto && freeVessel !== '' ? (bothL ?? freeL)
+      : isBeside && !pressInto && pressVessel !== '' ? pressL : undefined
+    return { day, keepsApart, ferments, freePlaces, pressPlaces, freeVessel: freeInto, pressVessel: pressInto, wantsVesselL }
   },
   /** By the pressing a must gives up what its skins held: only what was measured as wine is known. */
   drafts({ free, pressed = 0 }, { keepsApart, freeVessel, pressVessel }, { lot, newId }) {

@@ -16,6 +16,7 @@ const props = defineProps<{
 const emit = defineEmits<{ added: [vesselId: string] }>()
 const cellar = useCellarStore()
 const f = useFormat()
+const logged = useLogged()
 const open = ref(false)
 const adding = ref(false)
 const word = computed(() => vesselWords(f.volumeUnit.value).demijohn)
@@ -25,17 +26,20 @@ const sizes = computed(() => {
   return whole ? around.filter((size) => size >= litres!) : around
 })
 
-function done([entry]: Entry[]) {
+function done([entry]: Entry[] = []) {
   open.value = false
-  if (entry?.type === 'vessel-added') emit('added', entry.vesselId)
+  if (entry?.type !== 'vessel-added') return
+  logged(`${entry.name} added`)
+  emit('added', entry.vesselId)
 }
 async function add(capacityL: number) {
-  const vesselId = newId()
   const name = nextName(word.value, [...cellar.state.vessels.values()].map((v) => v.name))
   adding.value = true
-  const is = await cellar.log([fact('vessel-added', { vesselId, name, kind: 'demijohn', capacityL, material: undefined })])
+  const written = await cellar.log([
+    fact('vessel-added', { vesselId: newId(), name, kind: 'demijohn', capacityL, material: undefined })
+  ])
   adding.value = false
-  if (is) emit('added', vesselId)
+  done(written)
 }
 </script>
 

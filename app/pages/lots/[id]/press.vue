@@ -1,7 +1,8 @@
 <script setup lang="ts">
-import { type PressPlace, pressRoom } from '~~/core/benches'
+import type { Place } from '~~/core/stages'
 import { pressForm } from '~/benches/press'
-import { HARD_PRESS, PRESS_FIT, sayPress } from '~/wording/press'
+import { sayPlace } from '~/wording/moving'
+import { HARD_PRESS, sayPress } from '~/wording/press'
 
 /** Press day: whether, what comes of it, what fits where. */
 const cellar = useCellarStore()
@@ -23,13 +24,15 @@ function useNew(vesselId: string) {
 const into = (key: 'freeVessel' | 'pressVessel') => computed({ get: () => answer.value[key], set: (id) => bench.set(key, id) })
 const [freeVessel, pressVessel] = [into('freeVessel'), into('pressVessel')]
 const NOWHERE = { value: '', label: 'No vessel' }
-/** Those that are too small say so. */
-const sayPlace = ({ vessel, fit }: PressPlace) => ({
-  value: vessel.id,
-  label: `${vessel.name}: ${fit ? `${Math.round(Math.min(9.99, fit.fullShare) * 100)} % full, ${PRESS_FIT[fit.verdict]}` : ''}`
-})
-const freePlaces = computed(() => [...answer.value.freePlaces.map(sayPlace), NOWHERE])
-const pressPlaces = computed(() => [...answer.value.pressPlaces.map(sayPlace), NOWHERE])
+const placesIn = (places: readonly Place[]) => [
+  ...places.map((p) => {
+    const { name, capacityL } = cellar.state.vessels.get(p.vesselId)!
+    return { value: p.vesselId, label: `${name}: ${sayPlace(p, capacityL, !answer.value.ferments, (litres) => f.words(f.volume(litres)))}` }
+  }),
+  NOWHERE
+]
+const freePlaces = computed(() => placesIn(answer.value.freePlaces))
+const pressPlaces = computed(() => placesIn(answer.value.pressPlaces))
 /** What is only expected has two figures that matter. */
 const twoDigits = (litres: number) => Number(litres.toPrecision(2))
 const about = (litres: number) => f.volume(twoDigits(litres))
@@ -66,7 +69,7 @@ useHead({ title: () => `Press day, ${lot.value?.name ?? ''} · Presk` })
         <SelectField v-model="freeVessel" label="Into" :items="freePlaces" />
         <BenchFields :bench="bench" part="went-in" :only="['pressed']" />
         <SelectField v-model="pressVessel" label="Into" :items="pressPlaces" />
-        <NewVessel :litres="answer.wantsVesselL" :room="pressRoom(lot)" whole @added="useNew" />
+        <NewVessel :litres="answer.wantsVesselL" :room="answer.ferments ? 'foam' : 'none'" whole @added="useNew" />
       </div>
       <ChoiceTiles v-model="apart" legend="Keep as" :items="APART" :least="160" />
       <p v-if="problem" role="alert" class="text-(--alarm)">{{ problem }}</p>
