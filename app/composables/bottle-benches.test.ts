@@ -228,7 +228,7 @@ describe('a bench trial', () => {
     bench.set('chosen', '0.5')
     expect(bench.answer.value.grams).toBe(12)
   })
-  it('tasted blind the glasses stand in another order, the same each time, and none is lost', async () => {
+  it('tasted blind the glasses come in another order, the same each time, and none is lost', async () => {
     const { bench } = await opened('bentonite')
     const rates = () => bench.answer.value.glasses.map((g) => g.rate)
     const open = rates()
@@ -255,7 +255,7 @@ describe('a bench trial', () => {
     for (const g of bench.answer.value.glasses) expect(g.grams).toBeCloseTo(g.rate / 10, 9)
     expect(bench.answer.value.glasses).toHaveLength(4)
   })
-  it('the trial and what went in stand in the ledger; without an amount only the trial', async () => {
+  it('the trial and the amount added are both logged; without an amount only the trial', async () => {
     const { cellar, bench } = await opened('tartaric')
     bench.set('notes', 'the second is rounder')
     expect(await bench.log()).toBe(true)

@@ -14,7 +14,7 @@ vi.stubGlobal('useSettingsStore', useSettingsStore)
 const { useFormat } = await import('./useFormat')
 vi.stubGlobal('useFormat', useFormat)
 const { useQuantityField } = await import('./useQuantityField')
-// A cellar of no cards of its own stands in for the store.
+// A cellar without cards of its own replaces the store.
 vi.stubGlobal('useCellarStore', () => ({ state: emptyCellar() }))
 const { useMaterials } = await import('./useMaterials')
 vi.stubGlobal('useMaterials', useMaterials)

@@ -32,7 +32,7 @@ async function day(lots: string, query: Record<string, string | undefined> = {})
 }
 
 describe('racking day', () => {
-  it('what was chosen stands in the address, and the puzzle is the ledger’s', async () => {
+  it('what was chosen is kept in the address, and the puzzle is the ledger’s', async () => {
     const { racking } = await day('lot-grenache')
     expect(racking.wines.value.map((l) => l.id).sort()).toEqual(['lot-albarino', 'lot-grenache', 'lot-tempranillo'])
     expect(racking.chosen.value.map((l) => l.id)).toEqual(['lot-grenache'])
@@ -74,7 +74,7 @@ describe('racking day', () => {
     const line = racking.lines.value[0]!
     await racking.done(line, line.litres * 0.8)
     expect(racking.stale.value).toBe(false)
-    // Each plan is made of what stands in the ledger: all of it moved, whatever came before.
+    // Each plan is made from the ledger: all of it moved, whatever came before.
     for (let i = 0; racking.lines.value.length > 0 && i < 9; i++) {
       const next = racking.lines.value[0]!
       await racking.done(next, next.litres)

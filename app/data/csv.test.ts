@@ -142,7 +142,7 @@ describe('readings that Presk wrote, Presk reads back', async () => {
     })
     expect(drafts.map(parts)).toEqual(readings.map(parts))
   })
-  it('what a check changed stands beside what was typed', () => {
+  it('what a check changed is exported beside what was typed', () => {
     const changed = table.table.rows.filter((r) => r.restated !== '')
     expect(changed.length).toBeGreaterThan(0)
     for (const row of changed) expect(Math.abs(Number(row.restated) - Number(row.value))).toBeLessThan(0.5)

@@ -54,7 +54,7 @@ describe('a form for every kind of entry', () => {
       }
     }
   })
-  it.each(TYPES)('%s: an empty one is refused by a field of it or by its schema, or makes what may stand in a ledger', (type) => {
+  it.each(TYPES)('%s: an empty one is refused by a field of it or by its schema, or makes what a ledger may hold', (type) => {
     const form = formOf(type)
     const made = form.draft(form.blank(context), context)
     const shown = form.fields(form.blank(context), context).map((field) => field.key)

@@ -79,7 +79,7 @@ describe('the ledger as a page sees it', () => {
     for (const value of [3.5, 3.52, 3.48]) await cellar.log([reading(value), note(String(value))])
     expect([...cellar.state.lots.values()].map(plain)).toEqual([...foldCellar(await cellar.allEntries()).lots.values()].map(plain))
   })
-  it('actions of one instant stand in the order they were done', async () => {
+  it('actions of one instant keep the order they were done in', async () => {
     vi.spyOn(Date, 'now').mockReturnValue(Date.UTC(2027, 0, 1))
     const cellar = await opened()
     await cellar.log([start])

@@ -23,7 +23,7 @@ export interface VesselFit {
 /**
  * Whether a must goes into a vessel with room for its cap or its foam.
  * @param capacityL of the vessel, brim-full, 0.1 to 100 000 L
- * @param litres what shall go in, 0 to 100 000 L; for reds the must with its skins
+ * @param litres what goes in, 0 to 100 000 L; for reds the must with its skins
  * @param room what has to stay free, and why
  * @throws LimitError
  * @example vesselFit(150, 100, 'cap') // fits, two thirds full; 125 L would do

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { LimitError } from '../units'
-import { namesBy, nextName, sizesFor, woodShare, woodTime } from '.'
+import { woodShare, woodTime } from '.'
 
 describe('what wood lets go', () => {
   it.each([
@@ -51,35 +51,5 @@ describe('how long a wine may stand in wood', () => {
     )
     expect(woodTime(225, 3)).toBeUndefined()
     expect(() => woodTime(0, 0)).toThrow(LimitError)
-  })
-})
-
-describe('names of several vessels', () => {
-  it.each([
-    ['Jug', 1, [], ['Jug']],
-    ['Jug', 3, [], ['Jug 1', 'Jug 2', 'Jug 3']],
-    ['Jug', 2, ['jug 1', 'Jug 4'], ['Jug 5', 'Jug 6']],
-    ['No. # glass', 2, ['No. 1 glass'], ['No. 2 glass', 'No. 3 glass']],
-    ['Jug #', 1, ['Jug 1'], ['Jug 2']]
-  ])('%s, %d of them', (pattern, count, taken, names) => expect(namesBy(pattern, count, taken)).toEqual(names))
-  it.each([
-    ['Jug', [], 'Jug'],
-    ['Jug', ['jug'], 'Jug 2'],
-    ['Jug', ['Jug', 'Jug 2', 'Pail'], 'Jug 3']
-  ])('one more %s beside %j', (word, taken, name) => expect(nextName(word, taken)).toBe(name))
-})
-
-describe('sizes to add where no vessel is free', () => {
-  it.each([
-    ['L', 18, 'none', [15, 20, 23]],
-    // A tenth stays free for the foam: 20 L do not do for 18.5.
-    ['L', 18.5, 'foam', [20, 23, 25]],
-    ['L', 0.5, 'none', [3.8, 4.5]],
-    ['L', 80, 'none', [54]],
-    // 3.9 US gal.
-    ['US gal', 14.8, 'none', [3, 5, 6]]
-  ] as const)('%s: %d L with room for %s', (unit, litres, room, sizes) => {
-    const found = sizesFor('demijohn', unit, litres, room)
-    expect(found.map((size) => Math.round((unit === 'L' ? size : size / 3.785411784) * 10) / 10)).toEqual(sizes)
   })
 })

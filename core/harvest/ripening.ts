@@ -54,7 +54,7 @@ export interface Ripening {
  * which the usual window is reached or a limit passed. Two samples give a line, three or more a scatter of their own.
  * @param samples of one block, any order; °Brix, pH, TA in g/L
  * @param style sets the limit of pH
- * @param windows what shall be reached: sugar from below, TA from above
+ * @param windows what is wanted: sugar from below, TA from above
  * @param now ISO UTC
  * @example
  * const samples = [{ at: '2026-09-01T…', brix: 20 }, { at: '2026-09-05T…', brix: 21 }]

@@ -6,7 +6,7 @@ export interface DecisionAsked {
   style: 'red' | 'rose' | 'white'
   stream: 'fresh' | 'frozen' | 'juice' | 'kit' | 'test' | 'blend'
   ph?: number
-  /** It shall stay sweet, or sorbate is to go in. */
+  /** It is to stay sweet, or sorbate is to go in. */
   sweet: boolean
   sparkling: boolean
 }

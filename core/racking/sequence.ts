@@ -9,7 +9,7 @@ export interface Step {
   from: number | undefined
   to: number
   litres: number
-  /** Not where it shall stand: it waits there until its place is free. */
+  /** Not its final place: it waits there until that is free. */
   waits: boolean
 }
 
