@@ -51,7 +51,7 @@ describe('the way in the person’s calendar, read back by another reader', () =
       }
     }
   }
-  it.each(['Europe/London', 'America/Los_Angeles', 'Pacific/Auckland'])('any run of files leaves the events that still apply, in %s', async (zone) => {
+  it.each(['Europe/London', 'America/Los_Angeles', 'Pacific/Auckland'])('any run of files leaves what applies, in %s', async (zone) => {
     const before = process.env.TZ
     process.env.TZ = zone
     const days = fc.uniqueArray(fc.tuple(fc.constantFrom('a', 'b', 'c', 'd'), fc.integer({ min: 0, max: 700 })), { selector: ([id]) => id })

@@ -98,7 +98,7 @@ test('press day: free run and press wine become two lots, each with what it came
   await expect(page.getByText('This is needed.').first()).toBeVisible()
   await page.getByRole('textbox', { name: 'Free run' }).fill('22')
   await page.getByRole('combobox', { name: 'Into' }).first().click()
-  await page.getByRole('option', { name: /^Spare glass: 96 % full/ }).click()
+  await page.getByRole('option', { name: /^Spare glass: no room for the foam/ }).click()
   await page.getByRole('textbox', { name: 'Press wine' }).fill('9')
   await page.getByRole('button', { name: 'Log pressing' }).click()
   await expect(page.getByRole('heading', { name: 'Blaufränkisch' })).toBeVisible()
