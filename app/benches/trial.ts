@@ -46,9 +46,9 @@ export const trialForm: BenchForm<TrialNumber, TrialChoices, TrialAnswer> = {
       wentInField('goesIn', materialTitle(agent, context.cellar.cards), unit, { hint: 'leave empty to log only the trial', per: 'agent' })
     ]
   },
-  note({ agent, chosen, notes }, { card, rates }, { cellar }) {
+  note({ agent, notes }, { card, rates, taken }, { cellar }) {
     const unit = `${card.unit}/L`
-    const choice = chosen === '' ? '' : `; ${chosen} ${unit} chosen`
+    const choice = taken === undefined ? '' : `; ${taken} ${unit} chosen`
     const name = materialTitle(agent, cellar.cards).toLowerCase()
     return `Trial with ${name}: ${rates.join(', ')} ${unit}${choice}. ${notes}`.trim().slice(0, 2000)
   },

@@ -225,8 +225,12 @@ describe('a bench trial', () => {
     // mL of stock × its strength = the rate × the glass.
     for (const g of bench.answer.value.glasses) expect((g.stockMl * stock) / glass).toBeCloseTo(g.rate, 2)
     expect(bench.answer.value.glasses).toHaveLength(4)
-    bench.set('chosen', '0.5')
-    expect(bench.answer.value.grams).toBe(12)
+    bench.set('chosen', '1')
+    expect(bench.answer.value.grams).toBe(24)
+    // A rate that nobody tasted is none.
+    bench.set('chosen', '0.63')
+    bench.set('count', 3)
+    expect([bench.answer.value.rates, bench.answer.value.grams]).toEqual([[0, 0.25, 1], undefined])
   })
   it('tasted blind the glasses come in another order, the same each time, and none is lost', async () => {
     const { bench } = await opened('bentonite')

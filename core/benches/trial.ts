@@ -38,7 +38,9 @@ export interface TrialAnswer {
   inJars: boolean
   rates: readonly number[]
   glasses: TrialGlass[]
-  /** The choice scaled to the lot, in the unit of the card. */
+  /** The rate that was chosen, where it is one of those tasted. */
+  taken?: number | undefined
+  /** It scaled to the lot, in the unit of the card. */
   grams?: number | undefined
 }
 
@@ -76,13 +78,15 @@ export const trial: Bench<TrialNumber, TrialChoices, TrialAnswer> = {
       grams: (glass.rate * glassMl!) / 1000,
       figures: figures.find((x) => x?.rate === glass.rate)
     }))
+    const taken = chosen === '' ? undefined : rates.find((rate) => rate === Number(chosen))
     return {
       card,
       isAcid: acid !== undefined,
       inJars,
       rates,
       glasses: blind ? blindOrder(made.length, `${agent}${count}${lot?.id ?? ''}`).map((i) => made[i]!) : made,
-      grams: chosen === '' || !lot ? undefined : Number(chosen) * lot.volume.value
+      taken,
+      grams: taken === undefined || !lot ? undefined : taken * lot.volume.value
     }
   },
   /** The trial, and with what went in the addition: fining whose gate is shut is only tried. */

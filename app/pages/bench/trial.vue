@@ -75,7 +75,9 @@ useHead({ title: 'Bench trial · Presk' })
           </tr>
         </tbody>
       </table>
-      <p v-else class="soft">Enter the glass and the stock solution.</p>
+      <p v-else class="soft">
+        {{ answer.inJars ? 'Enter how much wine is in each jar.' : 'Enter how much wine is in each glass, and the stock solution.' }}
+      </p>
     </template>
     <template #inputs>
       <BenchFields :bench="bench" />
@@ -96,7 +98,7 @@ useHead({ title: 'Bench trial · Presk' })
       <SelectField v-model="chosen" label="Choice: the smallest dose that works" :items="glasses" placeholder="choose a glass" />
       <p v-if="lot && answer.grams !== undefined">
         <b class="figure">{{ card.unit === 'mL' ? `${answer.grams.toFixed(0)} mL` : f.words(f.powder(answer.grams)) }}</b> for
-        {{ f.words(f.volume(lot.volume.value)) }}<template v-if="choices.blind">: you added {{ rate(Number(chosen)) }}</template
+        {{ f.words(f.volume(lot.volume.value)) }}<template v-if="choices.blind">: you added {{ rate(answer.taken!) }}</template
         >.
       </p>
       <template v-if="lot">

@@ -64,12 +64,12 @@ useHead({ title: () => `Press day, ${lot.value?.name ?? ''} · Presk` })
       <CautionNote code="carbonDioxide" />
       <p>{{ HARD_PRESS }}</p>
       <h2>What you got</h2>
-      <div class="tries">
+      <div class="grid sm:grid-cols-2 gap-x-5 gap-y-3.5">
         <BenchFields :bench="bench" part="went-in" :only="['free']" />
         <SelectField v-model="freeVessel" label="Into" :items="freePlaces" />
         <BenchFields :bench="bench" part="went-in" :only="['pressed']" />
         <SelectField v-model="pressVessel" label="Into" :items="pressPlaces" />
-        <NewVessel :litres="answer.wantsVesselL" :room="answer.ferments ? 'foam' : 'none'" whole @added="useNew" />
+        <NewVessel class="sm:col-span-2" :litres="answer.wantsVesselL" :room="answer.ferments ? 'foam' : 'none'" whole @added="useNew" />
       </div>
       <ChoiceTiles v-model="apart" legend="Keep as" :items="APART" :least="160" />
       <p v-if="problem" role="alert" class="text-(--alarm)">{{ problem }}</p>
