@@ -1,5 +1,5 @@
-import fontkit from '@pdf-lib/fontkit'
-import { PDFDocument, type PDFFont, type PDFPage, rgb } from 'pdf-lib'
+import fontkit from '@cantoo/fontkit'
+import { PDFDocument, type PDFFont, type PDFPage, rgb } from '@cantoo/pdf-lib'
 import type { LabelFont, Measure, Shape } from './scene'
 import { type Sheet, placesOn } from './sheets'
 
@@ -13,7 +13,7 @@ const MM = 72 / 25.4
 export function measureWith(fonts: LabelFonts): { measure: Measure, missing: (text: string, font: LabelFont) => string[] } {
   const read = Object.fromEntries(Object.entries(fonts).map(([key, bytes]) => [key, fontkit.create(bytes)])) as Record<
     LabelFont,
-    ReturnType<typeof fontkit.create>
+    NonNullable<ReturnType<typeof fontkit.create>>
   >
   const known = new Map<string, number>()
   return {
