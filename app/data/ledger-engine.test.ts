@@ -152,10 +152,13 @@ describe('the engine of the ledger', () => {
           await engine.replaceAll(entries)
           await engine.commit([{ type: 'observation', lotId: 'lot-wild-0', what: 'note', text: 'still here' }], 'test')
           await looks.stored
-          const again = new LedgerEngine(eager())
+          const looksAgain = eager()
+          const again = new LedgerEngine(looksAgain)
           const told = await again.open('own')
           expect(again.isFirstLook).toBe(true)
           await again.whenLoaded()
+          // It keeps a look of its own, which must be there before it is taken away.
+          await looksAgain.stored
           const cold = new LedgerEngine(never())
           await (await rawMeta()).db.setMeta(FIRST_LOOK, undefined)
           const read = await cold.open('own')
