@@ -4,7 +4,7 @@ import { type ComputedRef, computed } from 'vue'
  * A computed value of plain data that stays the very same object as long as it says the same: what shows it is not drawn anew.
  * @param get makes it; no functions in it
  */
-export function unchanged<T extends object>(get: () => T): ComputedRef<T> {
+export function unchanged<T extends object | undefined>(get: () => T): ComputedRef<T> {
   let said = ''
   return computed<T>((before) => {
     const now = get()

@@ -23,7 +23,7 @@ export function useCurves(lot: () => LotView, scale: () => 'SG' | '°Brix') {
   const doubted = computed(() => new Set(doubtedReadings(lot(), known.value).map((d) => d.point.entryId)))
   const hoursOf = (at: string) => (known.value ? hoursBetween(known.value.startAt, at) : 0)
 
-  const gravity = useSteady<CurvePoint[]>(() =>
+  const gravity = unchanged<CurvePoint[]>(() =>
     (lot().series.sg ?? []).map((p) => ({
       x: Date.parse(p.at),
       y: shown(p.value),
@@ -31,11 +31,11 @@ export function useCurves(lot: () => LotView, scale: () => 'SG' | '°Brix') {
       doubtful: doubted.value.has(p.entryId)
     }))
   )
-  const temperature = useSteady<CurvePoint[]>(() =>
+  const temperature = unchanged<CurvePoint[]>(() =>
     believedTemperatures(lot()).map((p) => ({ x: Date.parse(p.at), y: p.value, entryId: p.entryId }))
   )
   /** From the last look on; before it the readings speak. */
-  const ahead = useSteady(() => {
+  const ahead = unchanged(() => {
     const k = known.value
     if (!k) return []
     const last = gravity.value.at(-1)?.x ?? Date.parse(k.startAt)
@@ -45,14 +45,14 @@ export function useCurves(lot: () => LotView, scale: () => 'SG' | '°Brix') {
       .filter((e) => e.x > last - 12 * HOUR_MS && e.x <= Date.parse(k.startAt) + dryBy * HOUR_MS)
   })
   /** Additions and work, from the yeast or a day before the first gravity on; readings are points themselves. */
-  const marks = useSteady<CurveMark[]>(() =>
+  const marks = unchanged<CurveMark[]>(() =>
     story
       .linesOf(lot().id, MOST_MARKS, ({ fact, struck }) => !struck && MARKED.has(fact.type) && Date.parse(fact.at) >= (days.value.min ?? 0))
       .map((l) => ({ x: Date.parse(l.at), text: l.text, entryId: l.id }))
   )
-  const band = useSteady(() => bandOfLot(lot(), cellar.state.cards))
+  const band = unchanged(() => bandOfLot(lot(), cellar.state.cards))
   /** Whole half days around all points, so that neither the first nor the last date is cut. */
-  const days = useSteady(() => {
+  const days = unchanged(() => {
     const at = [...gravity.value, ...temperature.value, ...ahead.value].map((p) => p.x)
     return at.length > 0 ? { min: Math.min(...at) - DAY / 4, max: Math.max(...at) + DAY / 4 } : {}
   })

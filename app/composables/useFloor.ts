@@ -1,6 +1,6 @@
 import { createSharedComposable } from '@vueuse/core'
 import { type LotView, isHeld, isMust } from '~~/core/ledger'
-import { bottlesLeft, findingsOf, type StageFinding, tasksOf, walkingOrder } from '~~/core/stages'
+import { bottlesLeft, type CellarView, findingsOf, type StageFinding, tasksOf, walkingOrder } from '~~/core/stages'
 import { type FindingWords, IN_BOTTLES, OVER, REST, addressOf, sayFinding } from '~/wording/findings'
 
 /** A task or finding with its words, and where its action leads. */
@@ -52,7 +52,23 @@ export const useFloor = createSharedComposable(() => {
     shown.set(item.lot.id, item)
     return item
   }
-  const view = computed(() => ({ ...cellar.state, forecasts: forecasts.known, followed: followed.wrong }))
+  /** What the stages know besides the lot: as long as none of it has changed, what they said of a lot still holds. */
+  const view = computed<CellarView>((before) => {
+    const { vessels, instruments, cards, stock, problems, equipment } = cellar.state
+    const next = { vessels, instruments, cards, stock, problems, equipment, forecasts: forecasts.known, followed: followed.wrong }
+    const isSame = before && Object.entries(next).every(([key, part]) => before[key as keyof CellarView] === part)
+    return isSame ? before : next
+  })
+  interface Judged { lot: LotView, view: CellarView, tasks: StageFinding[], findings: StageFinding[] }
+  const judged = new Map<string, Judged>()
+  /** By the lot, which is another object where it or the hour has changed, and by the view. */
+  function judge(lot: LotView): Judged {
+    const before = judged.get(lot.id)
+    if (before?.lot === lot && before.view === view.value) return before
+    const fresh = { lot, view: view.value, tasks: tasksOf(lot, view.value, now.value), findings: findingsOf(lot, view.value, now.value) }
+    judged.set(lot.id, fresh)
+    return fresh
+  }
   const items = computed<FloorItem[]>(() => {
     const say =
       (lot: LotView) =>
@@ -65,12 +81,13 @@ export const useFloor = createSharedComposable(() => {
     const walk = walkingOrder(cellar.lots, [...cellar.state.vessels.keys()], now.value)
     const all = walk
       .map((lot): FloorItem => {
-        const tasks = tasksOf(lot, view.value, now.value).map(say(lot))
+        const told = judge(lot)
+        const tasks = told.tasks.map(say(lot))
         const [first] = tasks
         return {
           lot,
           tasks,
-          findings: findingsOf(lot, view.value, now.value).map(say(lot)),
+          findings: told.findings.map(say(lot)),
           // Bottles that are only warned about have no task, and are not gone.
           next: first ?? { words: isHeld(lot) ? REST : bottlesLeft(lot) > 0 ? IN_BOTTLES : OVER }
         }

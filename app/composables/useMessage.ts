@@ -9,7 +9,7 @@ const STAYS_MS = { told: 5000, asks: 10_000 } as const
  */
 export function useMessage() {
   const toast = useToast()
-  return (message: Message): void => {
+  const show = (message: Message): void => {
     let left: number = message.actions?.length ? STAYS_MS.asks : STAYS_MS.told
     let since = 0
     let timer: ReturnType<typeof setTimeout> | undefined
@@ -25,4 +25,11 @@ export function useMessage() {
     const { id } = toast.add({ ...message, duration: 0, progress: false, onPause: stop, onResume: run })
     run()
   }
+  return (message: Message): void => afterPaint(() => show(message))
+}
+
+/** What was logged is drawn before what is said of it: a message is a third of the work of a tap. */
+function afterPaint(work: () => void): void {
+  if (typeof requestAnimationFrame === 'undefined') work()
+  else requestAnimationFrame(() => setTimeout(work))
 }

@@ -14,7 +14,7 @@ const points = computed(() =>
     y: t.rating
   }))
 )
-const series = useSteady(() => [{ name: 'Rating', data: points.value }])
+const series = unchanged(() => [{ name: 'Rating', data: points.value }])
 const said = computed(() => points.value.map((p) => `${p.y} of 10 at ${p.x.toFixed(0)} months`).join(', '))
 const options = computed<ApexOptions>(() => {
   const { skin, good, soft } = colours.value

@@ -20,6 +20,8 @@ const shown = computed(() =>
 const DASH = [0, 7, 2, 12, 4, 9]
 const series = computed(() => shown.value.map((s) => ({ name: s.lot.name, data: s.points })))
 const xs = computed(() => shown.value.flatMap((s) => s.points.map((p) => p.x)))
+/** More points than these lie so close that each only thickens the line, and each is a mark to be drawn. */
+const MOST_MARKED = 240
 const before = computed(() => Math.max(0, Math.ceil(-Math.min(0, ...xs.value))))
 /** Whole days to either side; many of them by twos, so that each mark is a day. */
 const after = computed(() => {
@@ -34,7 +36,7 @@ const options = computed<ApexOptions>(() => {
     ...base.value,
     colors: shown.value.map((_, i) => hues[i % hues.length]!),
     stroke: { width: 3, curve: 'straight', dashArray: shown.value.map((_, i) => DASH[i % DASH.length]!) },
-    markers: { size: 4, strokeWidth: 0 },
+    markers: { size: xs.value.length > MOST_MARKED ? 0 : 4, strokeWidth: 0 },
     legend: { show: true, position: 'top', horizontalAlign: 'left', fontSize: '15px', labels: { colors: c.ink } },
     xaxis: {
       type: 'numeric',

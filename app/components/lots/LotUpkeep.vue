@@ -9,11 +9,12 @@ import { sayFarDayOf } from '~/wording/days'
 const props = defineProps<{ lot: LotView }>()
 const { base, colours } = useChartClothes()
 const now = useNow()
-const upkeep = computed(() => props.lot.upkeep)
+/** Worked out anew for every entry, and mostly the same. */
+const upkeep = unchanged(() => props.lot.upkeep)
 const ph = computed(() => usedPh(props.lot).value)
 const mol = (free: number) => Number(molecularOf(free, ph.value).toFixed(3))
 const wanted = computed(() => mol(keptAt(props.lot)))
-const series = useSteady(() => {
+const series = unchanged(() => {
   const u = upkeep.value
   if (!u) return []
   const at = (days: number) => Date.parse(u.from) + days * DAY_MS

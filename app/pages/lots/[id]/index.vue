@@ -10,6 +10,7 @@ const route = useRoute()
 const f = useFormat()
 const floor = useFloor()
 const lot = computed(() => cellar.lotOf(String(route.params.id)))
+const behind = useBehind(() => lot.value)
 const item = computed(() => lot.value && floor.of(lot.value.id))
 const must = computed(() => lot.value !== undefined && isMust(lot.value))
 /** Its sulphite is kept up: bacteria neither work in it nor are to. */
@@ -145,7 +146,7 @@ useHead({ title: () => `${lot.value?.name ?? 'Lot'} · Presk` })
       </h1>
       <LotFigures :lot="lot" />
       <LotPlanForm v-if="isHeld(lot)" class="plan" :lot="lot" />
-      <LotCurves v-if="soon && (lot.series.sg?.length ?? 0) > 1" :lot="lot" class="course mt-4" @entry="showEntry" />
+      <LotCurves v-if="soon && (lot.series.sg?.length ?? 0) > 1" :lot="behind ?? lot" class="course mt-4" @entry="showEntry" />
     </section>
     <div class="side">
       <section v-if="item" class="next sheet">
@@ -174,15 +175,15 @@ useHead({ title: () => `${lot.value?.name ?? 'Lot'} · Presk` })
         </div>
       </section>
       <LotEnding v-if="isHeld(lot) && !lot.bacteriaAt && !lot.freeSo2?.value" :lot="lot" />
-      <LotForecast v-if="isFermenting(lot)" :lot="lot" />
-      <LotUpkeep v-if="soon && kept" :lot="lot" />
+      <LotForecast v-if="isFermenting(lot)" :lot="behind ?? lot" />
+      <LotUpkeep v-if="soon && kept" :lot="behind ?? lot" />
       <section v-if="faults.length" class="grid gap-2" aria-label="Tasting">
         <h2>Faults found when tasting</h2>
         <LazyTastedFaults :lot="lot" :faults="faults" />
       </section>
-      <LotCost :lot="lot" />
-      <LotFollowed v-if="isFermenting(lot)" :key="lot.id" :lot="lot" />
-      <LotInFerment v-if="isFermenting(lot)" :lot="lot" />
+      <LotCost :lot="behind ?? lot" />
+      <LotFollowed v-if="isFermenting(lot)" :key="lot.id" :lot="behind ?? lot" />
+      <LotInFerment v-if="isFermenting(lot)" :lot="behind ?? lot" />
     </div>
     <div v-if="findingsSoon && notes.length" class="findings" role="region" aria-label="Good to know">
       <FindingLine v-for="s in notes" :key="s.finding.key" :said="s" @entry="showEntry" />
