@@ -1,7 +1,7 @@
 import { windowsHeld } from '../practice/follower/foretold'
 import { judge } from '../practice/follower/judge'
-import { SCENARIOS } from '../practice/follower/scenarios'
-import { season } from '../practice/follower/season'
+import { SCENARIOS, SHARED } from '../practice/follower/scenarios'
+import { season, sharedSeason } from '../practice/follower/season'
 
 /** Seasons of each scenario. The windows of the way were set with seeds 101 to 130: these are others. */
 const SEEDS = 6
@@ -31,8 +31,15 @@ export function benchLoop() {
       ...(all.some((v) => !v.sound) && { faults: all.filter((v) => !v.sound).map((v) => `${v.seed}: ${v.faults.join(', ')}`) })
     }
   })
+  const shared = SHARED.map((cellar) => {
+    const all = Array.from({ length: SEEDS }, (_, i) => sharedSeason(cellar, FIRST_SEED + i).map((one) => ({ ...judge(one), seed: one.seed })))
+      .flat()
+    const faults = all.filter((v) => !v.sound).map((v) => `${v.seed}: ${v.faults.join(', ')}`)
+    return { cellar: cellar.name, lots: all.length, sound: all.filter((v) => v.sound).length,
+      bottled: all.filter((v) => v.bottled).length, ...(faults.length > 0 && { faults }) }
+  })
   const sum = (of: 'sound' | 'bottled') => rows.reduce((s, r) => s + r[of], 0)
   const seasons = rows.length * SEEDS
   const wayHeld = Object.fromEntries([...windows].map(([code, { held, of }]) => [code, { share: Number((held / of).toFixed(2)), of }]))
-  return { seasons, wayHeld, soundPercent: (sum('sound') / seasons) * 100, bottledPercent: (sum('bottled') / seasons) * 100, rows }
+  return { seasons, wayHeld, soundPercent: (sum('sound') / seasons) * 100, bottledPercent: (sum('bottled') / seasons) * 100, rows, shared }
 }

@@ -21,15 +21,21 @@ import { type Issue, issuesOf } from './draft-issues'
 import { type FirstLook, FirstLooks, newsBetween, withChange } from './first-look'
 import { newId } from './ids'
 import { inTime } from './in-time'
+import { MOST_TOLD } from './limits'
 import { MemoryCellar } from './memory-cellar'
 import { type Review, reviewOf } from './review'
 import { toCellarFile } from './to-cellar-file'
+import type { Mapping } from './csv'
+import { type TableMapped, type TableSeen, TableReader } from './table-reader'
 import { type Change, type Opened, type Trouble, changeBetween } from './told'
 import { holdForLife } from '~/workers/supervised'
 
 export type Committed =
-  /** `restored`: the browser had cleared the cellar meanwhile, and all of it was written again. */
-  | { outcome: 'written', written: Entry[], change: Change, restored?: true }
+  /**
+   * Of very many, `written` and the lines of the change stay here: the page reads the lines again, `factCount` of them.
+   * `restored`: the browser had cleared the cellar meanwhile, and all of it was written again.
+   */
+  | { outcome: 'written', count: number, written: Entry[], change: Change, factCount?: number, restored?: true }
   | { outcome: 'refused', problems: LedgerProblem[] }
   | { outcome: 'invalid', issues: Issue[] }
   | { outcome: 'failed', trouble: Trouble }
@@ -62,6 +68,7 @@ export class LedgerEngine {
   private lastStamp = 0
   private channel: BroadcastChannel | undefined
   private reviewed: { entries: Entry[] } | undefined
+  private readonly tables = new TableReader()
   private listener: Listener | undefined
   /** As it was told to the page; what it opens with next time. */
   private told: Opened | undefined
@@ -71,7 +78,8 @@ export class LedgerEngine {
   private firstLook: FirstLook | undefined
   private loaded: Promise<void> = Promise.resolve()
 
-  constructor(private readonly firstLooks = new FirstLooks()) {}
+  /** @param patienceMs how long a storage may take to answer; as long as it likes where nothing is said */
+  constructor(private readonly firstLooks = new FirstLooks(), private readonly patienceMs?: number) {}
 
   /** @param onElsewhere hears of what another tab wrote, @param onHeld that another tab has to be closed first */
   async open(name: CellarName, onElsewhere?: Listener, onHeld?: () => void): Promise<Opened> {
@@ -87,7 +95,7 @@ export class LedgerEngine {
     this.loaded = Promise.resolve()
     try {
       const reading: Promise<FirstLook | Whole> = this.firstLooks.of(db).then(async (look) => look ?? db.all())
-      const read = await inTime(reading, 'read the cellar').catch((error: unknown) => {
+      const read = await inTime(reading, 'read the cellar', this.patienceMs).catch((error: unknown) => {
         // An older tab holds it: this goes on by itself once that one is closed.
         if (!db.held) throw error
         onHeld?.()
@@ -221,6 +229,22 @@ export class LedgerEngine {
     return done
   }
 
+  /** A table of readings: read, mapped as often as the person likes, and written in one action. */
+  readTable(text: string): TableSeen {
+    return this.tables.read(text, this.history, clockNow())
+  }
+
+  mapTable(mapping: Mapping, lotId: string): TableMapped {
+    return this.tables.map(mapping, lotId, this.history, clockNow())
+  }
+
+  async takeTable(device: string): Promise<Committed> {
+    const done = await this.commit(this.tables.drafts, device)
+    // What could not be stored can be asked for again.
+    if (done.outcome === 'written') this.tables.forget()
+    return done
+  }
+
   /** Ends `takeReviewed` before it has stored all: then nothing of it is. */
   stopTaking(): void {
     this.stopped = true
@@ -313,10 +337,13 @@ export class LedgerEngine {
     this.channel?.postMessage({ added: written.map((e) => e.id) })
     const told = alone ? change : changeBetween(before, this.history, written)
     this.keepFirstLook(told)
+    const many = written.length > MOST_TOLD
     return {
       outcome: 'written',
-      written: [...written],
-      change: told,
+      count: written.length,
+      written: many ? [] : [...written],
+      change: many ? { ...told, facts: [] } : told,
+      ...(many && { factCount: this.history.facts.length }),
       ...(restored && { restored })
     }
   }

@@ -1,8 +1,13 @@
-import { type Draft, type Entry, type StandingFact, inOrder } from '~~/core/ledger'
+import { dequal } from 'dequal'
+import { type CellarState, type Draft, type Entry, type StandingFact, inOrder } from '~~/core/ledger'
+
+/** So many are put in one by one. */
+const FEW = 20
 
 /** Newest first, each in its place. */
 export function withFacts(known: readonly StandingFact[], more: readonly StandingFact[]): StandingFact[] {
   const all = [...known]
+  if (more.length > FEW) return [...all, ...more].sort((a, b) => inOrder(b.fact, a.fact))
   for (const fact of more) {
     const place = all.findIndex((f) => inOrder(f.fact, fact.fact) < 0)
     if (place < 0) all.push(fact)
@@ -32,3 +37,14 @@ export function movedStarts(
     return [{ type: 'correction', targetId: start.id, reason: 'It began earlier', replacement }]
   })
 }
+
+type Parts = Partial<Omit<CellarState, 'lots'>>
+
+/** Parts of a cellar, those that say what they said before as the same objects: what was worked out from them still holds. */
+export const sameParts = <P extends Parts>(before: CellarState, parts: P): P =>
+  Object.fromEntries(
+    Object.entries(parts).map(([key, now]) => {
+      const was = before[key as keyof Parts]
+      return [key, dequal(was, now) ? was : now]
+    })
+  ) as P

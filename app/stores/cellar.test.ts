@@ -129,10 +129,10 @@ describe('the ledger as a page sees it', () => {
       'other.json'
     )
     expect(read.ok && read.reviewed.review.doubts.map((d) => d.code)).toEqual(['second-start', 'second-vessel', 'unknown-lot'])
-    const written = await cellar.takeReviewed(['other-0001', 'other-0002', 'other-0003'])
-    expect(written?.map((e) => e.id)).toEqual(['other-0004'])
+    const done = await cellar.takeReviewed(['other-0001', 'other-0002', 'other-0003'])
+    expect(done?.written.map((e) => e.id)).toEqual(['other-0004'])
     expect([cellar.state.lots.get(lotId)?.volume.value, cellar.state.vessels.get('vessel-here')?.capacityL]).toEqual([40, 30])
-    expect(await cellar.takeReviewed()).toEqual([])
+    expect(await cellar.takeReviewed()).toMatchObject({ count: 0, written: [] })
   })
   it('an impossible move is refused before anything is written, and says why', async () => {
     const cellar = await opened()

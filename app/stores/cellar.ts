@@ -23,9 +23,10 @@ import { startEngine } from '~/workers/ledger-client'
 import { onLedgerDeath } from '~/workers/start'
 import { askToStay } from '~/data/ask-to-stay'
 import type { Issue } from '~/data/draft-issues'
+import type { Mapping } from '~/data/csv'
 import type { Committed } from '~/data/ledger-engine'
 import type { Change, Opened, Trouble } from '~/data/told'
-import { movedStarts, withFacts } from '~/data/standing'
+import { movedStarts, sameParts, withFacts } from '~/data/standing'
 import { dayHere } from '~/wording/days'
 
 /**
@@ -51,7 +52,10 @@ export const useCellarStore = defineStore('cellar', () => {
   const now = useNow()
   const today = computed(() => dayHere(now.value))
   /** As it is today: wood has drunk since. */
-  const state = computed(() => cellarAt(told.value, today.value))
+  const state = computed<CellarState>((before) => {
+    const next = cellarAt(told.value, today.value)
+    return before ? { ...next, ...sameParts(before, { vessels: next.vessels }) } : next
+  })
   /** Every lot as it is now. */
   const lots = computed<LotView[]>(() => [...state.value.lots.values()].map((lot) => lotAt(lot, now.value)))
   const lotOf = (id: string): LotView | undefined => {
@@ -135,12 +139,11 @@ export const useCellarStore = defineStore('cellar', () => {
     for (const lot of change.lots) next.set(lot.id, lot)
     for (const [id, correction] of change.corrections) rememberCorrection(next.get(id)!, correction)
     for (const [id, upkeep] of change.upkeep.of) rememberUpkeep(next.get(id)!, change.upkeep.now, upkeep)
-    told.value = { ...change.rest, lots: next }
+    told.value = { ...sameParts(told.value, change.rest), lots: next }
     if (change.facts.length > 0) {
       const ids = new Set(change.facts.map((f) => f.original.id))
-      factCount.value += change.facts.filter(
-        (f) => f.corrections.length === 0 && !facts.value.some((k) => k.original.id === f.original.id)
-      ).length
+      const known = new Set(facts.value.map((f) => f.original.id))
+      factCount.value += change.facts.filter((f) => f.corrections.length === 0 && !known.has(f.original.id)).length
       facts.value = withFacts(
         facts.value.filter((f) => !ids.has(f.original.id)),
         change.facts
@@ -196,14 +199,14 @@ export const useCellarStore = defineStore('cellar', () => {
     const asked = (JSON.parse(key) as Draft[]).map((draft) => ({ at, ...draft }))
     lastAsked.value = asked
     // Its own drafts, not those of whatever is asked next while the engine starts.
-    const work = commit(() => theEngine().then((e) => e.commit(JSON.parse(JSON.stringify(asked)) as Draft[], thisDevice()))).finally(() =>
-      pending.delete(key)
-    )
+    const work = commit(() => theEngine().then((e) => e.commit(JSON.parse(JSON.stringify(asked)) as Draft[], thisDevice())))
+      .then((done) => done?.written)
+      .finally(() => pending.delete(key))
     pending.set(key, work)
     return work
   }
 
-  async function commit(work: () => Promise<Committed>): Promise<Entry[] | undefined> {
+  async function commit(work: () => Promise<Committed>): Promise<{ count: number, written: Entry[] } | undefined> {
     if (which.value.startsWith('own')) void askToStay()
     const done = await work().catch((error: unknown): Committed => {
       if (!(error instanceof StorageError)) throw error
@@ -217,8 +220,12 @@ export const useCellarStore = defineStore('cellar', () => {
     if (!forgets) problem.value = undefined
     if (done.restored) problem.value = new StorageError('keep the cellar', 'cleared', undefined)
     take(done.change)
+    if (done.factCount !== undefined) {
+      factCount.value = done.factCount
+      await readFacts(done.factCount)
+    }
     lastAction.value = done.written
-    return done.written
+    return done
   }
 
   /** Strikes entries out; they stay in the ledger, marked. */
@@ -252,6 +259,10 @@ export const useCellarStore = defineStore('cellar', () => {
   const review = async (text: string, fileName: string) => (await theEngine()).review(text, fileName)
   const takeReviewed = (without: readonly string[] = [], onStored: (stored: number, of: number) => void = () => {}) =>
     commit(async () => (await theEngine()).takeReviewed(without, typeof Worker === 'undefined' ? onStored : proxy(onStored)))
+  const readTable = async (text: string) => (await theEngine()).readTable(text)
+  const mapTable = async (mapping: Mapping, lotId: string) =>
+    (await theEngine()).mapTable(JSON.parse(JSON.stringify(mapping)) as Mapping, lotId)
+  const takeTable = () => commit(async () => (await theEngine()).takeTable(thisDevice()))
   const stopTaking = async () => (await theEngine()).stopTaking()
   /** All entries, for a file: they live with the engine. */
   const allEntries = async (): Promise<readonly Entry[]> => (await theEngine()).allEntries()
@@ -294,6 +305,9 @@ export const useCellarStore = defineStore('cellar', () => {
     review,
     takeReviewed,
     stopTaking,
+    readTable,
+    mapTable,
+    takeTable,
     allEntries,
     packed,
     writtenAfter,

@@ -45,8 +45,8 @@ export const useFolderStore = defineStore('folder', () => {
     if (!read.ok) return { problem: sayFileProblem(read.problem) }
     const waiting = waitingOf(read.reviewed.review.doubts)
     if (read.reviewed.review.freshCount === 0) return { fresh: 0, waiting: waiting.length }
-    const written = await cellar.takeReviewed(waiting)
-    return { fresh: written?.length ?? 0, waiting: waiting.length }
+    const done = await cellar.takeReviewed(waiting)
+    return { fresh: done?.count ?? 0, waiting: waiting.length }
   }
 
   /** Reads what came from other devices, and writes what is here. */

@@ -2,7 +2,7 @@
 import { daysBetween } from '~~/core/units'
 import { counted } from '~/wording/count'
 import type { Reviewed } from '~/data/ledger-engine'
-import { LARGEST_FILE_BYTES } from '~/data/limits'
+import { LARGEST_FILE_BYTES, MOST_TOLD } from '~/data/limits'
 import { chosenCellar } from '~/data/chosen-file'
 import { downloadCellar, fileNameOf } from '~/data/download'
 import { sayLongDay } from '~/wording/days'
@@ -15,8 +15,6 @@ const settings = useSettingsStore()
 const cellarName = useCellarName()
 const message = useMessage()
 const story = useStory()
-/** More than this is a cellar of its own, and leaves as one. */
-const MOST_UNDONE = 2000
 const problem = ref<string>()
 const found = shallowRef<Reviewed>()
 /** What is doubtful and wanted all the same, by what is said of it. */
@@ -121,14 +119,15 @@ const stored = ref<number>()
 async function takeIn() {
   if (!found.value || stored.value !== undefined) return
   stored.value = 0
-  const written = await cellar
+  const done = await cellar
     .takeReviewed(left.value, (done, of) => (stored.value = of > 0 ? Math.floor((done / of) * 100) : 100))
     .finally(() => (stored.value = undefined))
-  if (!written) return
+  if (!done) return
+  const { count, written } = done
   settings.change({ asked: true, ...(!settings.values.cellarName && cellar.which === 'own' && { cellarName: found.value.name }) })
-  const undo = written.length <= MOST_UNDONE ? undoOf(written, found.value.review.doubts) : []
+  const undo = count <= MOST_TOLD ? undoOf(written, found.value.review.doubts) : []
   message({
-    title: `${counted(written.length, 'entry', 'entries')} imported`,
+    title: `${counted(count, 'entry', 'entries')} imported`,
     color: 'primary',
     orientation: 'horizontal',
     ...(undo.length > 0 && { actions: [{ label: 'Undo', size: 'md', variant: 'outline', onClick: () => void cellar.log(undo) }] })

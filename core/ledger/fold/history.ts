@@ -79,18 +79,21 @@ function waitingWith(waiting: Waiting, more: readonly Correction[]): Waiting {
   return all
 }
 
+/** So many facts are put in their places one by one. */
+const FEW = 50
+
 /** Facts with more entries in their places, the ids of those that are new or changed, and the corrections that still wait for theirs. */
 function factsWith(
   history: Pick<History, 'facts' | 'waiting'>,
   more: readonly Entry[]
 ): { facts: StandingFact[], touched: Set<string>, waiting: Waiting } {
-  const facts = [...history.facts]
-  const touched = new Set<string>()
+  const fresh = more.filter(isFact)
+  const touched = new Set(fresh.map((f) => f.id))
+  const came = fresh.map((fact) => standing(fact, history.waiting.get(fact.id) ?? []))
+  // A whole year from another device is sorted in at once, a few lines one by one.
+  const facts = came.length > FEW ? [...history.facts, ...came].sort((a, b) => inOrder(a.fact, b.fact)) : [...history.facts]
   const insert = (standingFact: StandingFact) => facts.splice(place(facts, standingFact.fact), 0, standingFact)
-  for (const fact of more.filter(isFact)) {
-    touched.add(fact.id)
-    insert(standing(fact, history.waiting.get(fact.id) ?? []))
-  }
+  if (came.length <= FEW) came.forEach(insert)
   const early: Correction[] = []
   for (const correction of more.filter(isCorrection)) {
     const index = facts.findIndex((f) => f.original.id === correction.targetId)
