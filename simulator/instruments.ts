@@ -10,6 +10,8 @@ export interface Instruments {
   phOff: number
   phDriftPerDay: number
   titrationFactor: number
+  /** What the refractometer shows too much, °Brix. */
+  refractometerOff: number
 }
 
 export function instrumentsOf(seed: number): Instruments {
@@ -21,7 +23,8 @@ export function instrumentsOf(seed: number): Instruments {
     hydrometerOff: 0.0007 * normal(),
     phOff: 0.03 * normal(),
     phDriftPerDay: 0.0003 * normal(),
-    titrationFactor: 1 + 0.025 * normal()
+    titrationFactor: 1 + 0.025 * normal(),
+    refractometerOff: 0
   }
 }
 const steps = (value: number, step: number): number => Number((Math.round(value / step) * step).toFixed(6))
@@ -29,6 +32,8 @@ const steps = (value: number, step: number): number => Number((Math.round(value 
 /** Looked at through a person's things and eyes. */
 export const SEE = {
   sg: (w: Wine, i: Instruments) => steps(gravityOf(w) + i.hydrometerOff + 0.0007 * i.normal() - (w.gas > 1.2 ? -0.0006 : 0), 0.0005),
+  /** Of a must: what is dissolved in 100 g. */
+  brix: (w: Wine, i: Instruments) => steps((w.sugar + w.nature.extract) / 10 / gravityOf(w) + i.refractometerOff + 0.15 * i.normal(), 0.2),
   ph: (w: Wine, i: Instruments) => steps(wineAcids(w).ph + i.phOff + (i.phDriftPerDay * w.hours) / 24 + 0.025 * i.normal(), 0.01),
   /** Gas that was not driven out counts as acid. */
   ta: (w: Wine, i: Instruments, degassed = true) =>

@@ -8,7 +8,6 @@ import { correct, crush, packet } from './crush'
 import { bottle, settle, sweeten } from './finish'
 import type { Hand } from './hand'
 import { rack, top } from './moves'
-import { lotId } from './scenarios'
 
 export function answer(hand: Hand, task: StageFinding, lot: LotView): void {
   const w = hand.wine
@@ -31,8 +30,9 @@ export function answer(hand: Hand, task: StageFinding, lot: LotView): void {
     case 'pitch': {
       const celsius = SEE.celsius(w, hand.see)
       const shocked = celsius > 37
-      if (hand.log({ ...inoculation({ lotId, organism: 'yeast', culture: 'Yeast of the house', grams: v * 0.25 }), mustC: celsius }))
+      if (hand.log({ ...inoculation({ lotId: hand.lotId, organism: 'yeast', culture: 'Yeast of the house', grams: v * 0.25 }), mustC: celsius }))
         DO.pitch(w, 0.25, shocked)
+      if (hand.scenario.refractometerOff !== undefined) hand.checkRefractometer()
       return
     }
     case 'feed':
@@ -58,7 +58,7 @@ export function answer(hand: Hand, task: StageFinding, lot: LotView): void {
       return rack(hand, lot, false, 'press')
     case 'not-begun':
       DO.pitch(w, 0.25)
-      hand.log(inoculation({ lotId, organism: 'yeast', culture: 'Yeast of the house', grams: v * 0.25 }))
+      hand.log(inoculation({ lotId: hand.lotId, organism: 'yeast', culture: 'Yeast of the house', grams: v * 0.25 }))
       return
     case 'tell-if-dry':
       if (!hand.lacks('sugar-test')) hand.read('sugar', SEE.sugar(w, hand.see))
@@ -75,7 +75,7 @@ export function answer(hand: Hand, task: StageFinding, lot: LotView): void {
       else {
         DO.pitch(w, 0.6)
         w.nature = { ...w.nature, ethanolMax: Math.max(w.nature.ethanolMax, 132) }
-        hand.log(inoculation({ lotId, organism: 'yeast', culture: 'Hardy yeast', grams: v * 0.5 }))
+        hand.log(inoculation({ lotId: hand.lotId, organism: 'yeast', culture: 'Hardy yeast', grams: v * 0.5 }))
         hand.take(task, hand.way(task, 'restart'))
       }
       return
@@ -87,7 +87,7 @@ export function answer(hand: Hand, task: StageFinding, lot: LotView): void {
       return rack(hand, lot)
     case 'start-malolactic':
       DO.bacteria(w)
-      hand.log(inoculation({ lotId, organism: 'bacteria', culture: 'Bacteria of the house', grams: v / 200 }))
+      hand.log(inoculation({ lotId: hand.lotId, organism: 'bacteria', culture: 'Bacteria of the house', grams: v / 200 }))
       return
     case 'sugar-before-bacteria':
       if (task.tested !== undefined) hand.take(task, hand.way(task, 'no-malolactic'))
@@ -112,7 +112,7 @@ export function answer(hand: Hand, task: StageFinding, lot: LotView): void {
       else {
         const malic = w.acids.malic > 0.9 ? 'clear' : w.acids.malic > 0.15 ? 'faint' : 'none'
         hand.log(fact('observation',
-          { lotId, what: 'chromatogram', text: 'spots', spots: { malic, lactic: w.acids.lactic > 0.3 ? 'clear' : 'none' } }))
+          { lotId: hand.lotId, what: 'chromatogram', text: 'spots', spots: { malic, lactic: w.acids.lactic > 0.3 ? 'clear' : 'none' } }))
       }
       return
     case 'sulphite-after-malolactic':

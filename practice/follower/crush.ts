@@ -6,7 +6,6 @@ import { SO2_SHARE } from '../../core/sulphite'
 import { DO, SEE, addSulphite } from '../../simulator'
 import type { Hand } from './hand'
 import { rack } from './moves'
-import { lotId } from './scenarios'
 
 export function crush(hand: Hand, task: StageFinding & { code: 'crush-step' }, lot: LotView): void {
   const w = hand.wine
@@ -23,7 +22,7 @@ export function crush(hand: Hand, task: StageFinding & { code: 'crush-step' }, l
     case 'water-kit': {
       const sg = SEE.sg(w, hand.see)
       const litres = Math.max(0, (lot.volume.value * (sg - 1)) / (lot.kit!.targetSg - 1) - lot.volume.value)
-      if (hand.log({ type: 'addition', lotId, material: 'water', unit: 'L', planned: litres,
+      if (hand.log({ type: 'addition', lotId: hand.lotId, material: 'water', unit: 'L', planned: litres,
         actual: Math.round(litres * 10) / 10 })) DO.water(w, litres)
       hand.gravity()
       return
@@ -32,7 +31,7 @@ export function crush(hand: Hand, task: StageFinding & { code: 'crush-step' }, l
       for (const [i, p] of lot.kit!.packets.entries())
         if (p.step === 'before-yeast') {
           for (const part of partsOfPacket(p, lot.volume.value)) packet(hand, part.material, part.amount)
-          hand.log(fact('task-ended', { lotId, task: `packet:${i}`, outcome: 'done' }))
+          hand.log(fact('task-ended', { lotId: hand.lotId, task: `packet:${i}`, outcome: 'done' }))
         }
       return
     case 'true-volume':
@@ -40,7 +39,7 @@ export function crush(hand: Hand, task: StageFinding & { code: 'crush-step' }, l
       return
     default:
       // Whoever does not do a step says so.
-      hand.log(fact('task-ended', { lotId, task: `crush:${task.step}`, outcome: 'skipped' }))
+      hand.log(fact('task-ended', { lotId: hand.lotId, task: `crush:${task.step}`, outcome: 'skipped' }))
   }
 }
 
@@ -54,7 +53,7 @@ export function correct(hand: Hand, task: StageFinding & { code: 'correct-must' 
   }
   const found = correctionOf(lot)
   if (!found || found.additions.length === 0) {
-    hand.log(fact('task-ended', { lotId, task: 'crush:correct', outcome: 'skipped' }))
+    hand.log(fact('task-ended', { lotId: hand.lotId, task: 'crush:correct', outcome: 'skipped' }))
     return
   }
   const parts = task.phase === 'plan' ? 0.75 : 1
@@ -62,12 +61,12 @@ export function correct(hand: Hand, task: StageFinding & { code: 'correct-must' 
   for (const { material, total } of found.additions) {
     const amount = total * parts
     if (material === 'water') {
-      if (hand.log({ type: 'addition', lotId, material: 'water', unit: 'L', planned: amount, actual: Math.round(amount * 10) / 10,
+      if (hand.log({ type: 'addition', lotId: hand.lotId, material: 'water', unit: 'L', planned: amount, actual: Math.round(amount * 10) / 10,
         stage })) DO.water(w, amount)
       continue
     }
     const key = material === 'sucrose' ? 'sugar' : material
-    const given = hand.log({ ...addition({ lotId, material: key, planned: amount, actual: Math.round(amount * 10) / 10 }), stage })
+    const given = hand.log({ ...addition({ lotId: hand.lotId, material: key, planned: amount, actual: Math.round(amount * 10) / 10 }), stage })
     if (!given) continue
     if (key === 'sugar') DO.sugar(w, amount)
     else if (key === 'tartaric') DO.acid(w, amount / w.litres)
@@ -75,7 +74,7 @@ export function correct(hand: Hand, task: StageFinding & { code: 'correct-must' 
   }
   hand.day += 0.02
   if (task.phase === 'plan') return
-  hand.log(fact('task-ended', { lotId, task: 'crush:correct', outcome: 'skipped' }))
+  hand.log(fact('task-ended', { lotId: hand.lotId, task: 'crush:correct', outcome: 'skipped' }))
 }
 
 export function packet(hand: Hand, material: string, grams: number): void {

@@ -6,7 +6,6 @@ import { DO, SEE } from '../../simulator'
 import type { Hand } from './hand'
 import { rack } from './moves'
 import { sweetAim } from './sweet'
-import { lotId } from './scenarios'
 
 export function settle(hand: Hand, task: StageFinding & { code: 'settle' }, lot: LotView): void {
   const w = hand.wine
@@ -83,7 +82,7 @@ function sweetness(hand: Hand, task: StageFinding & { code: 'settle' }, lot: Lot
 /** Sugar to taste: 25 g/L, and what keeps it, as the bench has it. */
 export function sweeten(hand: Hand, lot: LotView): void {
   const grams = Math.round(lot.volume.value * 25)
-  if (hand.log(addition({ lotId, material: 'sugar', planned: grams, actual: grams }))) DO.sugar(hand.wine, grams)
+  if (hand.log(addition({ lotId: hand.lotId, material: 'sugar', planned: grams, actual: grams }))) DO.sugar(hand.wine, grams)
   const sorbate = lot.plan.hold === 'sorbate' ? sweetAim(lot) : undefined
   if (sorbate !== undefined && hand.give('potassium-sorbate', sorbate)) DO.sorbate(hand.wine,
     (sorbate * SORBIC_SHARE * 1000) / hand.wine.litres)
@@ -96,7 +95,7 @@ export function bottle(hand: Hand, lot: LotView): void {
   if (sparkling && hand.give('sugar', lot.volume.value * 20)) DO.sugar(hand.wine, lot.volume.value * 20)
   const filled = { ...hand.wine, acids: { ...hand.wine.acids } }
   const bottles = [{ sizeMl: 750, count, ...(sparkling && { material: 'sparkling-bottle-750' }) }]
-  if (!hand.log(fact('bottling', { lotId, bottles, closure: sparkling ? 'crown' : 'cork' }))) return
+  if (!hand.log(fact('bottling', { lotId: hand.lotId, bottles, closure: sparkling ? 'crown' : 'cork' }))) return
   hand.wine.litres -= count * 0.75
   hand.season.bottledDay = Math.floor(hand.day)
   hand.season.bottles += count

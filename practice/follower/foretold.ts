@@ -2,7 +2,6 @@ import { DAY_MS } from '../../core/units'
 import { type WayStepCode, lotAt } from '../../core/ledger'
 import { wayOf } from '../../core/way'
 import type { Season } from './hand'
-import { lotId } from './scenarios'
 
 const dayOf = (instant: string): number => Math.floor(Date.parse(instant) / DAY_MS)
 
@@ -10,9 +9,9 @@ const dayOf = (instant: string): number => Math.floor(Date.parse(instant) / DAY_
  * Whether what was forecast came in its window, by step; only of what was still to come when it was forecast, and came. By the day, as the
  * windows are shown.
  */
-export function windowsHeld({ history, foretold }: Season): { code: WayStepCode, held: boolean }[] {
+export function windowsHeld({ history, foretold, lot }: Season): { code: WayStepCode, held: boolean }[] {
   const last = history.entries.at(-1)!.at
-  const way = wayOf(lotAt(history.cellar.lots.get(lotId)!, last), last)
+  const way = wayOf(lotAt(history.cellar.lots.get(lot.id)!, last), last)
   const came = new Map(way.flatMap((s) => (s.doneAt ? [[s.code, s.doneAt] as const] : [])))
   return foretold.flatMap(({ steps }) =>
     steps.flatMap(({ code, doneAt, earliest, latest }) => {

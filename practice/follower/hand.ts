@@ -2,16 +2,16 @@ import { DAY_MS, seeded } from '../../core/units'
 import { addition, fact, reading } from '../../core/drafts'
 import type { Finding, WayOut } from '../../core/findings'
 import { answerDrafts } from '../../core/findings'
-import { type Draft, type Entry, type Fact, type History, type LotView, type ReadingQuantity, historyOf, lotAt,
-  propose } from '../../core/ledger'
+import { type Draft, type Entry, type Fact, type History, type LotView, type ReadingQuantity, extend, historyOf,
+  lotAt, propose } from '../../core/ledger'
 import { entrySchema } from '../../core/ledger/schema'
 import { cardOf } from '../../core/materials'
 import { doseFor } from '../../core/stages'
 import { SO2_SHARE } from '../../core/sulphite'
 import type { WayStep } from '../../core/way'
-import { type Instruments, SEE, type Wine, addSulphite, instrumentsOf, wineFrom } from '../../simulator'
-import { openingOf } from './opening'
-import { type Scenario, lotId, mustOf } from './scenarios'
+import { DO, type Instruments, SEE, type Wine, addSulphite, instrumentsOf, wineFrom } from '../../simulator'
+import { REFRACTOMETER, openingOf } from './opening'
+import { type Scenario, lotIdOf, mustOf, toppingOf } from './scenarios'
 import { asTyped } from './slips'
 
 /** What came of a season. */
@@ -37,16 +37,34 @@ export interface Season {
   unknown: Set<string>
 }
 
-/** Whoever follows Presk: their wine, what they see of it, the ledger they write, and the day it is. Writes entries as the forms do. */
+/** A household: one ledger and one calendar for all of its lots, and the wine that it has for topping up. */
+export class Household {
+  history: History = historyOf([])
+  readonly start = Date.UTC(2026, 8, 20, 8)
+  count = 0
+  day = 0
+
+  /** @param glass what they have of it, L each; plenty where nothing is said */
+  constructor(public toppingL = 15, readonly glass?: readonly number[]) {}
+
+  now = (): string => new Date(this.start + Math.round(this.day * DAY_MS)).toISOString()
+
+  entry(draft: Draft<Fact>, at = this.now()): Entry {
+    return entrySchema.parse({ id: `loop-${String(++this.count).padStart(6, '0')}`, device: 'loop', at, written: at, ...draft })
+  }
+
+  /** What is there on the first day. */
+  begin(drafts: readonly Draft<Fact>[]): void {
+    this.history = extend(this.history, drafts.map((draft) => this.entry(draft)))
+  }
+}
+
+/** Whoever follows Presk with one lot: its wine, what they see of it, and what they write. Writes entries as the forms do. */
 export class Hand {
-  history: History
   readonly wine: Wine
   readonly see: Instruments
   /** Of their own, so that a season with slips reads the rest as one without. */
   private readonly slips: () => number
-  readonly start = Date.UTC(2026, 8, 20, 8)
-  count = 0
-  day = 0
   heldAt: number | undefined
   /** Kept warm by hand until a day, because Presk asked for it. */
   warmUntil = 0
@@ -54,33 +72,48 @@ export class Hand {
   warmForBacteria = false
   asked = new Set<string>()
   marblesL = 0
-  toppingL: number
   season: Season
 
-  constructor(readonly scenario: Scenario, seed: number) {
+  /** @param n which lot of the household it is */
+  constructor(readonly scenario: Scenario, seed: number, readonly house = new Household(toppingOf(scenario)), readonly n = 0) {
     const must = mustOf(scenario, seed)
     this.wine = wineFrom(seed, must)
-    this.see = instrumentsOf(seed)
+    this.see = { ...instrumentsOf(seed), refractometerOff: scenario.refractometerOff ?? 0 }
     this.slips = seeded(seed * 7001 + 3)
-    this.toppingL = scenario.lacks?.includes('topping') ? 0 : 15
-    this.history = historyOf(openingOf(scenario).map((draft) => this.entry(draft)))
+    house.begin(openingOf(scenario, n, house.glass))
+    this.honey()
     this.season = {
       scenario, seed, wine: this.wine, history: this.history, lot: this.lot(), bottles: 0, unprotectedDays: 0, keptDays: 0,
       tasks: new Map(), foretold: [], refused: [], unknown: new Set()
     }
   }
 
-  lacks = (what: NonNullable<Scenario['lacks']>[number]): boolean => this.scenario.lacks?.includes(what) ?? false
-  now = (): string => new Date(this.start + Math.round(this.day * DAY_MS)).toISOString()
-  lot = (): LotView => lotAt(this.history.cellar.lots.get(lotId)!, this.now())
-
-  entry(draft: Draft<Fact>, at = this.now()): Entry {
-    return entrySchema.parse({ id: `loop-${String(++this.count).padStart(6, '0')}`, device: 'loop', at, written: at, ...draft })
+  get lotId(): string {
+    return lotIdOf(this.n)
   }
+  get history(): History {
+    return this.house.history
+  }
+  set history(history: History) {
+    this.house.history = history
+  }
+  get day(): number {
+    return this.house.day
+  }
+  set day(day: number) {
+    this.house.day = day
+  }
+  get start(): number {
+    return this.house.start
+  }
+
+  lacks = (what: NonNullable<Scenario['lacks']>[number]): boolean => this.scenario.lacks?.includes(what) ?? false
+  now = (): string => this.house.now()
+  lot = (): LotView => lotAt(this.history.cellar.lots.get(this.lotId)!, this.now())
 
   /** Written as the forms do: checked, and refused where the ledger refuses. */
   log(...drafts: Draft<Fact>[]): boolean {
-    const { history, refused } = propose(this.history, drafts.map((draft) => this.entry(draft)))
+    const { history, refused } = propose(this.history, drafts.map((draft) => this.house.entry(draft)))
     if (refused.length > 0) {
       this.season.refused.push(...refused.map((r) => r.code))
       return false
@@ -99,26 +132,49 @@ export class Hand {
 
   read(quantity: ReadingQuantity, value: number, more = {}): boolean {
     const typed = this.typed(quantity, value)
-    return this.log(reading({ lotId, quantity, typed: String(typed), value: typed, ...more }))
+    return this.log(reading({ lotId: this.lotId, quantity, typed: String(typed), value: typed, ...more }))
   }
 
   look(what: 'clarity' | 'gas' | 'smell' | 'heat-test' | 'cold-test' | 'warm-glass' | 'bubbles' | 'taste', more: object): boolean {
-    return this.log(fact('observation', { lotId, what, text: 'seen', ...more }))
+    return this.log(fact('observation', { lotId: this.lotId, what, text: 'seen', ...more }))
   }
 
   work(what: Extract<Fact, { type: 'operation' }>['what'], more = {}): boolean {
-    return this.log(fact('operation', { lotId, what, ...more }))
+    return this.log(fact('operation', { lotId: this.lotId, what, ...more }))
   }
 
   done(task: Finding, outcome: 'done' | 'skipped' = 'done'): void {
-    this.log(fact('task-ended', { lotId, task: task.key, outcome }))
+    this.log(fact('task-ended', { lotId: this.lotId, task: task.key, outcome }))
+  }
+
+  /** What goes into the juice with the honey, once, before anything is measured. */
+  private honey(): void {
+    const { honeyG } = this.scenario
+    if (honeyG === undefined) return
+    this.log(addition({ lotId: this.lotId, material: 'honey', actual: honeyG }))
+    DO.honey(this.wine, honeyG)
+  }
+
+  /** The refractometer is found off: held into water it shows this much. What was read with it is restated by that. */
+  checkRefractometer(): void {
+    const { refractometerOff = 0 } = this.scenario
+    this.log(fact('instrument-checked', {
+      instrumentId: REFRACTOMETER, offset: refractometerOff, standards: [{ known: 0, shown: refractometerOff }], adjusted: true
+    }))
+    this.see.refractometerOff = 0
   }
 
   gravity(): void {
+    const must = this.lot().standing === 'must'
+    // Whoever has a refractometer takes it for the must, and a hydrometer from the ferment on.
+    if (must && this.scenario.refractometerOff !== undefined) {
+      this.read('brix', SEE.brix(this.wine, this.see), { instrumentId: REFRACTOMETER })
+      return
+    }
     const celsius = SEE.celsius(this.wine, this.see)
     this.log(
-      reading({ lotId, quantity: 'sg', typed: 'sg', value: this.typed('sg', SEE.sg(this.wine, this.see)) }),
-      reading({ lotId, quantity: 'temperature', typed: 'c', value: celsius })
+      reading({ lotId: this.lotId, quantity: 'sg', typed: 'sg', value: this.typed('sg', SEE.sg(this.wine, this.see)) }),
+      reading({ lotId: this.lotId, quantity: 'temperature', typed: 'c', value: celsius })
     )
     const smells = SEE.smells(this.wine, this.see)
     if (smells[0] !== 'clean') this.look('smell', { smells })
@@ -129,7 +185,7 @@ export class Hand {
     // A scale with steps of a tenth of a gram.
     const actual = Math.round(amount * 10) / 10
     if (actual <= 0) return card !== undefined
-    return this.log(addition({ lotId, material, planned, actual }, this.history.cellar.cards))
+    return this.log(addition({ lotId: this.lotId, material, planned, actual }, this.history.cellar.cards))
   }
 
   sulphite(lot: LotView, aim: 'level' | 'next-round' | 'bottle' | 'lock', grams = doseFor(lot, aim).grams): void {

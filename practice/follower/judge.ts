@@ -1,5 +1,5 @@
 import { TOTAL_LIMIT } from '../../core/sulphite'
-import { gravityOf, molecularOf, wineAcids } from '../../simulator'
+import { abvOf, gravityOf, molecularOf, wineAcids } from '../../simulator'
 import type { Season } from './hand'
 
 /** What a season is judged by, on the wine as it truly is. */
@@ -10,6 +10,9 @@ export interface Verdict {
   taskCount: number
   topUps: number
 }
+
+/** Bacteria of no packet work on in more alcohol than this, % vol: there the must does not allow it. Common practice, no source. */
+const BACTERIA_ABV = 15
 
 /** Each fault by what is true of the wine in the bottle, or in its vessel where it never got there. */
 export function judge({ scenario, wine, filled, bottledDay, tasks, unprotectedDays, keptDays, lot }: Season): Verdict {
@@ -24,7 +27,7 @@ export function judge({ scenario, wine, filled, bottledDay, tasks, unprotectedDa
   if (filled && w.acids.malic > 0.35 && !locked) faults.push(`malic ${w.acids.malic.toFixed(1)} g/L, unlocked`)
   // What was planned at first counts: giving it up on the way is no success.
   const wanted = ['with-yeast', 'on-skins', 'after-pressing'].includes(scenario.plan?.malolactic ?? '')
-  if (wanted && w.acids.malic > 0.5) faults.push(`malolactic wanted, malic ${w.acids.malic.toFixed(1)}`)
+  if (wanted && w.acids.malic > 0.5 && abvOf(w) <= BACTERIA_ABV) faults.push(`malolactic wanted, malic ${w.acids.malic.toFixed(1)}`)
   if (w.acids.acetic > 0.8) faults.push(`vinegar ${w.acids.acetic.toFixed(2)} g/L`)
   if (w.oxidised > 14) faults.push(`oxidised ${w.oxidised.toFixed(0)} mg/L`)
   if (w.sulphide > 3.2) faults.push(`sulphide ${w.sulphide.toFixed(1)}`)

@@ -1,23 +1,16 @@
-import type { Draft, Fact, LotView } from '../../core/ledger'
+import type { Draft, EntryOf, Fact, LotView, VesselState } from '../../core/ledger'
 import type { StageFinding } from '../../core/stages'
 import { DO } from '../../simulator'
 import type { Hand } from './hand'
-import { lotId } from './scenarios'
 
-/** Into vessels that it fills, largest first, the rest into the smallest that holds it. */
-export function rack(hand: Hand, lot: LotView, splashed = false, purpose: 'rack' | 'press' = 'rack'): void {
-  const before = hand.wine.litres
-  if (purpose === 'press') DO.press(hand.wine)
-  else DO.rack(hand.wine, splashed)
-  const share = hand.wine.litres / before
-  const held = [...lot.contents]
-  // A must wants room for its foam, a wine a vessel that it fills.
-  const kind = lot.standing === 'must' ? 'bin' : 'demijohn'
-  const empty = [...hand.history.cellar.vessels.values()].filter((v) => !v.lotId && v.kind === kind).sort((a, b) =>
-    b.capacityL - a.capacityL)
-  let rest = lot.volume.value * share
-  const targets: { id: string, litres: number }[] = []
-  for (const v of empty) {
+interface Target { id: string, litres: number }
+
+/** Vessels that so much fills, largest first, the rest in the smallest that holds it; and what finds no room. */
+function filling(free: readonly VesselState[], litres: number): { targets: Target[], rest: number } {
+  const bySize = [...free].sort((a, b) => b.capacityL - a.capacityL)
+  let rest = litres
+  const targets: Target[] = []
+  for (const v of bySize) {
     if (rest < 0.05) break
     if (v.capacityL <= rest + 1e-6) {
       targets.push({ id: v.id, litres: v.capacityL })
@@ -25,10 +18,46 @@ export function rack(hand: Hand, lot: LotView, splashed = false, purpose: 'rack'
     }
   }
   if (rest >= 0.05) {
-    const last = empty.filter((v) => !targets.some((t) => t.id === v.id) && v.capacityL >= rest).at(-1)
-    if (last) targets.push({ id: last.id, litres: rest })
+    const last = bySize.filter((v) => !targets.some((t) => t.id === v.id) && v.capacityL >= rest).at(-1)
+    if (last) {
+      targets.push({ id: last.id, litres: rest })
+      rest = 0
+    }
   }
+  return { targets, rest }
+}
+
+/** Into vessels that it fills. Where others have the glass it goes by way of its own bin, and back into what it was in, washed. */
+export function rack(hand: Hand, lot: LotView, splashed = false, purpose: 'rack' | 'press' = 'rack'): void {
+  const vessels = [...hand.history.cellar.vessels.values()]
+  // A must wants room for its foam, a wine a vessel that it fills; other lots' bins are theirs.
+  const own = (v: VesselState) => v.kind !== 'bin' || [`vessel-bin-${2 * hand.n}`, `vessel-bin-${2 * hand.n + 1}`].includes(v.id)
+  const kind = lot.standing === 'must' ? 'bin' : 'demijohn'
+  const free = vessels.filter((v) => !v.lotId && v.kind === kind)
+  const bin = vessels.find((v) => !v.lotId && v.kind === 'bin' && own(v) && v.capacityL >= lot.volume.value)
+  const washed = vessels.filter((v) => v.lotId === hand.lotId && v.kind === kind)
+  const isDirect = kind === 'bin' || filling(free, lot.volume.value).rest < 0.05
+  if (!isDirect && (!bin || filling([...free, ...washed], lot.volume.value).rest >= 0.05)) {
+    hand.tally('no-room:rack')
+    return
+  }
+  const before = hand.wine.litres
+  if (purpose === 'press') DO.press(hand.wine)
+  else DO.rack(hand.wine, splashed)
+  const share = hand.wine.litres / before
+  const left = lot.volume.value * share
   hand.marblesL = 0
+  const air = splashed ? 'splashed' : 'quiet'
+  if (isDirect) return pour(hand, [...lot.contents], filling(free.filter(own), left).targets, share, { purpose, air })
+  pour(hand, [...lot.contents], [{ id: bin!.id, litres: left }], share, { purpose, air })
+  pour(hand, [[bin!.id, left]], filling([...free, ...washed], left).targets, 1, { purpose: 'fill', air: 'quiet' })
+}
+
+/** From vessels into vessels, as the forms write it; what was emptied is washed. */
+function pour(
+  hand: Hand, held: [string, number][], targets: readonly Target[], share: number,
+  how: Pick<EntryOf<'transfer'>, 'purpose' | 'air'>
+): void {
   if (targets.length === 0) return
   const drafts: Draft<Fact>[] = []
   const sources = held.map(([id, litres]) => ({ id, litres }))
@@ -38,8 +67,8 @@ export function rack(hand: Hand, lot: LotView, splashed = false, purpose: 'rack'
       const from = sources[0]!
       const outL = Math.min(from.litres, wanted)
       drafts.push({
-        type: 'transfer', purpose, from: { lotId, vesselId: from.id }, to: { lotId, vesselId: target.id }, outL, inL: outL * share,
-        air: splashed ? 'splashed' : 'quiet'
+        type: 'transfer', ...how, from: { lotId: hand.lotId, vesselId: from.id }, to: { lotId: hand.lotId, vesselId: target.id },
+        outL, inL: outL * share
       })
       from.litres -= outL
       wanted -= outL
@@ -47,25 +76,24 @@ export function rack(hand: Hand, lot: LotView, splashed = false, purpose: 'rack'
     }
   }
   hand.log(...drafts)
-  const used = new Set(held.map(([id]) => id))
-  for (const vesselId of used) hand.log({ type: 'vessel-cared', vesselId, what: 'cleaned' })
+  for (const vesselId of new Set(held.map(([id]) => id))) hand.log({ type: 'vessel-cared', vesselId, what: 'cleaned' })
 }
 
 export function top(hand: Hand, task: StageFinding & { code: 'top-up' | 'top-barrel' }, lot: LotView): void {
   const airL = task.airL
-  if (hand.toppingL >= airL && airL > 0.02) {
+  if (hand.house.toppingL >= airL && airL > 0.02) {
     // A wine of the kind that was bought, poured in: in the ledger a lot of its own that is poured over.
     const vesselId = task.key.split(':')[1]!
-    const other = `lot-topping-${hand.count}`
-    const litres = Math.min(airL, hand.toppingL)
+    const other = `lot-topping-${hand.house.count}`
+    const litres = Math.min(airL, hand.house.toppingL)
     const bought: Draft<Fact>[] = [
       { type: 'lot-started', lotId: other, name: 'Bought', stream: 'juice', style: lot.style, varieties: [], volumeL: litres,
         volumeIs: 'measured' },
       { type: 'lot-amended', lotId: other, alcoholic: 'dry' },
-      { type: 'transfer', purpose: 'top-up', from: { lotId: other }, to: { lotId, vesselId }, outL: litres, inL: litres }
+      { type: 'transfer', purpose: 'top-up', from: { lotId: other }, to: { lotId: hand.lotId, vesselId }, outL: litres, inL: litres }
     ]
     if (hand.log(...bought)) {
-      hand.toppingL -= litres
+      hand.house.toppingL -= litres
       hand.wine.litres += litres
       return
     }

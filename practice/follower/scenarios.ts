@@ -1,8 +1,9 @@
 import { normalFrom, seeded } from '../../core/units'
 import { type Colour, type MustTruth, potassiumFor, taOf } from '../../simulator'
 
-/** The one lot of a season, in its ledger. */
-export const lotId = 'lot-of-loop'
+/** The lots of a household in its ledger; a season of one lot has the first. */
+export const lotIdOf = (n: number): string => (n === 0 ? 'lot-of-loop' : `lot-of-loop-${n}`)
+export const lotId = lotIdOf(0)
 
 /** A household and what it makes: what the follower starts from. */
 export interface Scenario {
@@ -31,9 +32,16 @@ export interface Scenario {
   lacks?: readonly ('ph-meter' | 'acid-kit' | 'so2-kit' | 'topping' | 'vessels' | 'malic-strips' | 'sugar-test')[]
   /** One reading in so many is typed wrong: two digits swapped, a point forgotten, gas left in a sample. */
   slipsIn?: number
+  /** Honey that goes into the juice at once, g. */
+  honeyG?: number
+  /** Measured by a refractometer that shows so much too much, °Brix, until it is checked on the day the yeast is in. */
+  refractometerOff?: number
   /** Nobody comes on these days. */
   away?: { from: number, to: number }
 }
+
+/** Wine for topping up, L. */
+export const toppingOf = (scenario: Scenario): number => (scenario.lacks?.includes('topping') ? 0 : 15)
 
 const base = { stream: 'fresh', colour: 'red', litres: 45 } as const
 /** What home winemakers do, and what goes wrong for them. */
@@ -85,7 +93,42 @@ export const SCENARIOS: readonly Scenario[] = [
   { name: 'frozen juice, white', stream: 'frozen', colour: 'white', litres: 23, sulphited: 45, plan: { malolactic: 'none' } },
   { name: 'juice, white', stream: 'juice', colour: 'white', litres: 23, sulphited: 60, plan: { malolactic: 'none' } },
   { name: 'juice, white, unsulphited', stream: 'juice', colour: 'white', litres: 23, plan: { malolactic: 'none' } },
+  { name: 'juice with honey, white', stream: 'juice', colour: 'white', litres: 20, brix: 17, nitrogen: 120, honeyG: 1800,
+    plan: { malolactic: 'none' } },
+  { name: 'red, refractometer found off', ...base, refractometerOff: 1.6, plan: { malolactic: 'after-pressing' } },
+  { name: 'white, refractometer found off', ...base, colour: 'white', refractometerOff: -1.4, plan: { malolactic: 'none' } },
   { name: 'juice, red', stream: 'juice', colour: 'red', litres: 23, sulphited: 50, plan: { malolactic: 'none' } }
+]
+
+/** Several lots that share odd glass, one ledger and one pair of hands. */
+export interface SharedCellar {
+  name: string
+  lots: readonly Scenario[]
+  /** What there is of glass, L each; each lot has bins of its own. */
+  glass: readonly number[]
+}
+
+const sharing = (name: string, more: Omit<Scenario, 'name'>): Scenario => ({ name, ...more })
+export const SHARED: readonly SharedCellar[] = [
+  {
+    name: 'two lots in odd glass',
+    lots: [
+      sharing('shared red', { ...base, litres: 30, plan: { malolactic: 'after-pressing' } }),
+      sharing('shared white', { stream: 'juice', colour: 'white', litres: 23, sulphited: 40, plan: { malolactic: 'none' } })
+    ],
+    glass: [23, 20, 15, 10, 5, 5, 3, 2, 1, 1]
+  },
+  {
+    name: 'five lots in odd glass',
+    lots: [
+      sharing('five: red', { ...base, litres: 40, plan: { malolactic: 'after-pressing' } }),
+      sharing('five: second red', { ...base, litres: 22, brix: 24.5, plan: { malolactic: 'on-skins' } }),
+      sharing('five: white', { ...base, colour: 'white', litres: 25, plan: { malolactic: 'none' } }),
+      sharing('five: rosé', { ...base, colour: 'rose', litres: 18, plan: { malolactic: 'none' } }),
+      sharing('five: kit', { stream: 'kit', colour: 'red', litres: 16 })
+    ],
+    glass: [34, 25, 23, 23, 20, 15, 15, 10, 10, 5, 5, 5, 3, 3, 2, 2, 1, 1, 1]
+  }
 ]
 
 const USUAL: Record<Colour, { brix: number, ph: number, ta: number }> = {

@@ -3,9 +3,9 @@ import { type StageFinding, findingsOf, tasksOf } from '../../core/stages'
 import { wayOf } from '../../core/way'
 import { DO, hour, molecularOf, roomAt } from '../../simulator'
 import { answer } from './answer'
-import { Hand, type Season } from './hand'
+import { Hand, Household, type Season } from './hand'
 import { rack } from './moves'
-import type { Scenario } from './scenarios'
+import type { Scenario, SharedCellar } from './scenarios'
 
 const FIRST_DAY_OF_YEAR = 263
 const YEAR_DAYS = 420
@@ -15,19 +15,36 @@ const FORETELL = new Set([1, 30, 75])
 /** One lot through a season, by somebody who does what Presk says and nothing else. Deterministic from the scenario and the seed. */
 export const season = (scenario: Scenario, seed: number): Season => run(new Hand(scenario, seed))
 
-export function run(hand: Hand): Season {
-  for (; hand.day < YEAR_DAYS; hand.day += 1) {
-    const lot = hand.lot()
-    // Bottles are looked after for a month more.
-    if (lot.volume.value <= 0.05 && hand.day > (hand.season.bottledDay ?? 0) + 30) break
-    if (FORETELL.has(Math.floor(hand.day))) hand.season.foretold.push({ day: Math.floor(hand.day), steps: wayOf(lot, hand.now()) })
-    const { away } = hand.scenario
-    const there = !(away && hand.day >= away.from && hand.day < away.to)
-    const busy = lot.alcoholic === 'active' || lot.standing === 'must' || lot.standing === 'fermenting' || hand.day < 25
-    if (there && (busy || hand.day % 3 === 0)) visit(hand)
-    pass(hand, 24)
+/** Several lots that share glass, a ledger and one pair of hands; each with a nature of its own. */
+export function sharedSeason({ lots, glass }: SharedCellar, seed: number): Season[] {
+  const house = new Household(15, glass)
+  return runAll(lots.map((scenario, n) => new Hand(scenario, seed + n * 101, house, n)))
+}
+
+export const run = (hand: Hand): Season => runAll([hand])[0]!
+
+function runAll(hands: readonly Hand[]): Season[] {
+  const { house } = hands[0]!
+  for (; house.day < YEAR_DAYS; house.day += 1) {
+    const open = hands.filter((hand) => !isOver(hand))
+    if (open.length === 0) break
+    for (const hand of open) lookAfter(hand)
+    for (const hand of open) pass(hand, 24)
   }
-  return { ...hand.season, history: hand.history, lot: hand.lot() }
+  return hands.map((hand) => ({ ...hand.season, history: hand.history, lot: hand.lot() }))
+}
+
+/** Bottles are looked after for a month more. */
+const isOver = (hand: Hand): boolean => hand.lot().volume.value <= 0.05 && hand.day > (hand.season.bottledDay ?? 0) + 30
+
+function lookAfter(hand: Hand): void {
+  const lot = hand.lot()
+  const today = Math.floor(hand.day)
+  if (FORETELL.has(today)) hand.season.foretold.push({ day: today, steps: wayOf(lot, hand.now()) })
+  const { away } = hand.scenario
+  const there = !(away && hand.day >= away.from && hand.day < away.to)
+  const busy = lot.alcoholic === 'active' || lot.standing === 'must' || lot.standing === 'fermenting' || hand.day < 25
+  if (there && (busy || today % 3 === 0)) visit(hand)
 }
 
 function pass(hand: Hand, hours: number): void {
