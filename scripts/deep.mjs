@@ -6,6 +6,6 @@ ensureDeps()
 const DEEP = process.env.DEEP ?? '40'
 const CHROMIUM_PATH = ensureChromium()
 await build()
-bin('deep', 'vitest', ['run', 'tests/fuzz'], { DEEP })
+bin('deep', 'vitest', ['run', 'tests/fuzz', 'app/data/damaged', 'app/data/ledger-engine'], { DEEP })
 bin('deep, in the browser', 'playwright', ['test', 'odd-cellars'], { DEEP, CHROMIUM_PATH })
 summary()

@@ -25,20 +25,13 @@ import {
   vesselTasksOf,
   winterOf
 } from '../../core/stages'
+import { notFinite } from './not-finite'
 import { wildCellar } from './wild-cellar'
 
 /** So many histories; `npm run test:deep` asks for far more. */
 const RUNS = Number(process.env.DEEP ?? 1)
 /** A usual day, and clocks that were set wrong. */
 const CLOCKS = ['2026-11-29T12:00:00.000Z', '1970-01-02T00:00:00.000Z', '2014-06-01T00:00:00.000Z', '2041-01-01T00:00:00.000Z'] as const
-
-/** Figures of a lot that are no numbers, by their path. */
-function notFinite(value: unknown, path = ''): string[] {
-  if (typeof value === 'number') return Number.isFinite(value) ? [] : [path]
-  if (value instanceof Map) return [...value].flatMap(([key, of]) => notFinite(of, `${path}/${String(key)}`))
-  if (typeof value !== 'object' || value === null) return []
-  return Object.entries(value).flatMap(([key, of]) => notFinite(of, `${path}/${key}`))
-}
 
 describe('whatever the schemas accept', () => {
   it('the ledger opens, every figure is finite, and every stage has its word, whatever the clock says', () => {
