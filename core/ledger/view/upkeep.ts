@@ -107,14 +107,21 @@ function learn(lot: LotState, now: string): LotUpkeep | undefined {
 }
 
 /**
- * Free SO₂ at an instant: of a wine by its own decay and binding, of all else by the usual decay. What was read within days stands as it
- * was read.
+ * Free SO₂ at an instant: of a wine by its own decay and binding, of all else by the usual decay. What was read within days stays as it
+ * was read. Where wine of unknown SO₂ came in, it is what was there, thinned, and what such a wine may bring: taken for none, it would be
+ * dosed twice.
  */
 export function freeAt(lot: LotState, now: string, upkeep: LotUpkeep | undefined): Figure | undefined {
-  const { freeSo2 } = lot
+  const freeSo2 = lot.freeSo2 ?? (upkeep && beforeMixing(lot, upkeep))
   if (!freeSo2) return undefined
   const usual = freeSo2At(freeSo2, now)
   if (usual.origin === 'measured' || !upkeep) return usual
   const { low, mid, high } = upkeep.now.free
   return { ...usual, value: mid, uncertainty: (high - low) / 2 }
+}
+
+/** Since when it is an estimate, and by what: the reading before another wine made it unknown. */
+function beforeMixing(lot: LotState, { from }: LotUpkeep): Figure {
+  const read = lot.series.freeSo2?.at(-1)
+  return { value: read?.value ?? 0, origin: 'estimated', at: read?.at ?? from, uncertainty: 0, from: read ? [read.entryId] : [] }
 }

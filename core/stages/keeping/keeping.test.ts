@@ -85,6 +85,23 @@ describe('the sulphite of a wine that rests', () => {
       .filter((c) => c === 'sulphite-odd' || c === 'free-above-total')
     expect(odd).toEqual(code ? [code] : [])
   })
+  it('a wine of unknown free SO₂ poured over it is no reason to dose what is protected', () => {
+    const other = 'lot-keep-3'
+    const topped = [
+      entry(20, { type: 'lot-started', lotId: other, name: 'Bought', stream: 'juice', style: 'white', varieties: [], volumeL: 10,
+        volumeIs: 'measured' }),
+      entry(20, { type: 'lot-amended', lotId: other, alcoholic: 'dry' }),
+      read(30, 'freeSo2', 59),
+      entry(10, { type: 'transfer', purpose: 'top-up', from: { lotId: other }, to: { lotId }, outL: 10, inL: 10 }),
+      read(9, 'ph', 3.3)
+    ]
+    const { lot, cellar } = seen([...white, ...topped])
+    // By hand: 59 mg/L, some 5 to 15 lost in 20 days, thinned to five sixths, and 0 to 30 in the sixth: well over 25.5.
+    expect(lot.freeSo2).toMatchObject({ origin: 'estimated' })
+    expect(lot.freeSo2!.value).toBeGreaterThan(36)
+    expect(lot.freeSo2!.value).toBeLessThan(52)
+    expect(tasksOf(lot, cellar, now).map((t) => t.code)).not.toContain('sulphite-low')
+  })
   it('another wine in it: the level is that of both, and what was learnt of its habits is kept', () => {
     const other = 'lot-keep-2'
     const blend = [
