@@ -45,6 +45,7 @@ describe('findings in words', () => {
     [{ code: 'sulphite-after-malolactic', daysSince: 4.2, ph: 3.61, phMeasured: false }, ['4 days', '3.61', 'Measure']],
     [{ code: 'sugar-before-bacteria', sugarHigh: 12.3 }, ['12 g/L', 'vinegar']],
     [{ code: 'sugar-before-bacteria', sugarHigh: 12.3, tested: 11.2 }, ['11 g/L', 'left']],
+    [{ code: 'sugar-before-bacteria', sugarHigh: 7.3, tested: 6.1, goesOn: true }, ['6 g/L', 'another week', 'test again']],
     [{ code: 'sugar-before-bacteria', sugarHigh: 12.3, tested: 11.2, inVain: true }, ['took none', 'leave it sweet']],
     [{ code: 'bottle', gate: 'bottling-still', open: 0, monthsIn: 7, beyondHelp: { code: 'sulphite-for-bottle', state: 'not-met',
       because: 'limit', value: 32, wanted: 37, evidence: [] } }, ['limit', '32 mg/L', 'confirm']],

@@ -93,19 +93,26 @@ export const MALOLACTIC_SAYS: WordsFor<MalolacticSays> = {
         : WANTED[because],
     action: 'See the conditions'
   }),
-  'sugar-before-bacteria': ({ sugarHigh, tested, inVain }) => tested !== undefined
+  'sugar-before-bacteria': ({ sugarHigh, tested, inVain, goesOn }) => tested !== undefined && goesOn
     ? {
-        title: 'Sugar is left: no bacteria yet',
-        reason: `The test found ${Math.round(tested)} g/L${inVain ? ', and the restart took none of it' : ''}. Bacteria turn sugar into `
-          + `vinegar, so ${inVain ? '' : 'let it ferment dry first, or '}leave it sweet without malolactic.`,
-        action: inVain ? 'Test again' : 'Restart it'
-      }
-    : {
-        title: 'Test for sugar before the bacteria',
-        reason: `The gravity allows for up to ${Math.round(sugarHigh)} g/L of sugar. Bacteria turn sugar into vinegar, so make sure `
-          + 'that it is dry first.',
+        title: 'Sugar is left: give the yeast another week',
+        reason: `The test found ${Math.round(tested)} g/L, and the yeast may still be working on it. Bacteria turn sugar into vinegar, so `
+          + 'keep the wine warm, and test again in a week before they go in.',
         action: 'Enter a sugar test'
-      },
+      }
+    : tested !== undefined
+      ? {
+          title: 'Sugar is left: no bacteria yet',
+          reason: `The test found ${Math.round(tested)} g/L${inVain ? ', and the restart took none of it' : ''}. Bacteria turn sugar into `
+          + `vinegar, so ${inVain ? '' : 'let it ferment dry first, or '}leave it sweet without malolactic.`,
+          action: inVain ? 'Test again' : 'Restart it'
+        }
+      : {
+          title: 'Test for sugar before the bacteria',
+          reason: `The gravity allows for up to ${Math.round(sugarHigh)} g/L of sugar. Bacteria turn sugar into vinegar, so make sure `
+          + 'that it is dry first.',
+          action: 'Enter a sugar test'
+        },
   'malolactic-stands': ({ because, weeksIn, malicGPerL }) => ({
     title: {
       'stalled': 'Malolactic has stalled',

@@ -117,6 +117,18 @@ it('a test that finds sugar is not asked for again: it is decided on, and no bac
   expect(told(read(2, 'sugar', 11), ...nextDay)?.urgency ?? 'wait').toBe('wait')
 })
 
+it('a wine that was a ferment until lately gets a week and another test before new yeast; one that stands still does not', () => {
+  const lately = [...must, read(16, 'sg', 0.999), read(13, 'sg', 0.999), pressed(12), entry(12, { type: 'lot-amended', lotId,
+    alcoholic: 'dry' })]
+  const told = (...more: Entry[]) => seen([...lately, ...more]).tasks.find((t) => t.code === 'sugar-before-bacteria')
+  expect(told(read(2, 'sugar', 6))).toMatchObject({ goesOn: true, urgency: 'wait', action: { to: 'measure', what: 'sugar' } })
+  expect(told(read(8, 'sugar', 6))).toMatchObject({ goesOn: true, urgency: 'soon' })
+  expect(told(read(9, 'sugar', 11), read(2, 'sugar', 6))).toMatchObject({ goesOn: true })
+  // Two tests a week apart that agree.
+  expect(told(read(9, 'sugar', 7), read(2, 'sugar', 6))).toMatchObject({ tested: 6, action: { to: 'restart' } })
+  expect(told(read(9, 'sugar', 7), read(2, 'sugar', 6))).not.toHaveProperty('goesOn')
+})
+
 const warmed = (days: number) => entry(days, { type: 'operation', lotId, what: 'warm' })
 describe('malolactic that has come to a stand: what is offered first', () => {
   const still = [read(9, 'malic', 2.1), read(2, 'malic', 2.1)]

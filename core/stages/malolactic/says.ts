@@ -14,7 +14,7 @@ export type MalolacticSays =
   | { code: 'malolactic-wanted', because: MalolacticObstacle | 'late', score?: number, limiting?: Limiting }
   /** Sugar is left that bacteria would make vinegar of. */
   /** So much sugar may be there by its gravity, or is there by a test, g/L; `inVain`: a restart took none of it. */
-  | { code: 'sugar-before-bacteria', sugarHigh: number, tested?: number, inVain?: true }
+  | { code: 'sugar-before-bacteria', sugarHigh: number, tested?: number, inVain?: true, goesOn?: true }
   /** It never began, stalls, or has no end. */
   | { code: 'malolactic-stands', because: 'stalled' | 'not-begun' | 'long', weeksIn: number, malicGPerL?: number }
   /** It is over and nothing protects it: at the pH that it has now. */

@@ -1,6 +1,6 @@
-import { type LotView, isFermenting, sugarLeftOf } from '../../ledger'
+import { type LotView, type SugarLeft, isFermenting, sugarLeftOf } from '../../ledger'
 import { leaveSweet } from '../leave-sweet'
-import { hoursSince } from '../stage'
+import { hoursSince, later } from '../stage'
 import { type Says, WAIT_DAYS, noMalolactic } from './ways'
 
 /** What two sugar tests of one wine differ by, g/L: common practice, no source. */
@@ -25,6 +25,7 @@ export function tellSugar(lot: LotView, now: string): Says {
   const restarted = lot.repitchedAt !== undefined && hoursSince(lot.repitchedAt, now) < RESTART_DAYS * 24
   const tested = left.by === 'test'
   const inVain = tested && didNotHelp(lot)
+  if (tested && goesOn(lot, now)) return testAgain(lot, left, now)
   const restart = { code: 'restart', action: { to: 'restart', lotId: lot.id }, days: RESTART_DAYS } as const
   return {
     code: 'sugar-before-bacteria',
@@ -47,6 +48,39 @@ export function tellSugar(lot: LotView, now: string): Says {
         ]
   }
 }
+/** The last grams of a ferment take up to so long, days, and a test tells nothing new before a week: common practice, no source. */
+const [TAIL_DAYS, TEST_AGAIN_DAYS] = [21, 7] as const
+
+/** It was a ferment until lately, nobody restarted it, and no two tests a week apart say that it has stopped: the yeast may do it. */
+function goesOn(lot: LotView, now: string): boolean {
+  const [before, last] = (lot.series.sugar ?? []).slice(-2)
+  const stopped = before !== undefined && last !== undefined
+    && hoursSince(before.at, last.at) >= (TEST_AGAIN_DAYS - 1) * 24 && before.value - last.value < TESTS_DIFFER
+  return lot.repitchedAt === undefined && !stopped && hoursSince(lot.wineSince ?? lot.startedAt, now) < TAIL_DAYS * 24
+}
+
+/** A week more, and another test: before that neither new yeast nor giving up is worth it. */
+function testAgain(lot: LotView, left: SugarLeft, now: string): Says {
+  const due = later(left.at, TEST_AGAIN_DAYS * 24)
+  return {
+    code: 'sugar-before-bacteria',
+    key: 'sugar-before-bacteria:goes-on',
+    sugarHigh: left.high,
+    tested: left.mid,
+    goesOn: true,
+    urgency: now >= due ? 'soon' : 'wait',
+    window: { due },
+    task: true,
+    lotId: lot.id,
+    minutes: 15,
+    evidence: left.from,
+    action: { to: 'measure', lotId: lot.id, what: 'sugar' },
+    waysRound: [
+      { code: 'restart', action: { to: 'restart', lotId: lot.id }, days: RESTART_DAYS }, leaveSweet(lot), noMalolactic(lot)
+    ]
+  }
+}
+
 /** It was restarted, and tested before and since: what went is less than two tests are off by. */
 function didNotHelp({ repitchedAt, series }: LotView): boolean {
   const tests = series.sugar ?? []
