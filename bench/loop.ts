@@ -32,8 +32,8 @@ export function benchLoop() {
     }
   })
   const shared = SHARED.map((cellar) => {
-    const all = Array.from({ length: SEEDS }, (_, i) => sharedSeason(cellar, FIRST_SEED + i).map((one) => ({ ...judge(one), seed: one.seed })))
-      .flat()
+    const seasons = Array.from({ length: SEEDS }, (_, i) => sharedSeason(cellar, FIRST_SEED + i)).flat()
+    const all = seasons.map((one) => ({ ...judge(one), seed: one.seed }))
     const faults = all.filter((v) => !v.sound).map((v) => `${v.seed}: ${v.faults.join(', ')}`)
     return { cellar: cellar.name, lots: all.length, sound: all.filter((v) => v.sound).length,
       bottled: all.filter((v) => v.bottled).length, ...(faults.length > 0 && { faults }) }

@@ -61,6 +61,9 @@ export interface Nature {
   sulphide: number
   /** Vinegar bacteria in this cellar. */
   acetics: number
+  /** Share that a barrel of 225 L loses in a month, and days in which it takes up half of what wood has to give. */
+  drinks: number
+  oakDays: number
 }
 
 /** A seed's own nature. */
@@ -90,7 +93,9 @@ export function natureOf(seed: number, must: MustTruth): Nature {
     stubbornHaze: random() < 0.16 ? around(24, 0.5, 11, 80) : around(1.1, 0.3, 0.5, 1.9),
     protein: white || must.colour === 'rose' ? around(42, 0.7, 3, 190) : 2,
     sulphide: around(1, 0.5, 0.3, 3.5),
-    acetics: around(1, 0.6, 0.2, 4)
+    acetics: around(1, 0.6, 0.2, 4),
+    drinks: around(0.017, 0.35, 0.007, 0.035),
+    oakDays: around(11, 0.3, 5, 24)
   }
 }
 

@@ -89,6 +89,43 @@ describe('the simulated wine against what is published (from memory where nothin
   })
 })
 
+describe('wood, loose oak and honey', () => {
+  it('a barrel of 225 L drinks 1 to 3 % a month, a small one more; what is gone from the wine has evaporated', () => {
+    const share = (seed: number, capacityL: number) => {
+      const w = wineFrom(seed, { ...must, litres: capacityL, sugar: 1 })
+      DO.intoWood(w, capacityL, capacityL, 1)
+      run(w, 30, 14, 0.1, 14)
+      expect(w.litres + w.evaporated).toBeCloseTo(capacityL, 9)
+      return w.evaporated / capacityL
+    }
+    const large = SEEDS.map((seed) => share(seed, 225)).sort((a, b) => a - b)
+    // craft 3.10, common practice: four seeds of five.
+    expect(large[Math.floor(large.length * 0.1)]).toBeGreaterThan(0.008)
+    expect(large[Math.floor(large.length * 0.9)]).toBeLessThan(0.032)
+    for (const seed of SEEDS) expect(share(seed, 30)).toBeGreaterThan(1.5 * share(seed, 225))
+  })
+  it('chips have given most within their weeks, and racked off them a wine takes up no more', () => {
+    const w = wineFrom(3, { ...must, sugar: 1 })
+    DO.oakIn(w, 2)
+    run(w, 42, 16, 0.1, 16)
+    expect(w.oak).toBeGreaterThan(0.7)
+    expect(w.oak).toBeLessThan(1.001)
+    DO.rack(w, false)
+    const racked = w.oak
+    run(w, 30, 16, 0.1, 16)
+    expect(w.oak).toBe(racked)
+  })
+  it('honey brings sugar and volume, and thins all else', () => {
+    const w = wineFrom(3, must)
+    const [sugar, nitrogen, litres] = [w.sugar * w.litres, w.nitrogen * w.litres, w.litres]
+    DO.honey(w, 1000)
+    // By hand: a kilogram is 0.704 L with 800 g of sugar.
+    expect(w.litres).toBeCloseTo(litres + 0.704, 3)
+    expect(w.sugar * w.litres).toBeCloseTo(sugar + 800, 6)
+    expect(w.nitrogen * w.litres).toBeCloseTo(nitrogen, 6)
+  })
+})
+
 describe('laws of the simulated wine', () => {
   it('alcohol is what its sugar gave, potassium falls with its tartar, and nothing is ever negative', () => {
     for (const seed of SEEDS) {

@@ -36,6 +36,13 @@ export interface Wine {
   bacteriaHours: number
   /** Hydrogen sulphide, µg/L. */
   sulphide: number
+  /** What of it is in wood: litres, the barrel's size, and how much of its taste the wood still has, 0 to 1. */
+  wood: { litres: number, capacityL: number, fresh: number } | undefined
+  /** Taste of oak: 1 is as much as most people want. Loose oak that is in it, g/L, and what that has left to give. */
+  oak: number
+  looseOak: number
+  /** Evaporated from wood, L. */
+  evaporated: number
   /** Crystals that fell, g/L. */
   crystals: number
   /** Most of it that was ever hot, °C. */
@@ -77,6 +84,10 @@ export function wineFrom(seed: number, must: MustTruth): Wine {
     bacteria: 0,
     bacteriaHours: 0,
     sulphide: 0,
+    wood: undefined,
+    oak: 0,
+    looseOak: 0,
+    evaporated: 0,
     crystals: 0,
     hottest: must.celsius,
     pasteurised: false,
@@ -107,6 +118,7 @@ export function hour(w: Wine, room: number, airL: number, heldAt?: number): void
   bacteriaWork(w)
   settle(w)
   spoil(w)
+  steep(w)
 }
 
 function ferment(w: Wine): void {
@@ -256,6 +268,26 @@ function spoil(w: Wine): void {
   w.acids.acetic += 0.0011 * share * w.nature.acetics * open
 }
 
+/** Two grams of chips in a litre give what most people want; a small barrel has more wood to its wine (from memory). */
+const CHIPS_G_PER_L = 2
+const BARREL_L = 225
+/** A new barrel of that size gives as much in so many hours. */
+const BARREL_H = 10 * 730
+function steep(w: Wine): void {
+  if (w.looseOak > 0) {
+    const given = w.looseOak * (1 - 0.5 ** (1 / (w.nature.oakDays * 24)))
+    w.looseOak -= given
+    w.oak += given / CHIPS_G_PER_L
+  }
+  if (!w.wood) return
+  const small = (BARREL_L / w.wood.capacityL) ** 0.36
+  const lost = Math.min(w.wood.litres, (w.wood.litres * w.nature.drinks * small) / 730)
+  w.oak += ((w.wood.fresh * small) / BARREL_H) * (w.wood.litres / w.litres)
+  w.wood.litres -= lost
+  w.litres -= lost
+  w.evaporated += lost
+}
+
 /** Something without acid, alcohol or nitrogen comes in, L. */
 function thin(w: Wine, litres: number): void {
   const by = w.litres / (w.litres + litres)
@@ -292,6 +324,8 @@ export const DO = {
     w.litres -= left
     w.lees *= 0.12
     w.leesHours = 0
+    w.looseOak = 0
+    w.wood = undefined
     w.gas *= 0.72
     // What is held up for good stays in the wine.
     w.haze = Math.max(Math.min(w.haze, w.nature.stubbornHaze), w.haze * 0.55)
@@ -310,6 +344,10 @@ export const DO = {
     w.oxidised += 0.3
     return left
   },
+  oakIn: (w: Wine, gPerL: number) => (w.looseOak += gPerL),
+  oakOut: (w: Wine) => (w.looseOak = 0),
+  /** A part of it into a barrel; racked, it is out of it. */
+  intoWood: (w: Wine, litres: number, capacityL: number, fresh: number) => (w.wood = { litres, capacityL, fresh }),
   degas: (w: Wine) => (w.gas *= 0.35),
   aerate: (w: Wine) => {
     w.sulphide *= 0.6

@@ -30,8 +30,8 @@ export function answer(hand: Hand, task: StageFinding, lot: LotView): void {
     case 'pitch': {
       const celsius = SEE.celsius(w, hand.see)
       const shocked = celsius > 37
-      if (hand.log({ ...inoculation({ lotId: hand.lotId, organism: 'yeast', culture: 'Yeast of the house', grams: v * 0.25 }), mustC: celsius }))
-        DO.pitch(w, 0.25, shocked)
+      const yeast = inoculation({ lotId: hand.lotId, organism: 'yeast', culture: 'Yeast of the house', grams: v * 0.25 })
+      if (hand.log({ ...yeast, mustC: celsius })) DO.pitch(w, 0.25, shocked)
       if (hand.scenario.refractometerOff !== undefined) hand.checkRefractometer()
       return
     }
@@ -90,7 +90,7 @@ export function answer(hand: Hand, task: StageFinding, lot: LotView): void {
       hand.log(inoculation({ lotId: hand.lotId, organism: 'bacteria', culture: 'Bacteria of the house', grams: v / 200 }))
       return
     case 'sugar-before-bacteria':
-      if (task.tested !== undefined) hand.take(task, hand.way(task, 'no-malolactic'))
+      if (task.tested !== undefined && !task.goesOn) hand.take(task, hand.way(task, 'no-malolactic'))
       else if (!hand.lacks('sugar-test')) hand.read('sugar', SEE.sugar(w, hand.see))
       else hand.take(task, hand.way(task, 'dry-for-this-wine', 'no-malolactic'))
       return
@@ -133,6 +133,14 @@ export function answer(hand: Hand, task: StageFinding, lot: LotView): void {
     case 'top-up':
     case 'top-barrel':
       return top(hand, task, lot)
+    case 'taste-oak':
+    case 'taste-wood':
+      hand.look('taste', {})
+      return
+    case 'oak-out':
+      DO.oakOut(w)
+      hand.work('oak-out')
+      return
     case 'look-at-clarity':
       hand.look('clarity', { clarity: SEE.clarity(w, hand.see) })
       return

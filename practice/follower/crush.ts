@@ -61,13 +61,13 @@ export function correct(hand: Hand, task: StageFinding & { code: 'correct-must' 
   for (const { material, total } of found.additions) {
     const amount = total * parts
     if (material === 'water') {
-      if (hand.log({ type: 'addition', lotId: hand.lotId, material: 'water', unit: 'L', planned: amount, actual: Math.round(amount * 10) / 10,
-        stage })) DO.water(w, amount)
+      const water = addition({ lotId: hand.lotId, material: 'water', planned: amount, actual: Math.round(amount * 10) / 10 })
+      if (hand.log({ ...water, stage })) DO.water(w, amount)
       continue
     }
     const key = material === 'sucrose' ? 'sugar' : material
-    const given = hand.log({ ...addition({ lotId: hand.lotId, material: key, planned: amount, actual: Math.round(amount * 10) / 10 }), stage })
-    if (!given) continue
+    const part = addition({ lotId: hand.lotId, material: key, planned: amount, actual: Math.round(amount * 10) / 10 })
+    if (!hand.log({ ...part, stage })) continue
     if (key === 'sugar') DO.sugar(w, amount)
     else if (key === 'tartaric') DO.acid(w, amount / w.litres)
     else if (key === 'potassium-bicarbonate') DO.carbonate(w, amount / w.litres)

@@ -89,7 +89,8 @@ export function sweeten(hand: Hand, lot: LotView): void {
 }
 
 export function bottle(hand: Hand, lot: LotView): void {
-  const count = Math.floor((lot.volume.value - 0.15) / 0.75)
+  // No more than there is, whatever the ledger says.
+  const count = Math.floor((Math.min(lot.volume.value, hand.wine.litres) - 0.15) / 0.75)
   if (count < 1) return
   const sparkling = lot.plan.sparkling
   if (sparkling && hand.give('sugar', lot.volume.value * 20)) DO.sugar(hand.wine, lot.volume.value * 20)

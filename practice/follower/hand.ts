@@ -37,6 +37,9 @@ export interface Season {
   unknown: Set<string>
 }
 
+/** Of a level spoon, as a share: common practice, no source. */
+const SPOON_ERROR = 0.1
+
 /** A household: one ledger and one calendar for all of its lots, and the wine that it has for topping up. */
 export class Household {
   history: History = historyOf([])
@@ -72,6 +75,7 @@ export class Hand {
   warmForBacteria = false
   asked = new Set<string>()
   marblesL = 0
+  private oaked = false
   season: Season
 
   /** @param n which lot of the household it is */
@@ -91,18 +95,23 @@ export class Hand {
   get lotId(): string {
     return lotIdOf(this.n)
   }
+
   get history(): History {
     return this.house.history
   }
+
   set history(history: History) {
     this.house.history = history
   }
+
   get day(): number {
     return this.house.day
   }
+
   set day(day: number) {
     this.house.day = day
   }
+
   get start(): number {
     return this.house.start
   }
@@ -180,19 +189,36 @@ export class Hand {
     if (smells[0] !== 'clean') this.look('smell', { smells })
   }
 
+  /** What is taken for so many grams: on a scale with steps of a tenth, or by level quarters of a teaspoon. */
+  weighed(material: string, grams: number): number {
+    const spoonG = this.lacks('scale') ? cardOf(material)?.spoonG : undefined
+    const stepG = spoonG === undefined ? 0.1 : spoonG / 4
+    return Number((Math.round(grams / stepG) * stepG).toFixed(2))
+  }
+
   give(material: string, amount: number, planned = amount): boolean {
     const card = cardOf(material)
-    // A scale with steps of a tenth of a gram.
-    const actual = Math.round(amount * 10) / 10
+    const actual = this.weighed(material, amount)
     if (actual <= 0) return card !== undefined
     return this.log(addition({ lotId: this.lotId, material, planned, actual }, this.history.cellar.cards))
   }
 
   sulphite(lot: LotView, aim: 'level' | 'next-round' | 'bottle' | 'lock', grams = doseFor(lot, aim).grams): void {
-    const weighed = Math.round(grams * 10) / 10
+    const weighed = this.weighed('potassium-metabisulphite', grams)
     if (weighed <= 0) return
+    // A level spoon is a tenth more or less; a scale is right.
+    const inHand = weighed * (this.lacks('scale') ? 1 + SPOON_ERROR * this.see.normal() : 1)
     if (this.give('potassium-metabisulphite', weighed, grams))
-      addSulphite(this.wine, (weighed * SO2_SHARE['potassium-metabisulphite'] * 1000) / this.wine.litres)
+      addSulphite(this.wine, (inHand * SO2_SHARE['potassium-metabisulphite'] * 1000) / this.wine.litres)
+  }
+
+  /** What people do of their own accord once a wine is at rest: chips, where they like oak. */
+  oak(lot: LotView): void {
+    const { chipsGPerL } = this.scenario
+    const atRest = lot.standing === 'wine' && lot.malolactic === 'done' && lot.rackedAt !== undefined
+    if (chipsGPerL === undefined || this.oaked || !atRest) return
+    this.oaked = true
+    if (this.give('oak', chipsGPerL * lot.volume.value)) DO.oakIn(this.wine, chipsGPerL)
   }
 
   way(task: Finding, ...codes: WayOut['code'][]): WayOut | undefined {

@@ -14,6 +14,9 @@ export interface Verdict {
 /** Bacteria of no packet work on in more alcohol than this, % vol: there the must does not allow it. Common practice, no source. */
 const BACTERIA_ABV = 15
 
+/** Twice as much as most people want. Ours. */
+const OVER_OAKED = 2
+
 /** Each fault by what is true of the wine in the bottle, or in its vessel where it never got there. */
 export function judge({ scenario, wine, filled, bottledDay, tasks, unprotectedDays, keptDays, lot }: Season): Verdict {
   const w = filled ?? wine
@@ -34,6 +37,7 @@ export function judge({ scenario, wine, filled, bottledDay, tasks, unprotectedDa
   if (filled && w.haze > 12 && lot.plan.clarity !== 'accept') faults.push(`haze ${w.haze.toFixed(0)} NTU`)
   if (w.total > TOTAL_LIMIT[scenario.colour] * 1.05) faults.push(`total SO₂ ${w.total.toFixed(0)}`)
   if (w.free > 60) faults.push(`free SO₂ ${w.free.toFixed(0)}`)
+  if (w.oak > OVER_OAKED) faults.push(`oak ${w.oak.toFixed(1)}`)
   const { ph, ta } = wineAcids(w)
   // Who measures neither cannot correct it.
   const blind = scenario.lacks?.includes('ph-meter') && scenario.lacks.includes('acid-kit')

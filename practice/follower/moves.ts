@@ -2,6 +2,7 @@ import type { Draft, EntryOf, Fact, LotView, VesselState } from '../../core/ledg
 import type { StageFinding } from '../../core/stages'
 import { DO } from '../../simulator'
 import type { Hand } from './hand'
+import { BARREL } from './opening'
 
 interface Target { id: string, litres: number }
 
@@ -33,6 +34,9 @@ export function rack(hand: Hand, lot: LotView, splashed = false, purpose: 'rack'
   // A must wants room for its foam, a wine a vessel that it fills; other lots' bins are theirs.
   const own = (v: VesselState) => v.kind !== 'bin' || [`vessel-bin-${2 * hand.n}`, `vessel-bin-${2 * hand.n + 1}`].includes(v.id)
   const kind = lot.standing === 'must' ? 'bin' : 'demijohn'
+  // Into the barrel once it is at rest, and only once.
+  const atRest = purpose === 'rack' && lot.rackedAt !== undefined && lot.malolactic !== 'under-way'
+  const barrel = vessels.find((v) => v.id === BARREL && !v.lotId && !v.filledAt && atRest && v.capacityL < lot.volume.value * 0.9)
   const free = vessels.filter((v) => !v.lotId && v.kind === kind)
   const bin = vessels.find((v) => !v.lotId && v.kind === 'bin' && own(v) && v.capacityL >= lot.volume.value)
   const washed = vessels.filter((v) => v.lotId === hand.lotId && v.kind === kind)
@@ -48,7 +52,12 @@ export function rack(hand: Hand, lot: LotView, splashed = false, purpose: 'rack'
   const left = lot.volume.value * share
   hand.marblesL = 0
   const air = splashed ? 'splashed' : 'quiet'
-  if (isDirect) return pour(hand, [...lot.contents], filling(free.filter(own), left).targets, share, { purpose, air })
+  if (isDirect) {
+    const wood = barrel ? [{ id: barrel.id, litres: barrel.capacityL }] : []
+    if (barrel) DO.intoWood(hand.wine, barrel.capacityL, barrel.capacityL, 1)
+    const { targets } = filling(free.filter(own), left - (barrel?.capacityL ?? 0))
+    return pour(hand, [...lot.contents], [...wood, ...targets], share, { purpose, air })
+  }
   pour(hand, [...lot.contents], [{ id: bin!.id, litres: left }], share, { purpose, air })
   pour(hand, [[bin!.id, left]], filling([...free, ...washed], left).targets, 1, { purpose: 'fill', air: 'quiet' })
 }

@@ -4,6 +4,7 @@ import { type Scenario, lotIdOf } from './scenarios'
 
 const SIZES = [54, 34, 25, 23, 20, 15, 10, 10, 5, 5, 5, 3, 2, 1, 1]
 export const REFRACTOMETER = 'instrument-refractometer'
+export const BARREL = 'vessel-barrel'
 
 /**
  * What stands in the ledger on the first day: vessels, instruments, and the lot in its bin.
@@ -14,7 +15,7 @@ export function openingOf(scenario: Scenario, n = 0, glass?: readonly number[]):
   const [emptyBin, secondBin] = [`vessel-bin-${2 * n}`, `vessel-bin-${2 * n + 1}`]
   const lacks = (what: NonNullable<Scenario['lacks']>[number]) => scenario.lacks?.includes(what) ?? false
   const { stream, colour, litres, syrup, plan } = scenario
-  const vessel = (vesselId: string, name: string, kind: 'bin' | 'demijohn', capacityL: number) =>
+  const vessel = (vesselId: string, name: string, kind: 'bin' | 'demijohn' | 'barrel', capacityL: number) =>
     fact('vessel-added', { vesselId, name, kind, capacityL })
   const fruit = stream === 'fresh' && { massKg: litres / (colour === 'red' ? 0.68 : 0.6) }
   const kit = stream === 'kit' && {
@@ -28,7 +29,7 @@ export function openingOf(scenario: Scenario, n = 0, glass?: readonly number[]):
     }
   }
   const plenty = lacks('vessels') ? SIZES.slice(0, 6) : [...SIZES, ...SIZES, ...(litres > 120 ? [54, 54, 54, 54] : [])]
-  const owned = { 'ph-meter': !lacks('ph-meter'), 'acid-kit': !lacks('acid-kit'), 'so2-kit': !lacks('so2-kit') }
+  const owned = { scale: !lacks('scale'), 'ph-meter': !lacks('ph-meter'), 'acid-kit': !lacks('acid-kit'), 'so2-kit': !lacks('so2-kit') }
   const shared = n > 0 ? [] : [
     ...(glass ?? plenty).map((size, i) => vessel(`vessel-glass-${i}`, `Glass ${i}`, 'demijohn', size)),
     fact('equipment-said', { has: owned })
@@ -40,6 +41,7 @@ export function openingOf(scenario: Scenario, n = 0, glass?: readonly number[]):
     vessel(emptyBin, 'Bin', 'bin', Math.ceil(litres * (colour === 'red' ? 1.6 : 1.45))),
     vessel(secondBin, 'Second bin', 'bin', Math.ceil(litres * 1.45)),
     ...shared,
+    ...(scenario.barrelL === undefined ? [] : [vessel(BARREL, 'Barrel', 'barrel', scenario.barrelL)]),
     ...refractometer,
     fact('lot-started', {
       lotId, name: scenario.name.slice(0, 60), stream, style: colour, varieties: [], volumeL: litres * (syrup ?? 1),

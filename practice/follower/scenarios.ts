@@ -29,7 +29,11 @@ export interface Scenario {
     cold?: boolean
     sulphite?: 'none'
   }
-  lacks?: readonly ('ph-meter' | 'acid-kit' | 'so2-kit' | 'topping' | 'vessels' | 'malic-strips' | 'sugar-test')[]
+  /** A new barrel of so many litres stands ready for a wine at rest. */
+  barrelL?: number
+  /** Chips that go in once it is at rest, g/L. */
+  chipsGPerL?: number
+  lacks?: readonly ('scale' | 'ph-meter' | 'acid-kit' | 'so2-kit' | 'topping' | 'vessels' | 'malic-strips' | 'sugar-test')[]
   /** One reading in so many is typed wrong: two digits swapped, a point forgotten, gas left in a sample. */
   slipsIn?: number
   /** Honey that goes into the juice at once, g. */
@@ -93,6 +97,10 @@ export const SCENARIOS: readonly Scenario[] = [
   { name: 'frozen juice, white', stream: 'frozen', colour: 'white', litres: 23, sulphited: 45, plan: { malolactic: 'none' } },
   { name: 'juice, white', stream: 'juice', colour: 'white', litres: 23, sulphited: 60, plan: { malolactic: 'none' } },
   { name: 'juice, white, unsulphited', stream: 'juice', colour: 'white', litres: 23, plan: { malolactic: 'none' } },
+  { name: 'red, into a small new barrel', ...base, barrelL: 30, plan: { malolactic: 'after-pressing' } },
+  { name: 'red, with chips', ...base, chipsGPerL: 2.5, plan: { malolactic: 'after-pressing' } },
+  { name: 'red, spoons and no scale', ...base, lacks: ['scale'], plan: { malolactic: 'after-pressing' } },
+  { name: 'white, spoons and no scale', ...base, colour: 'white', lacks: ['scale'], plan: { malolactic: 'none' } },
   { name: 'juice with honey, white', stream: 'juice', colour: 'white', litres: 20, brix: 17, nitrogen: 120, honeyG: 1800,
     plan: { malolactic: 'none' } },
   { name: 'red, refractometer found off', ...base, refractometerOff: 1.6, plan: { malolactic: 'after-pressing' } },
@@ -127,7 +135,7 @@ export const SHARED: readonly SharedCellar[] = [
       sharing('five: rosé', { ...base, colour: 'rose', litres: 18, plan: { malolactic: 'none' } }),
       sharing('five: kit', { stream: 'kit', colour: 'red', litres: 16 })
     ],
-    glass: [34, 25, 23, 23, 20, 15, 15, 10, 10, 5, 5, 5, 3, 3, 2, 2, 1, 1, 1]
+    glass: [34, 25, 23, 23, 20, 20, 15, 15, 15, 10, 10, 5, 5, 5, 3, 3, 2, 2, 1, 1, 1]
   }
 ]
 

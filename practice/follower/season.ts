@@ -29,6 +29,8 @@ function runAll(hands: readonly Hand[]): Season[] {
     const open = hands.filter((hand) => !isOver(hand))
     if (open.length === 0) break
     for (const hand of open) lookAfter(hand)
+    // The next morning; until then one lot after the other.
+    house.day = Math.floor(house.day)
     for (const hand of open) pass(hand, 24)
   }
   return hands.map((hand) => ({ ...hand.season, history: hand.history, lot: hand.lot() }))
@@ -52,7 +54,7 @@ function pass(hand: Hand, hours: number): void {
   const room = roomAt(FIRST_DAY_OF_YEAR + hand.day, mean, swing, hand.season.seed)
   const lot = hand.lot()
   const capacity = [...lot.contents.keys()].reduce((sum, id) => sum + (hand.history.cellar.vessels.get(id)?.capacityL ?? 0), 0)
-  const airL = Math.max(0, capacity - lot.volume.value - hand.marblesL)
+  const airL = Math.max(0, capacity - hand.wine.litres - hand.marblesL)
   for (let h = 0; h < hours; h++) hour(hand.wine, heated ? Math.max(18, room) : room, airL, hand.heldAt)
   const kept = lot.standing === 'wine' && (lot.malolactic === 'done' || lot.malolactic === 'not-wanted') && lot.plan.sulphite !== 'none'
   if (kept && hand.wine.gas < 1) {
@@ -64,6 +66,7 @@ function pass(hand: Hand, hours: number): void {
 /** Once through what is asked, most pressing first; what is done is done before the next is looked at. */
 function visit(hand: Hand): void {
   hand.asked = new Set()
+  hand.oak(hand.lot())
   for (let round = 0; round < 14; round++) {
     const lot = hand.lot()
     const { cellar } = hand.history
@@ -78,7 +81,6 @@ function visit(hand: Hand): void {
     // A thing takes its minutes, and entries have an order.
     hand.day += 2 / 1440
   }
-  hand.day = Math.floor(hand.day)
   const lot = hand.lot()
   if (lot.volume.value > 0.05) heed(hand, findingsOf(lot, hand.history.cellar, hand.now()), lot)
 }

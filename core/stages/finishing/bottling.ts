@@ -82,7 +82,8 @@ export const bottlingStage: Stage<BottlingSays> = {
     const isDose = (c: Condition) => c.code === 'sulphite-for-bottle' || (c.code === 'malic-settled' && c.settle?.to === 'sulphite')
     const dosing = asked.some(isDose) && !wantsSugar
     // Until it is locked bacteria may begin at any time: what a dose left free is read at once, not with the bottling.
-    const readIn = asked.some((c) => isDose(c) && c.code === 'malic-settled') ? { from: later(window.from, -LEAD_H), due: window.from } : window
+    const locks = asked.some((c) => isDose(c) && c.code === 'malic-settled')
+    const readIn = locks ? { from: later(window.from, -LEAD_H), due: window.from } : window
     /** The last dose binds: neither read nor added to until it has. */
     const binds = lot.lastSulphiteAt !== undefined && hoursSince(lot.lastSulphiteAt, now) < BINDS_H
     const unread = dosing && cellar.equipment?.['so2-kit'] !== false && !wasRead(lot, now)
