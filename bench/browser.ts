@@ -116,6 +116,7 @@ async function scriptOfDemo(browser: Browser): Promise<number> {
 /** From Today to the season: when its first lines are there, and what holds the page up until all of them are. */
 async function seasonDrawn(page: Page): Promise<object> {
   await page.goto('/')
+  await page.locator('a[href^="/season"]').first().waitFor()
   await longestTask(page)
   const [firstMs, lots] = await page.evaluate(
     () =>

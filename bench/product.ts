@@ -12,6 +12,21 @@ const CHROMIUM = [
   process.env.CHROMIUM_PATH, '/usr/bin/chromium-headless-shell', '/usr/bin/chromium', '/usr/bin/chromium-browser', '/usr/bin/google-chrome'
 ].find((p) => p && existsSync(p))
 
+const ARGS = ['--no-sandbox', '--disable-gpu', '--disable-background-networking']
+
+/** A browser whose storage is kept in a folder: closed and begun again it is the same person's on another day. */
+export async function asOnAnotherDay<T>(folder: string, work: (page: Page) => Promise<T>): Promise<T> {
+  const context = await chromium.launchPersistentContext(folder, {
+    executablePath: CHROMIUM!, args: ARGS, baseURL: ADDRESS, serviceWorkers: 'block'
+  })
+  try {
+    return await work(context.pages()[0] ?? (await context.newPage()))
+  }
+  finally {
+    await context.close()
+  }
+}
+
 /** The built product and a browser for as long as `work` takes; says so where nothing is built or no browser is there. */
 export async function withProduct(work: (browser: Browser) => Promise<object>): Promise<object> {
   const entry = resolve(import.meta.dirname, '../../.output/server/index.mjs')
@@ -19,10 +34,7 @@ export async function withProduct(work: (browser: Browser) => Promise<object>): 
   const server = spawn(process.execPath, [entry], {
     env: { ...process.env, PORT: String(PORT), HOST: 'localhost', NODE_ENV: 'production' }
   })
-  const browser = await chromium.launch({
-    executablePath: CHROMIUM,
-    args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking']
-  })
+  const browser = await chromium.launch({ executablePath: CHROMIUM, args: ARGS })
   try {
     await answering()
     return await work(browser)
@@ -61,9 +73,9 @@ export async function importEntries(page: Page, entries: readonly Entry[], lot: 
 export type WithTasks = Window & { tasks?: number[] }
 /** What holds the page up for longer than 50 ms, as the browser itself counts it. */
 export function watchLongTasks(): void {
-  const tasks: number[] = ((window as WithTasks).tasks = [])
   new PerformanceObserver((list) => {
-    for (const { duration } of list.getEntries()) tasks.push(duration)
+    // Into whatever list is there now: who measures begins a new one.
+    for (const { duration } of list.getEntries()) ((window as WithTasks).tasks ??= []).push(duration)
   }).observe({ type: 'longtask', buffered: true })
 }
 export async function longestTask(page: Page): Promise<number> {
@@ -74,6 +86,8 @@ export async function longestTask(page: Page): Promise<number> {
 
 /** From the tap on "Log" to the second frame after the ledger shows the line, taken inside the page so that no driver is in it. */
 export async function tapToDrawn(page: Page, note: string): Promise<number> {
+  // A person takes a moment between two taps; what follows the last one behind is drawn by then.
+  await page.waitForTimeout(500)
   await page.getByRole('textbox', { name: 'Note' }).fill(note)
   return page.evaluate(
     (text) =>

@@ -57,6 +57,8 @@ type Listener = (change: Change) => void
 type Whole = Awaited<ReturnType<CellarStorage['all']>>
 /** So many facts cross to the page at once, so that none of them holds it up. */
 const CHUNK = 1500
+/** The first of them: as many as a first page shows, so that nothing more is waited for. */
+const FIRST_FACTS = 300
 
 /**
  * The ledger with all that is heavy about it: reading, checking, folding, restating, merging. It runs in a worker, and nothing of
@@ -165,7 +167,7 @@ export class LedgerEngine {
 
   private newest(start: number): StandingFact[] {
     const newest = this.history.facts.length - start
-    return this.history.facts.slice(Math.max(0, newest - CHUNK), newest).reverse()
+    return this.history.facts.slice(Math.max(0, newest - (start === 0 ? FIRST_FACTS : CHUNK)), newest).reverse()
   }
 
   /**
