@@ -36,7 +36,8 @@ export type Committed =
    * `restored`: the browser had cleared the cellar meanwhile, and all of it was written again.
    */
   | { outcome: 'written', count: number, written: Entry[], change: Change, factCount?: number, restored?: true }
-  | { outcome: 'refused', problems: LedgerProblem[] }
+  /** `drafts`: what was asked, where the page does not hold it. */
+  | { outcome: 'refused', problems: LedgerProblem[], drafts?: readonly Draft[] }
   | { outcome: 'invalid', issues: Issue[] }
   | { outcome: 'failed', trouble: Trouble }
 export interface Reviewed {
@@ -244,7 +245,7 @@ export class LedgerEngine {
     const done = await this.commit(this.tables.drafts, device)
     // What could not be stored can be asked for again.
     if (done.outcome === 'written') this.tables.forget()
-    return done
+    return done.outcome === 'refused' ? { ...done, drafts: this.tables.drafts } : done
   }
 
   /** Ends `takeReviewed` before it has stored all: then nothing of it is. */

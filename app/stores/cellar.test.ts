@@ -134,6 +134,18 @@ describe('the ledger as a page sees it', () => {
     expect([cellar.state.lots.get(lotId)?.volume.value, cellar.state.vessels.get('vessel-here')?.capacityL]).toEqual([40, 30])
     expect(await cellar.takeReviewed()).toMatchObject({ count: 0, written: [] })
   })
+  it('a table with readings from before the lot is refused, kept, and written with the start moved back', async () => {
+    const cellar = await opened()
+    await cellar.log([start])
+    const before = cellar.state.starts.get(lotId)!
+    const day = new Date(Date.parse(before) - 5 * 86_400_000).toISOString()
+    expect(await cellar.readTable(`date,SG\n${day},1.02`)).toMatchObject({ ok: true })
+    await cellar.mapTable({ at: 'date', dayFirst: true, values: [{ column: 'SG', quantity: 'sg' }] }, lotId)
+    expect(await cellar.takeTable()).toBeUndefined()
+    expect(cellar.refused.map((p) => p.code)).toEqual(['before-start'])
+    expect(await cellar.logMovingStarts()).toHaveLength(2)
+    expect([cellar.state.starts.get(lotId)! < before, cellar.lotOf(lotId)?.sg?.value]).toEqual([true, 1.02])
+  })
   it('an impossible move is refused before anything is written, and says why', async () => {
     const cellar = await opened()
     await cellar.log([start])

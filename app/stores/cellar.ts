@@ -212,6 +212,8 @@ export const useCellarStore = defineStore('cellar', () => {
       if (!(error instanceof StorageError)) throw error
       return { outcome: 'failed', trouble: { operation: error.operation, problem: error.problem } }
     })
+    // What can be helped is asked again with its starts moved.
+    if (done.outcome === 'refused' && done.drafts) lastAsked.value = [...done.drafts]
     refused.value = done.outcome === 'refused' ? done.problems : []
     issues.value = done.outcome === 'invalid' ? done.issues : []
     // Stopped is what was asked for, and no problem.
