@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { judge } from '../../practice/follower/judge'
-import { SCENARIOS } from '../../practice/follower/scenarios'
-import { season } from '../../practice/follower/season'
+import { SCENARIOS, SHARED } from '../../practice/follower/scenarios'
+import { season, sharedSeason } from '../../practice/follower/season'
 
 /**
  * The closed loop: a person does what Presk asks and nothing else, and what is judged is the wine as it truly is. A sample here; all of
@@ -12,7 +12,13 @@ const SAMPLE = [
   ['white, usual', 1], ['white, sweet with sorbate', 2], ['white, sweet, pasteurised', 1], ['white, sparkling', 1],
   ['rosé, usual', 2], ['kit, red', 1], ['juice, white', 3], ['concentrate in cans, red, no kits', 51],
   // A gravity with two digits swapped once made 9 % vol of alcohol that was none, and the malolactic was given up for it.
-  ['red, one reading in fifteen typed wrong', 66]
+  ['red, one reading in fifteen typed wrong', 66],
+  // A dose that locked malic acid was asked about with the bottling, weeks later.
+  ['red, ripe', 54],
+  // Sugar that a slow yeast was still taking was a reason to give up malolactic.
+  ['red, hungry', 64],
+  ['juice with honey, white', 61], ['white, refractometer found off', 62], ['red, into a small new barrel', 63],
+  ['white, spoons and no scale', 61]
 ] as const
 const MOST_TASKS = 95
 const MOST_TOP_UPS = 15
@@ -28,6 +34,13 @@ describe('a season by nothing but what Presk asks', () => {
     // Whatever is asked, somebody who follows knows what it means; and nothing that Presk planned is refused by its ledger.
     expect([...one.unknown]).toEqual([])
     expect(one.refused).toEqual([])
+  })
+  it('two lots that share odd glass, a ledger and one pair of hands: both bottled and sound', () => {
+    for (const one of sharedSeason(SHARED[0]!, 51)) {
+      const { faults, bottled } = judge(one)
+      const { name } = one.scenario
+      expect({ name, faults, bottled, refused: one.refused }).toEqual({ name, faults: [], bottled: true, refused: [] })
+    }
   })
   it('the same scenario and seed give the same season', () => {
     const of = () => season(SCENARIOS.find((s) => s.name === 'kit, white')!, 4).history.entries.map((e) => ({ ...e }))
