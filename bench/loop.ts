@@ -1,7 +1,7 @@
 import { windowsHeld } from '../practice/follower/foretold'
 import { judge } from '../practice/follower/judge'
 import { SCENARIOS, SHARED } from '../practice/follower/scenarios'
-import { season, sharedSeason } from '../practice/follower/season'
+import { seasons, sharedSeason } from '../practice/follower/season'
 
 /** Seasons of each scenario. The windows of the way were set with seeds 101 to 130: these are others. */
 const SEEDS = 6
@@ -13,33 +13,36 @@ const median = (xs: readonly number[]): number => [...xs].sort((a, b) => a - b)[
 export function benchLoop() {
   const windows = new Map<string, { held: number, of: number }>()
   const rows = SCENARIOS.map((scenario) => {
-    const all = Array.from({ length: SEEDS }, (_, i) => {
-      const one = season(scenario, FIRST_SEED + i)
+    const all = Array.from({ length: SEEDS }, (_, i) => seasons(scenario, FIRST_SEED + i)).flat().map((one) => {
       for (const { code, held } of windowsHeld(one)) {
         const known = windows.get(code) ?? { held: 0, of: 0 }
         windows.set(code, { held: known.held + Number(held), of: known.of + 1 })
       }
-      return { ...judge(one), seed: FIRST_SEED + i, day: one.bottledDay }
+      return { ...judge(one), seed: one.seed, day: one.bottledDay, minutes: one.minutes, washings: one.washings }
     })
     return {
       scenario: scenario.name,
+      lots: all.length,
       sound: all.filter((v) => v.sound).length,
       bottled: all.filter((v) => v.bottled).length,
       tasks: median(all.map((v) => v.taskCount)),
       topUps: median(all.map((v) => v.topUps)),
+      hours: Math.round(median(all.map((v) => v.minutes)) / 60),
+      washings: median(all.map((v) => v.washings)),
       day: median(all.flatMap((v) => v.day ?? [])),
       ...(all.some((v) => !v.sound) && { faults: all.filter((v) => !v.sound).map((v) => `${v.seed}: ${v.faults.join(', ')}`) })
     }
   })
   const shared = SHARED.map((cellar) => {
-    const seasons = Array.from({ length: SEEDS }, (_, i) => sharedSeason(cellar, FIRST_SEED + i)).flat()
-    const all = seasons.map((one) => ({ ...judge(one), seed: one.seed }))
+    const all = Array.from({ length: SEEDS }, (_, i) => sharedSeason(cellar, FIRST_SEED + i))
+      .flat().map((one) => ({ ...judge(one), seed: one.seed }))
     const faults = all.filter((v) => !v.sound).map((v) => `${v.seed}: ${v.faults.join(', ')}`)
     return { cellar: cellar.name, lots: all.length, sound: all.filter((v) => v.sound).length,
       bottled: all.filter((v) => v.bottled).length, ...(faults.length > 0 && { faults }) }
   })
-  const sum = (of: 'sound' | 'bottled') => rows.reduce((s, r) => s + r[of], 0)
-  const seasons = rows.length * SEEDS
+  const sum = (of: 'sound' | 'bottled' | 'lots') => [...rows, ...shared].reduce((s, r) => s + r[of], 0)
+  const lots = sum('lots')
   const wayHeld = Object.fromEntries([...windows].map(([code, { held, of }]) => [code, { share: Number((held / of).toFixed(2)), of }]))
-  return { seasons, wayHeld, soundPercent: (sum('sound') / seasons) * 100, bottledPercent: (sum('bottled') / seasons) * 100, rows, shared }
+  const percent = (of: 'sound' | 'bottled') => (sum(of) / lots) * 100
+  return { seasons: lots, wayHeld, soundPercent: percent('sound'), bottledPercent: percent('bottled'), rows, shared }
 }

@@ -300,6 +300,9 @@ function thin(w: Wine, litres: number): void {
   w.litres += litres
 }
 
+/** mol/L, some 150 mg/L. */
+const PRESSED_POTASSIUM = 0.0038
+
 /** Things that hands do. */
 export const DO = {
   pitch: (w: Wine, gPerL: number, shocked = false) => (w.yeast += gPerL * (shocked ? 0.2 : 0.75)),
@@ -348,6 +351,12 @@ export const DO = {
   oakOut: (w: Wine) => (w.looseOak = 0),
   /** A part of it into a barrel; racked, it is out of it. */
   intoWood: (w: Wine, litres: number, capacityL: number, fresh: number) => (w.wood = { litres, capacityL, fresh }),
+  /** Part of what was pressed, as a wine of its own: out of the skins comes potassium, and more that settles. From memory. */
+  keepPressed: (w: Wine, litres: number): Wine => {
+    w.litres -= litres
+    const acids = { ...w.acids, potassium: w.acids.potassium + PRESSED_POTASSIUM }
+    return { ...w, nature: { ...w.nature }, acids, litres, lees: w.lees * 1.6, ph: phOf(acids) }
+  },
   degas: (w: Wine) => (w.gas *= 0.35),
   aerate: (w: Wine) => {
     w.sulphide *= 0.6

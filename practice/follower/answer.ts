@@ -7,7 +7,7 @@ import { DO, SEE } from '../../simulator'
 import { correct, crush, packet } from './crush'
 import { bottle, settle, sweeten } from './finish'
 import type { Hand } from './hand'
-import { rack, top } from './moves'
+import { keepApart, rack, top } from './moves'
 
 export function answer(hand: Hand, task: StageFinding, lot: LotView): void {
   const w = hand.wine
@@ -55,7 +55,8 @@ export function answer(hand: Hand, task: StageFinding, lot: LotView): void {
       hand.gravity()
       return
     case 'press':
-      return rack(hand, lot, false, 'press')
+      rack(hand, lot, false, 'press')
+      return keepApart(hand)
     case 'not-begun':
       DO.pitch(w, 0.25)
       hand.log(inoculation({ lotId: hand.lotId, organism: 'yeast', culture: 'Yeast of the house', grams: v * 0.25 }))

@@ -30,6 +30,9 @@ export interface Season {
   unprotectedDays: number
   keptDays: number
   tasks: Map<string, number>
+  /** What all of them took by Presk's own reckoning, and vessels that were washed. */
+  minutes: number
+  washings: number
   refused: string[]
   /** What the way foretold at the start and in the first winter, by step; instants. */
   foretold: { day: number, steps: readonly WayStep[] }[]
@@ -46,6 +49,8 @@ export class Household {
   readonly start = Date.UTC(2026, 8, 20, 8)
   count = 0
   day = 0
+  /** One for each lot; a press fraction that is kept apart comes later. */
+  readonly hands: Hand[] = []
 
   /** @param glass what they have of it, L each; plenty where nothing is said */
   constructor(public toppingL = 15, readonly glass?: readonly number[]) {}
@@ -78,17 +83,21 @@ export class Hand {
   private oaked = false
   season: Season
 
-  /** @param n which lot of the household it is */
-  constructor(readonly scenario: Scenario, seed: number, readonly house = new Household(toppingOf(scenario)), readonly n = 0) {
-    const must = mustOf(scenario, seed)
-    this.wine = wineFrom(seed, must)
+  /** @param n which lot of the household it is, @param part a wine that was another lot's, already in the ledger */
+  constructor(
+    readonly scenario: Scenario, seed: number, readonly house = new Household(toppingOf(scenario)), readonly n = 0, part?: Wine
+  ) {
+    this.wine = part ?? wineFrom(seed, mustOf(scenario, seed))
     this.see = { ...instrumentsOf(seed), refractometerOff: scenario.refractometerOff ?? 0 }
     this.slips = seeded(seed * 7001 + 3)
-    house.begin(openingOf(scenario, n, house.glass))
-    this.honey()
+    house.hands.push(this)
+    if (!part) {
+      house.begin(openingOf(scenario, n, house.glass))
+      this.honey()
+    }
     this.season = {
       scenario, seed, wine: this.wine, history: this.history, lot: this.lot(), bottles: 0, unprotectedDays: 0, keptDays: 0,
-      tasks: new Map(), foretold: [], refused: [], unknown: new Set()
+      tasks: new Map(), minutes: 0, washings: 0, foretold: [], refused: [], unknown: new Set()
     }
   }
 

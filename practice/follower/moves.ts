@@ -1,8 +1,10 @@
 import type { Draft, EntryOf, Fact, LotView, VesselState } from '../../core/ledger'
 import type { StageFinding } from '../../core/stages'
 import { DO } from '../../simulator'
-import type { Hand } from './hand'
+import { partOfLot } from '../../core/drafts'
+import { Hand } from './hand'
 import { BARREL } from './opening'
+import { type Scenario, lotIdOf } from './scenarios'
 
 interface Target { id: string, litres: number }
 
@@ -85,7 +87,33 @@ function pour(
     }
   }
   hand.log(...drafts)
-  for (const vesselId of new Set(held.map(([id]) => id))) hand.log({ type: 'vessel-cared', vesselId, what: 'cleaned' })
+  for (const vesselId of new Set(held.map(([id]) => id))) {
+    hand.season.washings++
+    hand.log({ type: 'vessel-cared', vesselId, what: 'cleaned' })
+  }
+}
+
+/** What the press gave, into a glass that it fills: a lot of its own from then on, with more potassium and more lees. */
+export function keepApart(hand: Hand): void {
+  const { pressShare } = hand.scenario
+  const lot = hand.lot()
+  if (pressShare === undefined) return
+  const wanted = lot.volume.value * pressShare
+  const glass = [...hand.history.cellar.vessels.values()].filter((v) => !v.lotId && v.kind === 'demijohn' && v.capacityL <= wanted)
+    .sort((a, b) => b.capacityL - a.capacityL)[0]
+  const [from] = [...lot.contents].sort((a, b) => b[1] - a[1])
+  if (!glass || !from || from[1] < glass.capacityL) return
+  const n = hand.house.hands.length
+  const part = lotIdOf(n)
+  const litres = glass.capacityL
+  const done = hand.log(
+    partOfLot(lot, { lotId: part, name: `${lot.name.slice(0, 50)}, press wine`, stream: 'blend' }),
+    { type: 'transfer', purpose: 'press', from: { lotId: lot.id, vesselId: from[0] }, to: { lotId: part, vesselId: glass.id }, outL: litres,
+      inL: litres }
+  )
+  if (!done) return
+  const scenario: Scenario = { ...hand.scenario, name: `${hand.scenario.name}: press wine`, litres }
+  new Hand(scenario, hand.season.seed, hand.house, n, DO.keepPressed(hand.wine, litres))
 }
 
 export function top(hand: Hand, task: StageFinding & { code: 'top-up' | 'top-barrel' }, lot: LotView): void {

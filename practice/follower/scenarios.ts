@@ -29,6 +29,8 @@ export interface Scenario {
     cold?: boolean
     sulphite?: 'none'
   }
+  /** So much of it comes from the press and is kept apart. */
+  pressShare?: number
   /** A new barrel of so many litres stands ready for a wine at rest. */
   barrelL?: number
   /** Chips that go in once it is at rest, g/L. */
@@ -98,6 +100,7 @@ export const SCENARIOS: readonly Scenario[] = [
   { name: 'juice, white', stream: 'juice', colour: 'white', litres: 23, sulphited: 60, plan: { malolactic: 'none' } },
   { name: 'juice, white, unsulphited', stream: 'juice', colour: 'white', litres: 23, plan: { malolactic: 'none' } },
   { name: 'red, into a small new barrel', ...base, barrelL: 30, plan: { malolactic: 'after-pressing' } },
+  { name: 'red, press wine kept apart', ...base, litres: 60, pressShare: 0.2, plan: { malolactic: 'after-pressing' } },
   { name: 'red, with chips', ...base, chipsGPerL: 2.5, plan: { malolactic: 'after-pressing' } },
   { name: 'red, spoons and no scale', ...base, lacks: ['scale'], plan: { malolactic: 'after-pressing' } },
   { name: 'white, spoons and no scale', ...base, colour: 'white', lacks: ['scale'], plan: { malolactic: 'none' } },

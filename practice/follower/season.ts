@@ -18,22 +18,25 @@ export const season = (scenario: Scenario, seed: number): Season => run(new Hand
 /** Several lots that share glass, a ledger and one pair of hands; each with a nature of its own. */
 export function sharedSeason({ lots, glass }: SharedCellar, seed: number): Season[] {
   const house = new Household(15, glass)
-  return runAll(lots.map((scenario, n) => new Hand(scenario, seed + n * 101, house, n)))
+  lots.forEach((scenario, n) => new Hand(scenario, seed + n * 101, house, n))
+  return runAll(house)
 }
 
-export const run = (hand: Hand): Season => runAll([hand])[0]!
+/** A lot, and what was kept apart of it. */
+export const seasons = (scenario: Scenario, seed: number): Season[] => runAll(new Hand(scenario, seed).house)
 
-function runAll(hands: readonly Hand[]): Season[] {
-  const { house } = hands[0]!
+export const run = (hand: Hand): Season => runAll(hand.house)[0]!
+
+function runAll(house: Household): Season[] {
   for (; house.day < YEAR_DAYS; house.day += 1) {
-    const open = hands.filter((hand) => !isOver(hand))
+    const open = house.hands.filter((hand) => !isOver(hand))
     if (open.length === 0) break
     for (const hand of open) lookAfter(hand)
     // The next morning; until then one lot after the other.
     house.day = Math.floor(house.day)
     for (const hand of open) pass(hand, 24)
   }
-  return hands.map((hand) => ({ ...hand.season, history: hand.history, lot: hand.lot() }))
+  return house.hands.map((hand) => ({ ...hand.season, history: hand.history, lot: hand.lot() }))
 }
 
 /** Bottles are looked after for a month more. */
@@ -75,6 +78,7 @@ function visit(hand: Hand): void {
     if (!task) break
     hand.asked.add(task.key)
     hand.tally(task.code)
+    hand.season.minutes += task.minutes ?? 0
     if (task.code === 'settle') hand.tally(`settle:${task.condition.code}:${task.condition.state}:${task.condition.because ?? ''}`)
     if (task.code === 'malolactic-stands') hand.tally(`stands:${task.because}`)
     answer(hand, task, lot)
