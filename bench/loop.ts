@@ -18,7 +18,7 @@ export function benchLoop() {
         const known = windows.get(code) ?? { held: 0, of: 0 }
         windows.set(code, { held: known.held + Number(held), of: known.of + 1 })
       }
-      return { ...judge(one), seed: one.seed, day: one.bottledDay, minutes: one.minutes, washings: one.washings }
+      return { ...judge(one), seed: one.seed, day: one.bottledDay, minutes: one.minutes, washings: one.washings, nagged: [...one.nagged] }
     })
     return {
       scenario: scenario.name,
@@ -30,6 +30,7 @@ export function benchLoop() {
       hours: Math.round(median(all.map((v) => v.minutes)) / 60),
       washings: median(all.map((v) => v.washings)),
       day: median(all.flatMap((v) => v.day ?? [])),
+      ...(all.some((v) => v.nagged.length > 0) && { nagged: [...new Set(all.flatMap((v) => v.nagged))] }),
       ...(all.some((v) => !v.sound) && { faults: all.filter((v) => !v.sound).map((v) => `${v.seed}: ${v.faults.join(', ')}`) })
     }
   })

@@ -33,12 +33,17 @@ export interface Season {
   /** What all of them took by Presk's own reckoning, and vessels that were washed. */
   minutes: number
   washings: number
+  /** Asked visit after visit, more than three times, with nothing else to be answered and no rhythm of its own. */
+  nagged: Set<string>
   refused: string[]
   /** What the way foretold at the start and in the first winter, by step; instants. */
   foretold: { day: number, steps: readonly WayStep[] }[]
   /** Asked for, and nothing that the follower knows answers it. */
   unknown: Set<string>
 }
+
+/** Visits are three days apart at most; asked at so many in a row a thing is asked for ever. */
+const [LAST_VISIT_DAYS, MOST_ASKED] = [3.5, 3] as const
 
 /** Of a level spoon, as a share: common practice, no source. */
 const SPOON_ERROR = 0.1
@@ -81,6 +86,7 @@ export class Hand {
   asked = new Set<string>()
   marblesL = 0
   private oaked = false
+  private readonly asks = new Map<string, { times: number, day: number, on: string }>()
   season: Season
 
   /** @param n which lot of the household it is, @param part a wine that was another lot's, already in the ledger */
@@ -97,7 +103,7 @@ export class Hand {
     }
     this.season = {
       scenario, seed, wine: this.wine, history: this.history, lot: this.lot(), bottles: 0, unprotectedDays: 0, keptDays: 0,
-      tasks: new Map(), minutes: 0, washings: 0, foretold: [], refused: [], unknown: new Set()
+      tasks: new Map(), minutes: 0, washings: 0, nagged: new Set(), foretold: [], refused: [], unknown: new Set()
     }
   }
 
@@ -159,6 +165,15 @@ export class Hand {
 
   work(what: Extract<Fact, { type: 'operation' }>['what'], more = {}): boolean {
     return this.log(fact('operation', { lotId: this.lotId, what, ...more }))
+  }
+
+  /** Whether it was asked for at each of the last visits on the same evidence, and can only be done again. */
+  isNagged({ key, evidence, waysOut, waysRound, againH }: Finding): boolean {
+    const before = this.asks.get(key)
+    const on = evidence.join()
+    const times = before?.on === on && this.day - before.day < LAST_VISIT_DAYS ? before.times + 1 : 1
+    this.asks.set(key, { times, day: this.day, on })
+    return times > MOST_ASKED && !waysOut?.length && !waysRound?.length && againH === undefined
   }
 
   done(task: Finding, outcome: 'done' | 'skipped' = 'done'): void {

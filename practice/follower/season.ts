@@ -79,6 +79,7 @@ function visit(hand: Hand): void {
     hand.asked.add(task.key)
     hand.tally(task.code)
     hand.season.minutes += task.minutes ?? 0
+    if (hand.isNagged(task)) hand.season.nagged.add(task.code)
     if (task.code === 'settle') hand.tally(`settle:${task.condition.code}:${task.condition.state}:${task.condition.because ?? ''}`)
     if (task.code === 'malolactic-stands') hand.tally(`stands:${task.because}`)
     answer(hand, task, lot)

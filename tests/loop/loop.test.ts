@@ -33,6 +33,7 @@ describe('a season by nothing but what Presk asks', () => {
     expect(verdict.topUps).toBeLessThanOrEqual(MOST_TOP_UPS)
     // Whatever is asked, somebody who follows knows what it means; and nothing that Presk planned is refused by its ledger.
     expect([...one.unknown]).toEqual([])
+    expect([...one.nagged]).toEqual([])
     expect(one.refused).toEqual([])
   })
   it('two lots that share odd glass, a ledger and one pair of hands: both bottled and sound', () => {
