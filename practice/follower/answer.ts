@@ -50,9 +50,13 @@ export function answer(hand: Hand, task: StageFinding, lot: LotView): void {
       return
     case 'read-ferment':
     case 'confirm-dryness':
-    case 'measure-blend':
     case 'left-alone':
       hand.gravity()
+      return
+    case 'measure-blend':
+      hand.gravity()
+      if (!hand.lacks('ph-meter')) hand.read('ph', SEE.ph(w, hand.see))
+      if (!hand.lacks('acid-kit')) hand.read('ta', SEE.ta(w, hand.see))
       return
     case 'press':
       rack(hand, lot, false, 'press')

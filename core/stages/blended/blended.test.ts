@@ -27,6 +27,8 @@ const asked = (...more: More[]) => {
   return blendedStage.appliesTo(lot) ? blendedStage.tasks(lot, cellar, now) : []
 }
 
+const nothingToTest: Draft<Fact> = { type: 'equipment-said', has: { 'ph-meter': false, 'acid-kit': false } }
+
 describe('a wine that another came into', () => {
   it.each<[string, More[], string[]]>([
     ['none came', [], []],
@@ -36,7 +38,8 @@ describe('a wine that another came into', () => {
     ['its pH was read since, its TA was not', [[3, into(10)], [1, reading('ph', 3.4)]], ['soon']],
     ['both were read', [[3, into(10)], [1, reading('ph', 3.4)], [1, reading('ta', 6.5)]], []],
     ['read, and blended again', [[9, into(10)], [5, reading('ph', 3.4)], [5, reading('ta', 6.5)], [2, into(10)]], ['soon']],
-    ['long ago: nobody compares any more', [[70, into(10)]], []]
+    ['long ago: nobody compares any more', [[70, into(10)]], []],
+    ['nobody here has a pH meter or an acid kit', [[3, into(10)], [2, nothingToTest]], []]
   ])('%s', (_name, more, wanted) => expect(asked(...more).map((t) => t.urgency)).toEqual(wanted))
   it('musts that came together before their yeast are none', () => {
     const musts = foldCellar([start(55), start(55, { lotId: 'lot-other', volumeL: 30 }), entry(54, into(10)), ...dryWine(53).slice(1)])
