@@ -1,5 +1,5 @@
 import { type Draft, type Fact, type LotView, type VesselState, lotAt } from '~~/core/ledger'
-import type { Preview } from '~/data/ledger-engine'
+import type { Preview } from '~/data/engine-answers'
 import { sayLedgerProblem } from '~/wording/problems'
 
 /** Asked for so long after the last key, ms. */

@@ -3,11 +3,8 @@ import {
   type Entry,
   type Fact,
   type History,
-  type LedgerProblem,
-  type LotState,
   type Restatement,
   type StandingFact,
-  type VesselState,
   extend,
   historyOf,
   propose,
@@ -15,6 +12,7 @@ import {
 } from '~~/core/ledger'
 import { CellarDb } from './cellar-db'
 import { clockMs, clockNow, holdClock } from './clock'
+import type { Committed, Preview, Reviewed } from './engine-answers'
 import { type FileProblem, parseCellarFile } from './cellar-file'
 import { type CellarName, type CellarStorage, StorageError, type Storing } from './cellar-storage'
 import { type Issue, issuesOf } from './draft-issues'
@@ -23,36 +21,12 @@ import { newId } from './ids'
 import { inTime } from './in-time'
 import { MOST_TOLD } from './limits'
 import { MemoryCellar } from './memory-cellar'
-import { type Review, reviewOf } from './review'
+import { reviewOf } from './review'
 import { toCellarFile } from './to-cellar-file'
 import type { Mapping } from './csv'
 import { type TableMapped, type TableSeen, TableReader } from './table-reader'
 import { type Change, type Opened, type Trouble, changeBetween } from './told'
 import { holdForLife } from '~/workers/supervised'
-
-export type Committed =
-  /**
-   * Of very many, `written` and the lines of the change stay here: the page reads the lines again, `factCount` of them.
-   * `restored`: the browser had cleared the cellar meanwhile, and all of it was written again.
-   */
-  | { outcome: 'written', count: number, written: Entry[], change: Change, factCount?: number, restored?: true }
-  /** `drafts`: what was asked, where the page does not hold it. */
-  | { outcome: 'refused', problems: LedgerProblem[], drafts?: readonly Draft[] }
-  | { outcome: 'invalid', issues: Issue[] }
-  | { outcome: 'failed', trouble: Trouble }
-export interface Reviewed {
-  fileName: string
-  name: string
-  exportedAt: string
-  review: Review
-}
-
-/** The cellar as it would be: lots that would differ, and all vessels. */
-export interface Preview {
-  lots: LotState[]
-  vessels: VesselState[]
-  refused: LedgerProblem[]
-}
 
 type Listener = (change: Change) => void
 type Whole = Awaited<ReturnType<CellarStorage['all']>>

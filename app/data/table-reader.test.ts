@@ -26,6 +26,7 @@ describe('a table that is being imported', () => {
         { line: 5, problems: ['“soon” is not a date'] }
       ]
     })
+    expect(reader.map({ at: 'date', dayFirst: true, values }, '', historyOf([]), NOW)).toMatchObject({ readings: 0, troubledCount: 4 })
     // Without a column of names all rows are of the one lot.
     expect(reader.map({ at: 'date', dayFirst: true, values }, 'lot-1', history, NOW)).toMatchObject({ readings: 3, troubledCount: 1 })
     expect(reader.drafts.map((d) => [d.lotId, d.value])).toEqual([['lot-1', 1.02], ['lot-1', 1.01], ['lot-1', 1]])

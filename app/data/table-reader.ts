@@ -41,7 +41,7 @@ export class TableReader {
 
   /** @param lotId the lot of all rows, where no column names it */
   map(mapping: Mapping, lotId: string, history: History, now: string): TableMapped {
-    const lotOf = mapping.lot === undefined ? () => ({ lotId }) : lotNamed(history)
+    const lotOf = mapping.lot === undefined ? ofLot(lotId) : lotNamed(history)
     return this.keep(this.table ? mapRows(this.table, mapping, lotOf, now) : [], 0)
   }
 
@@ -62,6 +62,9 @@ export class TableReader {
     }
   }
 }
+
+/** All rows are of one lot; a cellar without lots has none for them. */
+const ofLot = (lotId: string): LotNamed => () => (lotId ? { lotId } : { problem: 'there is no lot yet: start one first' })
 
 /** A name in the table means the lot that is called so, and no other. */
 function lotNamed({ cellar }: History): LotNamed {

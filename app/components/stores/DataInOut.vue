@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { daysBetween } from '~~/core/units'
 import { counted } from '~/wording/count'
-import type { Reviewed } from '~/data/ledger-engine'
+import type { Reviewed } from '~/data/engine-answers'
 import { LARGEST_FILE_BYTES, MOST_TOLD } from '~/data/limits'
 import { chosenCellar } from '~/data/chosen-file'
 import { downloadCellar, fileNameOf } from '~/data/download'
