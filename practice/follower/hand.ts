@@ -1,15 +1,14 @@
-import { DAY_MS, seeded } from '../../core/units'
+import { seeded } from '../../core/units'
 import { addition, fact, reading } from '../../core/drafts'
 import type { Finding, WayOut } from '../../core/findings'
 import { answerDrafts } from '../../core/findings'
-import { type Draft, type Entry, type Fact, type History, type LotView, type ReadingQuantity, extend, historyOf,
-  lotAt, propose } from '../../core/ledger'
-import { entrySchema } from '../../core/ledger/schema'
+import { type Draft, type Fact, type History, type LotView, type ReadingQuantity, lotAt, propose } from '../../core/ledger'
 import { cardOf } from '../../core/materials'
 import { doseFor } from '../../core/stages'
 import { SO2_SHARE } from '../../core/sulphite'
 import type { WayStep } from '../../core/way'
 import { DO, type Instruments, SEE, type Wine, addSulphite, instrumentsOf, wineFrom } from '../../simulator'
+import { Household } from './household'
 import { REFRACTOMETER, openingOf } from './opening'
 import { type Scenario, lotIdOf, mustOf, toppingOf } from './scenarios'
 import { asTyped } from './slips'
@@ -47,30 +46,6 @@ const [LAST_VISIT_DAYS, MOST_ASKED] = [3.5, 3] as const
 
 /** Of a level spoon, as a share: common practice, no source. */
 const SPOON_ERROR = 0.1
-
-/** A household: one ledger and one calendar for all of its lots, and the wine that it has for topping up. */
-export class Household {
-  history: History = historyOf([])
-  readonly start = Date.UTC(2026, 8, 20, 8)
-  count = 0
-  day = 0
-  /** One for each lot; a press fraction that is kept apart comes later. */
-  readonly hands: Hand[] = []
-
-  /** @param glass what they have of it, L each; plenty where nothing is said */
-  constructor(public toppingL = 15, readonly glass?: readonly number[]) {}
-
-  now = (): string => new Date(this.start + Math.round(this.day * DAY_MS)).toISOString()
-
-  entry(draft: Draft<Fact>, at = this.now()): Entry {
-    return entrySchema.parse({ id: `loop-${String(++this.count).padStart(6, '0')}`, device: 'loop', at, written: at, ...draft })
-  }
-
-  /** What is there on the first day. */
-  begin(drafts: readonly Draft<Fact>[]): void {
-    this.history = extend(this.history, drafts.map((draft) => this.entry(draft)))
-  }
-}
 
 /** Whoever follows Presk with one lot: its wine, what they see of it, and what they write. Writes entries as the forms do. */
 export class Hand {
