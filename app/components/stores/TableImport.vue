@@ -133,6 +133,7 @@ async function takeIn() {
           ]"
         />
         <SelectField
+          v-if="Object.values(chosen).includes('temperature')"
           v-model="fahrenheit"
           label="Temperatures are in"
           :items="[
@@ -182,6 +183,8 @@ async function takeIn() {
   display: grid;
   grid-template-columns: repeat(auto-fit, minmax(160px, 1fr));
   gap: 12px;
+  /* A heading of two lines leaves the fields in one row. */
+  align-items: end;
 }
 .message,
 ul {
