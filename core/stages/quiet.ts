@@ -1,11 +1,12 @@
 /**
  * What is said on the left makes each task on the right keep still, by code or by key. Bottles that may burst are not laid down or tasted;
- * a ferment about which a decision is open is not stirred as if it went on; what another stage asks for in its time is not asked for twice;
- * less than a bottle of wine is drunk, not kept.
+ * a ferment about which a decision is open is not stirred as if it went on; a wine whose yeast may still be at work is not racked off it;
+ * what another stage asks for in its time is not asked for twice; less than a bottle of wine is drunk, not kept.
  */
 export const QUIETS: readonly (readonly [loud: readonly string[], quiet: readonly string[]])[] = [
   [['weak-bottles', 'over-pressure', 'sweet-bottles'], ['lay-down', 'taste-bottle', 'drink-up']],
   [['stuck', 'tell-if-dry', 'not-begun'], ['stir-must', 'feed', 'sugar-step']],
+  [['sugar-before-bacteria:goes-on'], ['rack-gross-lees']],
   [['look-at-clarity', 'rack-again', 'haze-stays', 'rack-off-fining'], ['settle:clear']],
   [['rack-gross-lees'], ['settle:off-lees', 'settle:clear', 'settle:gas-out', 'settle:protein', 'settle:cold', 'settle:sound']],
   [['shake-for-gas', 'degas'], ['settle:gas-out']],

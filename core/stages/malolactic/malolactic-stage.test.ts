@@ -127,6 +127,9 @@ it('a wine that was a ferment until lately gets a week and another test before n
   // Two tests a week apart that agree.
   expect(told(read(9, 'sugar', 7), read(2, 'sugar', 6))).toMatchObject({ tested: 6, action: { to: 'restart' } })
   expect(told(read(9, 'sugar', 7), read(2, 'sugar', 6))).not.toHaveProperty('goesOn')
+  // Nobody racks it off the yeast that it is to wait for.
+  const racks = (...more: Entry[]) => seen([...lately, ...more]).tasks.some((t) => t.code === 'rack-gross-lees')
+  expect([racks(read(2, 'sugar', 6)), racks(read(2, 'sugar', 1))]).toEqual([false, true])
 })
 
 const warmed = (days: number) => entry(days, { type: 'operation', lotId, what: 'warm' })
