@@ -42,6 +42,12 @@ const SAYS: Record<ConditionCode, Words> = {
     unknown: 'No racking has been logged.',
     settle: 'Rack it'
   },
+  'off-fining': {
+    met: 'No fining under it.',
+    open: 'What fined it still lies under it, and would come into the bottles.',
+    unknown: 'Nobody knows whether a fining lies under it.',
+    settle: 'Rack it'
+  },
   'clear': {
     met: 'Clear against a torch.',
     accepted: 'The plan accepts a haze.',
@@ -186,6 +192,7 @@ export const CONDITION_SHORT: Record<ConditionCode, string> = {
   'stable-gravity': 'a stable gravity',
   'malic-settled': 'malolactic settled',
   'off-lees': 'off its lees',
+  'off-fining': 'off the fining',
   'clear': 'clear',
   'gas-out': 'no gas',
   'protein': 'protein stable',

@@ -129,6 +129,7 @@ export const SPOKEN_WRONGLY: readonly HistoryRow[] = [
   ['racked for its smell: smelt again, and not racked for ever',
     racked(saw(30, 'smell', { smells: ['rotten-egg'] }), rack(31, 18, 18)), 34,
     ['smell-again'], ['wine-smells']],
+  ['fined: racked off it before it is bottled', racked(add(140, 'bentonite', 12)), 155, ['rack-off-fining', 'bottling-still:off-fining']],
   ['a ferment that stands is neither fed nor given more sugar',
     [lot(), plan(0.01, { sugarSteps: { material: 'sugar', totalG: 1500, parts: 3 } }),
       ...begun(1.09, yeast(0.5), read(6, 'sg', 1.03), read(9, 'sg', 1.03), read(12, 'sg', 1.03)).slice(1)], 12.1, ['stuck'],

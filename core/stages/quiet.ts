@@ -8,7 +8,11 @@ export const QUIETS: readonly (readonly [loud: readonly string[], quiet: readonl
   [['stuck', 'tell-if-dry', 'not-begun'], ['stir-must', 'feed', 'sugar-step']],
   [['sugar-before-bacteria:goes-on'], ['rack-gross-lees']],
   [['look-at-clarity', 'rack-again', 'haze-stays', 'rack-off-fining'], ['settle:clear']],
-  [['rack-gross-lees'], ['settle:off-lees', 'settle:clear', 'settle:gas-out', 'settle:protein', 'settle:cold', 'settle:sound']],
+  [
+    ['rack-gross-lees'],
+    ['settle:off-lees', 'settle:off-fining', 'settle:clear', 'settle:gas-out', 'settle:protein', 'settle:cold', 'settle:sound']
+  ],
+  [['rack-off-fining'], ['settle:off-fining']],
   [['shake-for-gas', 'degas'], ['settle:gas-out']],
   [['read-test', 'test-runs'], ['settle:protein', 'settle:cold']],
   [
@@ -17,6 +21,7 @@ export const QUIETS: readonly (readonly [loud: readonly string[], quiet: readonl
   ],
   [['confirm-dryness', 'measure-blend', 'left-alone'], ['settle:stable-gravity']],
   [['wine-smells', 'smell-again'], ['settle:sound']],
+  [['settle:sound'], ['smell-kept']],
   [['free-before-bottle'], ['check-sulphite', 'measure-free']],
   [
     ['remnant'],

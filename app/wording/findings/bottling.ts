@@ -9,6 +9,7 @@ const SETTLE: Record<ConditionCode, string | { unknown: string, bad: string }> =
   'stable-gravity': 'Read the gravity again',
   'malic-settled': 'Settle the malic acid',
   'off-lees': 'Rack it off its lees',
+  'off-fining': 'Rack it off the fining',
   'clear': { unknown: 'Check how clear it is', bad: 'Get it clear' },
   'gas-out': { unknown: 'Check for gas', bad: 'Stir the gas out' },
   'protein': { unknown: 'Do a heat test', bad: 'Fine it with bentonite' },

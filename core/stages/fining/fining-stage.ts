@@ -1,6 +1,6 @@
 import type { Finding } from '../../findings'
-import { type LotView, isHeld } from '../../ledger'
-import type { MaterialKey } from '../../materials'
+import { isHeld } from '../../ledger'
+import { SECOND, finingUnder, lastOf, wasFined } from '../fined'
 import { type Stage, hoursSince, later } from '../stage'
 
 export type FiningSays =
@@ -11,27 +11,17 @@ export type FiningSays =
 
 /** The pair: silica first, then what it takes down, an hour to a day apart (craft 3.11). */
 const FIRST = 'silica-sol'
-const SECOND = ['chitosan', 'gelatin', 'isinglass'] as const
 const BETWEEN_H = { from: 1, late: 24 } as const
 /** A pair that nobody finished within this is no more waited for, h. */
 const FORGOTTEN_H = 7 * 24
 /** Settled, and racked off before it gives back what it took; days. Common practice, no source. */
 const SETTLED_D = { due: 10, late: 28 } as const
-const AGENTS = [...SECOND, 'casein', 'egg-white', 'bentonite', 'charcoal'] as const satisfies readonly MaterialKey[]
-
-const lastOf = (lot: LotView, keys: readonly string[]): { at: string, material: string } | undefined =>
-  keys
-    .flatMap((material) => {
-      const at = lot.putIn.get(material)
-      return at ? [{ at, material }] : []
-    })
-    .sort((a, b) => (a.at < b.at ? 1 : -1))[0]
 
 /** After a fining: the second part in its time, and off what has settled. */
 export const finingStage: Stage<FiningSays> = {
   code: 'fining',
   beside: true,
-  appliesTo: (lot) => isHeld(lot) && lot.stream !== 'test' && lastOf(lot, [FIRST, ...AGENTS]) !== undefined,
+  appliesTo: (lot) => isHeld(lot) && lot.stream !== 'test' && wasFined(lot, FIRST),
   tasks(lot, _cellar, now): Finding<FiningSays>[] {
     const about = { task: true, lotId: lot.id, evidence: [] } as const
     const [first, second] = [lastOf(lot, [FIRST]), lastOf(lot, SECOND)]
@@ -53,10 +43,8 @@ export const finingStage: Stage<FiningSays> = {
         }
       ]
     }
-    // In a must it comes off with the lees.
-    const agent = lot.alcoholic === 'dry' || lot.alcoholic === 'stopped' ? lastOf(lot, AGENTS) : undefined
-    const began = lot.inoculatedAt ?? lot.startedAt
-    if (!agent || agent.at < began || (lot.rackedAt && lot.rackedAt > agent.at)) return []
+    const agent = finingUnder(lot)
+    if (!agent) return []
     const daysIn = hoursSince(agent.at, now) / 24
     const due = later(agent.at, SETTLED_D.due * 24)
     return [

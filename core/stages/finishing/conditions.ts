@@ -15,6 +15,7 @@ import { SORBIC_LEAST, SORBIC_SHARE } from '../../finishing'
 import { TOLD_WITHIN } from '../../sulphite'
 import type { Action, WayOut } from '../../findings'
 import type { Measured } from '../measured-by'
+import { finingUnder } from '../fined'
 import { isOffLees } from '../off-lees'
 import { SMELT_STANDS_H, faultOf, isHelped } from '../smelt'
 import { hoursSince, later } from '../stage'
@@ -24,6 +25,7 @@ export const CONDITIONS = [
   'stable-gravity',
   'malic-settled',
   'off-lees',
+  'off-fining',
   'clear',
   'gas-out',
   'protein',
@@ -131,6 +133,10 @@ export const JUDGES: Record<ConditionCode, Judge> = {
     isOffLees(lot)
       ? met([], { ...(lot.rackedAt && { at: lot.rackedAt }) })
       : { state: 'not-met', evidence: [], settle: { to: 'move', lotId: lot.id, as: 'rack' } },
+  'off-fining': (lot) => {
+    const fining = finingUnder(lot)
+    return fining ? { state: 'not-met', at: fining.at, evidence: [], settle: { to: 'move', lotId: lot.id, as: 'rack' } } : met()
+  },
   'clear': (lot) => {
     const { clarity } = lot
     if (lot.plan.clarity === 'accept') return met([], { because: 'accepted' })

@@ -42,6 +42,8 @@ function white(...more: More[]): LotView {
 }
 const sorbate: More = [2, { type: 'addition', lotId, material: 'potassium-sorbate', unit: 'g', actual: 4 }]
 const sweetened = (ago: number, actual: number): More => [ago, { type: 'addition', lotId, material: 'sugar', unit: 'g', actual }]
+const fined = (ago: number): More => [ago, { type: 'addition', lotId, material: 'bentonite', unit: 'g', actual: 12 }]
+const rack = (ago: number): More => [ago, { type: 'transfer', purpose: 'rack', from: { lotId }, to: { lotId }, outL: 19, inL: 18 }]
 const plan = (draft: object): More => [100, { type: 'lot-planned', lotId, ...draft } as Draft<Fact>]
 
 describe('ready for the next step', () => {
@@ -82,6 +84,9 @@ describe('ready for the next step', () => {
       ['gas-out unknown']
     ],
     ['clouded by heat', 'bottling-still', [seen(1, { what: 'heat-test', stable: false })], ['protein not-met']],
+    ['fined ten days ago, and on it', 'bottling-still', [fined(10)], ['off-fining not-met']],
+    ['fined, and racked since', 'bottling-still', [fined(10), rack(4), seen(3, { what: 'clarity', clarity: 'bright' })], []],
+    ['fined, and filtered since', 'bottling-still', [fined(10), work(4, 'filter')], []],
     ['crystals', 'bottling-still', [seen(1, { what: 'cold-test', stable: false })], ['cold not-met']],
     ['smelt of vinegar', 'bottling-still', [seen(1, { what: 'smell', smells: ['vinegar'] })], ['sound not-met']],
     ['22: sweet, with nothing to hold it', 'bottling-still', [reading(1, 'sugar', 22)], ['sweetness-held not-met']],
