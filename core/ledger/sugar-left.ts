@@ -37,6 +37,8 @@ const TEST_SPREAD = 1
 const CONTRADICTS = 4
 /** A test of what still ferments holds for so long, h: then only what it found at most. */
 const TEST_HOLDS_H = 4 * 24
+/** What a gravity has to fall after a test to say that yeast has gone on, SG: two home readings differ by less. Ours. */
+const GONE_ON_SG = 0.0025
 
 type Asked = Pick<LotState,
   'style' | 'stream' | 'abv' | 'sg' | 'series' | 'others' | 'warmGlass' | 'changedSugarAt' | 'unsettledAt' | 'alcoholic'>
@@ -50,7 +52,8 @@ export function sugarLeftOf(lot: Asked): SugarLeft | undefined {
   const test = lot.others.sugar
   const last = lot.series.sg?.at(-1)
   const since = (at: string) => [lot.changedSugarAt, lot.unsettledAt].every((change) => change === undefined || change <= at)
-  const held = (at: string) => lot.alcoholic !== 'active' || !last || hoursBetween(at, last.at) <= TEST_HOLDS_H
+  const held = (at: string) => !last || (lot.alcoholic === 'active' ? hoursBetween(at, last.at) <= TEST_HOLDS_H : !goneOnAfter(lot, at))
+  let most = Infinity
   if (test && !isMust(lot)) {
     const by = test.origin === 'measured' ? 'test' : 'added'
     const half = Math.max(TEST_SPREAD, test.uncertainty)
@@ -59,12 +62,20 @@ export function sugarLeftOf(lot: Asked): SugarLeft | undefined {
     // A gravity that was read since and cannot belong to so little sugar speaks before the test.
     const contradicted = later !== undefined && later.low > figure.high + CONTRADICTS
     if (held(test.at) && !contradicted) return { low: Math.max(0, test.value - half), ...figure }
+    if (!contradicted && since(test.at)) most = figure.high
   }
   const glass = lot.warmGlass
   if (glass?.stable && since(glass.at)) return { low: 0, ...WARM_GLASS, by: 'warm-glass', at: glass.at, from: [glass.entryId] }
   if (isMust(lot) || !lot.sg) return undefined
   const { low, mid, high } = sugarAtGravity(lot, lot.sg.value, lot.sg.uncertainty)
-  return { low, mid, high, by: 'gravity', at: lot.sg.at, from: lot.sg.from }
+  return { low: Math.min(low, most), mid: Math.min(mid, most), high: Math.min(high, most), by: 'gravity', at: lot.sg.at, from: lot.sg.from }
+}
+
+/** The gravity fell on after the test: some of what it found has been fermented since. */
+function goneOnAfter({ series }: Pick<LotState, 'series'>, at: string): boolean {
+  const [all, last] = [series.sg ?? [], series.sg?.at(-1)]
+  const then = all.findLast((p) => p.at <= at && hoursBetween(p.at, at) <= TEST_HOLDS_H) ?? all.find((p) => p.at >= at)
+  return then !== undefined && last !== undefined && last.at > at && then.value - last.value > GONE_ON_SG
 }
 
 /**

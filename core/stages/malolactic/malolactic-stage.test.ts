@@ -132,6 +132,14 @@ it('a wine that was a ferment until lately gets a week and another test before n
   expect([racks(read(2, 'sugar', 6)), racks(read(2, 'sugar', 1))]).toEqual([false, true])
 })
 
+it('a sugar test that the gravity has left behind is no reason for anything', () => {
+  const tail = [...must, read(31, 'sg', 0.9975), read(30, 'sugar', 7), read(24, 'sg', 0.993), read(21, 'sg', 0.993), pressed(20)]
+  const told = (...more: Entry[]) => seen([...tail, ...more]).tasks.map((t) => t.code)
+  expect(told()).not.toContain('sugar-before-bacteria')
+  // One that was done at the end stands, whatever the gravity was before.
+  expect(told(read(20, 'sugar', 7))).toContain('sugar-before-bacteria')
+})
+
 const warmed = (days: number) => entry(days, { type: 'operation', lotId, what: 'warm' })
 describe('malolactic that has come to a stand: what is offered first', () => {
   const still = [read(9, 'malic', 2.1), read(2, 'malic', 2.1)]
