@@ -210,6 +210,7 @@ const TASK: Record<string, string> = {
   'settle': 'A condition for bottling',
   'bottle': 'Bottling',
   'smell-again': 'Smelling again',
+  'smell-kept': 'Smelling and tasting',
   'free-before-bottle': 'Measuring free SO₂ before bottling',
   'sweeten': 'Sweetening',
   'remnant': 'Small rest',

@@ -20,5 +20,11 @@ export const FAULT: WordsFor<FaultSays> = {
     title: 'Smell it again',
     reason: `${TITLE[smell]} last time, and you have acted on it since${daysSince >= 1 ? `, ${days(daysSince)} ago` : ''}. Has it helped?`,
     action: 'Log the smell'
+  }),
+  'smell-kept': ({ daysSince }) => ({
+    title: 'Smell and taste it',
+    reason: `It is kept without sulphite and was last smelt or racked ${days(daysSince)} ago. Vinegar or bruised apple means air: fill the `
+      + 'vessel to the neck, and bottle it or drink it soon.',
+    action: 'Log the smell'
   })
 }

@@ -1,5 +1,5 @@
 import type { Finding } from '../../findings'
-import { isHeld, isWine } from '../../ledger'
+import { type LotView, drynessOf, isHeld, isWine } from '../../ledger'
 import { type Faulty, faultOf, isHelped } from '../smelt'
 import { type Stage, hoursSince, later } from '../stage'
 
@@ -8,15 +8,18 @@ export type FaultSays =
   | { code: 'wine-smells', smell: Faulty, full: boolean }
   /** What it asked for was done: did it help? */
   | { code: 'smell-again', smell: Faulty, daysSince: number }
+  /** It is kept without sulphite: a nose is all that tells in time when it spoils. */
+  | { code: 'smell-kept', daysSince: number }
 
 /** A wine that smells wrong: what it wants depends on what it smells of. Stands beside what else it asks for. */
 export const faultStage: Stage<FaultSays> = {
   code: 'fault',
   beside: true,
-  appliesTo: (lot) => isHeld(lot) && isWine(lot) && lot.stream !== 'test' && faultOf(lot, lot.asOf) !== undefined,
+  appliesTo: (lot) => isHeld(lot) && isWine(lot) && lot.stream !== 'test' && (faultOf(lot, lot.asOf) !== undefined || isKeptWithout(lot)),
   tasks(lot, _cellar, now): Finding<FaultSays>[] {
     const smell = faultOf(lot, now)
-    if (!smell || !lot.smelt || !isHelped(lot, smell)) return []
+    if (!smell) return isKeptWithout(lot) ? [smellKept(lot, now)] : []
+    if (!lot.smelt || !isHelped(lot, smell)) return []
     const done = [lot.rackedAt, lot.lastSulphiteAt, lot.toppedAt].filter((at) => at !== undefined && at > lot.smelt!.at).sort().at(-1)!
     const from = later(done, AGAIN_H)
     return [
@@ -54,6 +57,31 @@ export const faultStage: Stage<FaultSays> = {
     ]
   }
 }
+/** Nothing protects it, and it is left to itself: its ferments are over. */
+const isKeptWithout = (lot: LotView): boolean =>
+  lot.plan.sulphite === 'none' && !lot.plan.sparkling && drynessOf(lot)?.proven === true && ['done', 'not-wanted'].includes(lot.malolactic)
+
+/** Once a month, with the round. */
+function smellKept(lot: LotView, now: string): Finding<FaultSays> {
+  const last = [lot.smelt?.at, lot.rackedAt, lot.wineSince ?? lot.startedAt].filter((at) => at !== undefined).sort().at(-1)!
+  const from = later(last, KEPT_H.from)
+  return {
+    code: 'smell-kept',
+    daysSince: hoursSince(last, now) / 24,
+    key: 'smell-kept',
+    urgency: now >= from ? 'soon' : 'wait',
+    window: { from, due: later(last, KEPT_H.due) },
+    againH: KEPT_H.from,
+    task: true,
+    lotId: lot.id,
+    minutes: 3,
+    evidence: lot.smelt ? [lot.smelt.entryId] : [],
+    action: { to: 'lot', lotId: lot.id, log: 'note', what: 'smell' }
+  }
+}
+/** A wine without sulphite is smelt and tasted about once a month: common practice, no source, h. */
+const KEPT_H = { from: 28 * 24, due: 35 * 24 } as const
+
 /** A smell that was helped shows it after so long, h: common practice, no source. */
 const AGAIN_H = 48
 /** A neck of air is none. */

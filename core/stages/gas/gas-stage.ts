@@ -49,7 +49,7 @@ export const gasStage: Stage<GasSays> = {
           code: 'shake-for-gas',
           key: `shake-for-gas:${because}`,
           because,
-          evidence: [],
+          evidence: lot.gas ? [lot.gas.entryId] : [],
           ...about,
           action: { to: 'lot', lotId: lot.id, log: 'note', what: 'gas' }
         }]
