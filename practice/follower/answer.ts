@@ -154,6 +154,7 @@ export function answer(hand: Hand, task: StageFinding, lot: LotView): void {
       if (hand.give('bentonite', v * 0.5)) DO.bentonite(w, 0.5)
       return
     case 'smell-again':
+    case 'smell-kept':
       hand.look('smell', { smells: SEE.smells(w, hand.see) })
       return
     case 'shake-for-gas':

@@ -63,11 +63,13 @@ export function correct(hand: Hand, task: StageFinding & { code: 'correct-must' 
     if (material === 'water') {
       const water = addition({ lotId: hand.lotId, material: 'water', planned: amount, actual: Math.round(amount * 10) / 10 })
       if (hand.log({ ...water, stage })) DO.water(w, amount)
+      hand.watch.happened(hand.day, 'give:water')
       continue
     }
     const key = material === 'sucrose' ? 'sugar' : material
     const part = addition({ lotId: hand.lotId, material: key, planned: amount, actual: Math.round(amount * 10) / 10 })
     if (!hand.log({ ...part, stage })) continue
+    hand.watch.happened(hand.day, `give:${key}`)
     if (key === 'sugar') DO.sugar(w, amount)
     else if (key === 'tartaric') DO.acid(w, amount / w.litres)
     else if (key === 'potassium-bicarbonate') DO.carbonate(w, amount / w.litres)

@@ -24,6 +24,7 @@ export function settle(hand: Hand, task: StageFinding & { code: 'settle' }, lot:
       if (task.action?.to === 'sulphite') return hand.sulphite(lot, 'lock')
       return hand.take(task, hand.way(task, 'hold-by-heat', 'begin-malolactic'))
     case 'off-lees':
+    case 'off-fining':
       return rack(hand, lot)
     case 'clear':
       if (state === 'not-met') rack(hand, lot)

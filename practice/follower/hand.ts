@@ -4,10 +4,12 @@ import type { Finding, WayOut } from '../../core/findings'
 import { answerDrafts } from '../../core/findings'
 import { type Draft, type Fact, type History, type LotView, type ReadingQuantity, lotAt, propose } from '../../core/ledger'
 import { cardOf } from '../../core/materials'
-import { doseFor } from '../../core/stages'
+import { type StageFinding, doseFor } from '../../core/stages'
 import { SO2_SHARE } from '../../core/sulphite'
 import type { WayStep } from '../../core/way'
 import { DO, type Instruments, SEE, type Wine, addSulphite, instrumentsOf, wineFrom } from '../../simulator'
+import { AdviceWatch, type AdviceFaults } from './advice'
+import { knownAs } from './advice-rules'
 import { Household } from './household'
 import { REFRACTOMETER, openingOf } from './opening'
 import { type Scenario, lotIdOf, mustOf, toppingOf } from './scenarios'
@@ -34,6 +36,8 @@ export interface Season {
   washings: number
   /** Asked visit after visit, more than three times, with nothing else to be answered and no rhythm of its own. */
   nagged: Set<string>
+  /** What the advice itself did wrong. */
+  advice: AdviceFaults
   refused: string[]
   /** What the way foretold at the start and in the first winter, by step; instants. */
   foretold: { day: number, steps: readonly WayStep[] }[]
@@ -59,6 +63,7 @@ export class Hand {
   /** Told that bacteria are too cold: kept warm for as long as they work. */
   warmForBacteria = false
   asked = new Set<string>()
+  readonly watch = new AdviceWatch()
   marblesL = 0
   private oaked = false
   private readonly asks = new Map<string, { times: number, day: number, on: string }>()
@@ -78,7 +83,7 @@ export class Hand {
     }
     this.season = {
       scenario, seed, wine: this.wine, history: this.history, lot: this.lot(), bottles: 0, unprotectedDays: 0, keptDays: 0,
-      tasks: new Map(), minutes: 0, washings: 0, nagged: new Set(), foretold: [], refused: [], unknown: new Set()
+      tasks: new Map(), minutes: 0, washings: 0, nagged: new Set(), advice: this.watch.faults, foretold: [], refused: [], unknown: new Set()
     }
   }
 
@@ -123,6 +128,12 @@ export class Hand {
 
   tally(code: string): void {
     this.season.tasks.set(code, (this.season.tasks.get(code) ?? 0) + 1)
+  }
+
+  /** Litres of air in all of its vessels. */
+  airL(): number {
+    const capacity = [...this.lot().contents.keys()].reduce((sum, id) => sum + (this.history.cellar.vessels.get(id)?.capacityL ?? 0), 0)
+    return Math.max(0, capacity - this.wine.litres - this.marblesL)
   }
 
   /** As this person types it. */
@@ -188,10 +199,10 @@ export class Hand {
     if (smells[0] !== 'clean') this.look('smell', { smells })
   }
 
-  /** What is taken for so many grams: on a scale with steps of a tenth, or by level quarters of a teaspoon. */
+  /** What is taken for so many grams: on a scale with steps of a tenth, or by level eighths of a teaspoon. */
   weighed(material: string, grams: number): number {
     const spoonG = this.lacks('scale') ? cardOf(material)?.spoonG : undefined
-    const stepG = spoonG === undefined ? 0.1 : spoonG / 4
+    const stepG = spoonG === undefined ? 0.1 : spoonG / 8
     return Number((Math.round(grams / stepG) * stepG).toFixed(2))
   }
 
@@ -199,6 +210,7 @@ export class Hand {
     const card = cardOf(material)
     const actual = this.weighed(material, amount)
     if (actual <= 0) return card !== undefined
+    this.watch.happened(this.day, `give:${material}`)
     return this.log(addition({ lotId: this.lotId, material, planned, actual }, this.history.cellar.cards))
   }
 
@@ -226,6 +238,7 @@ export class Hand {
   }
 
   take(task: Finding, way: WayOut | undefined): void {
+    if (way) this.watch.decidedOn(this.day, knownAs(task as StageFinding), way.code)
     if (way) this.log(...answerDrafts(task, way, this.now()))
     else this.done(task)
   }

@@ -2,6 +2,7 @@ import type { LotView } from '../../core/ledger'
 import { type StageFinding, findingsOf, tasksOf } from '../../core/stages'
 import { wayOf } from '../../core/way'
 import { DO, hour, molecularOf, roomAt } from '../../simulator'
+import { knownAs } from './advice-rules'
 import { answer } from './answer'
 import { Hand, type Season } from './hand'
 import { Household } from './household'
@@ -35,7 +36,8 @@ function runAll(house: Household): Season[] {
     for (const hand of open) lookAfter(hand)
     // The next morning; until then one lot after the other.
     house.day = Math.floor(house.day)
-    for (const hand of open) pass(hand, 24)
+    // With what was pressed apart today.
+    for (const hand of house.hands) if (!isOver(hand)) pass(hand, 24)
   }
   return house.hands.map((hand) => ({ ...hand.season, history: hand.history, lot: hand.lot() }))
 }
@@ -57,8 +59,8 @@ function pass(hand: Hand, hours: number): void {
   const { mean, swing, heated } = { mean: 16, swing: 4, ...hand.scenario.room }
   const room = roomAt(FIRST_DAY_OF_YEAR + hand.day, mean, swing, hand.season.seed)
   const lot = hand.lot()
-  const capacity = [...lot.contents.keys()].reduce((sum, id) => sum + (hand.history.cellar.vessels.get(id)?.capacityL ?? 0), 0)
-  const airL = Math.max(0, capacity - hand.wine.litres - hand.marblesL)
+  const airL = hand.airL()
+  hand.watch.dayPassed(hand.wine)
   for (let h = 0; h < hours; h++) hour(hand.wine, heated ? Math.max(18, room) : room, airL, hand.heldAt)
   const kept = lot.standing === 'wine' && (lot.malolactic === 'done' || lot.malolactic === 'not-wanted') && lot.plan.sulphite !== 'none'
   if (kept && hand.wine.gas < 1) {
@@ -71,6 +73,7 @@ function pass(hand: Hand, hours: number): void {
 function visit(hand: Hand): void {
   hand.asked = new Set()
   hand.oak(hand.lot())
+  lookOver(hand)
   for (let round = 0; round < 14; round++) {
     const lot = hand.lot()
     const { cellar } = hand.history
@@ -80,6 +83,7 @@ function visit(hand: Hand): void {
     hand.asked.add(task.key)
     hand.tally(task.code)
     hand.season.minutes += task.minutes ?? 0
+    hand.watch.asked(knowing(hand), task)
     if (hand.isNagged(task)) hand.season.nagged.add(task.code)
     if (task.code === 'settle') hand.tally(`settle:${task.condition.code}:${task.condition.state}:${task.condition.because ?? ''}`)
     if (task.code === 'malolactic-stands') hand.tally(`stands:${task.because}`)
@@ -89,6 +93,17 @@ function visit(hand: Hand): void {
   }
   const lot = hand.lot()
   if (lot.volume.value > 0.05) heed(hand, findingsOf(lot, hand.history.cellar, hand.now()), lot)
+  hand.watch.visited(knowing(hand))
+}
+
+const knowing = (hand: Hand) => hand.watch.knows(hand.day, hand.wine, hand.lot(), hand.airL())
+
+/** What is due and told before anything is done. */
+function lookOver(hand: Hand): void {
+  const [lot, now, { cellar }] = [hand.lot(), hand.now(), hand.history]
+  const due = tasksOf(lot, cellar, now).filter((t) => t.urgency !== 'wait' && (t.window?.from ?? now) <= now).map(knownAs)
+  const told = findingsOf(lot, cellar, now).filter((f) => f.urgency !== 'note').map((f) => `told:${f.code}`)
+  hand.watch.due(hand.day, [...due, ...told])
 }
 
 function heed(hand: Hand, found: readonly StageFinding[], lot: LotView): void {
@@ -96,6 +111,8 @@ function heed(hand: Hand, found: readonly StageFinding[], lot: LotView): void {
   hand.heldAt = hand.day < hand.warmUntil || (hand.warmForBacteria && working) ? 20 : undefined
   for (const f of found) {
     if (f.urgency === 'note') continue
+    hand.watch.happened(hand.day, f.code)
+    hand.watch.happened(hand.day, `told:${f.code}`)
     if (f.code === 'too-hot' || f.code === 'temperature-rises') hand.heldAt = f.code === 'too-hot' ? f.max - 4 : f.to - 4
     else if (f.code === 'too-cold') hand.heldAt = f.min + 3
     else if (f.code === 'malolactic-held-up' && f.by.code === 'too-cold') hand.warmForBacteria = true

@@ -34,6 +34,8 @@ describe('a season by nothing but what Presk asks', () => {
     // Whatever is asked, somebody who follows knows what it means; and nothing that Presk planned is refused by its ledger.
     expect([...one.unknown]).toEqual([])
     expect([...one.nagged]).toEqual([])
+    // Nothing that the wine needed was passed over, asked too early, or taken back.
+    expect(one.advice).toEqual({ silent: [], outOfOrder: [], contradicted: [] })
     expect(one.refused).toEqual([])
   })
   it('two lots that share odd glass, a ledger and one pair of hands: both bottled and sound', () => {
