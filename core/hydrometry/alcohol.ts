@@ -1,6 +1,6 @@
 import { ABV_PER_SG, findRoot, within } from '../units'
 import { ETHANOL_DENSITY, ethanolWaterDensity, waterDensity } from './density'
-import { FERMENT_EXTRACT_PER_ETHANOL, SUGAR_FREE_EXTRACT_G_PER_L, SUGAR_FREE_RANGE, brixFromSg, sugarScales } from './sugar-scales'
+import { FERMENT_EXTRACT_PER_ETHANOL, SG_MAX, SUGAR_FREE_EXTRACT_G_PER_L, SUGAR_FREE_RANGE, brixFromSg, sugarScales } from './sugar-scales'
 
 const WATER_20 = waterDensity(20)
 
@@ -122,6 +122,7 @@ export function actualAlcohol(originalSg: number, currentSg: number): ActualAlco
 
 /** True extract as % of the mass of the wine itself, which is what the balance counts. */
 function realExtractPercent(sg: number, abv: number): number {
+  // The search for the root asks beyond what any wine can be.
   const residueSg = sg - ethanolWaterDensity(abv) / WATER_20 + 1
-  return (brixFromSg(Math.max(0.98, residueSg)) * residueSg) / sg
+  return (brixFromSg(Math.max(0.98, Math.min(SG_MAX, residueSg))) * residueSg) / sg
 }

@@ -143,6 +143,8 @@ describe('alcohol', () => {
   })
   it('the factors are what they say', () =>
     expect(actualAlcohol(1.09, 0.996)).toMatchObject({ factor131: (1.09 - 0.996) * 131.25, factor129: (1.09 - 0.996) * 129 }))
+  it('a must at the end of the scale, called dry: next to no alcohol, and no error', () =>
+    expect(actualAlcohol(1.2, 1.199).balling).toBeLessThan(0.5))
   it('nothing fermented is no alcohol', () => expect(actualAlcohol(1.09, 1.09).balling).toBe(0))
   it('a rise is refused', () => expect(() => actualAlcohol(1.05, 1.06)).toThrow(LimitError))
   it('20 °Brix could become 11.6 % vol; the 11.4 of the table of OIV-MA-AS2-02 (from memory) lies in its band', () => {

@@ -17,6 +17,9 @@ export interface LineHint {
   differenceL: number
 }
 
+/** The largest vessel that anybody has, L. Ours. */
+const MOST_L = 100_000
+
 /**
  * Water for a kit or a concentrate to its gravity, from the sweet side: three quarters of the need while much is missing, all
  * of the small rest afterwards. Gone too far is said to be too far, with the sugar that would bring it back. The line on the
@@ -25,17 +28,16 @@ export interface LineHint {
  * @param sg measured, 0.99 to 1.22: a stronger syrup is thinned first, then measured
  * @param targetSg wanted, 1.03 to 1.15
  * @param stage 1 for the first water, 2 and more for what follows
- * @param lineL the mark, L
+ * @param lineL the mark, L; one that is in no cellar gives no hint
  * @throws LimitError
  * @example kitWater(16, 1.122, 1.085, 1) // stage of 5.2 L of 6.9 L
  */
 export function kitWater(volumeL: number, sg: number, targetSg: number, stage: number, lineL?: number): KitWater {
-  within('volumeL', volumeL, 0.1, 100_000)
+  within('volumeL', volumeL, 0.1, MOST_L)
   within('sg', sg, 0.99, SG_MAX)
   within('targetSg', targetSg, 1.03, 1.15)
   within('stage', stage, 1, 9)
-  const hint =
-    lineL === undefined || lineL <= volumeL ? {} : { lineHint: atLine(volumeL, sg, targetSg, within('lineL', lineL, 0.1, 100_000)) }
+  const hint = lineL === undefined || lineL <= volumeL || lineL > MOST_L ? {} : { lineHint: atLine(volumeL, sg, targetSg, lineL) }
   if (sg < targetSg - ON_TARGET_SG) {
     // Below water it is a wine, and sugar back is reckoned as from none.
     const [from, to] = [Math.max(0, brixFromSg(sg)), brixFromSg(targetSg)]

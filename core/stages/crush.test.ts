@@ -158,6 +158,12 @@ describe('the order of crush day', () => {
       pitch: 'now'
     })
   })
+  it('a line on the pail, a volume or a gravity that no cellar has stops nothing', () => {
+    for (const odd of [{ volumeL: 0.05, lineL: 1e5 + 1e-9 }, { volumeL: 100_000, lineL: 1e6 }, { volumeL: 16, lineL: 5e-324 }]) {
+      const kit = start({ stream: 'kit', volumeL: odd.volumeL, kit: { targetSg: 1.085, lineL: odd.lineL, packets: [] } })
+      expect(statuses(kit, read(5, 'sg', 1.122), add(4, 'water', 9), read(3, 'sg', 1.2))).toMatchObject({ 'water-kit': 'now' })
+    }
+  })
   it('a step put off today stays away alone; the next one is not put off with it', () => {
     const white = [start({ stream: 'juice', style: 'white' }), sulphite(2)]
     expect(nextMove(lotOf(...white))).toMatchObject({ code: 'measure-must' })
