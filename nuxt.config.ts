@@ -5,7 +5,8 @@ export default defineNuxtConfig({
   ssr: false,
 
   components: [{ path: '~/components', pathPrefix: false }],
-  imports: { dirs: ['composables', 'stores'] },
+  // What is ours is imported by name, so that a file says what it rests on; Vue, Nuxt and Nuxt UI come by themselves.
+  imports: { scan: false },
   devtools: { enabled: false },
 
   app: {
@@ -86,6 +87,7 @@ export default defineNuxtConfig({
     serverBundle: false,
     clientBundle: { scan: { globInclude: ['app/**/*.{vue,ts}'] }, sizeLimitKb: 256 }
   },
+  pinia: { storesDirs: [] },
 
   pwa: {
     registerType: 'prompt',

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { en_gb } from '@nuxt/ui/locale'
 import { useMediaQuery } from '@vueuse/core'
+import { useCellarStore } from '~/stores/cellar'
 
 const cellar = useCellarStore()
 /** Where the tab bar is at the foot: see the layout. */

@@ -2,7 +2,7 @@ import { describe, expect, it, vi } from 'vitest'
 import { house, juice, onPage, said, went } from './fixtures/house'
 import type { Said } from './useFloor'
 
-vi.stubGlobal('useAnswer', () => ({ leadsTo: () => undefined, answer: () => Promise.resolve(true) }))
+vi.mock('./useAnswer', () => ({ useAnswer: () => ({ leadsTo: () => undefined, answer: () => Promise.resolve(true) }) }))
 const { useEnding } = await import('./useEnding')
 
 const lotId = 'lot-mencia'

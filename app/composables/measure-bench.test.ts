@@ -4,6 +4,7 @@ import type { Draft, Fact } from '~~/core/ledger'
 import { daysAgo, dryWine, house, juice, onPage, vessel } from './fixtures/house'
 
 const { useMeasureBench } = await import('./useMeasureBench')
+const { useCellarStore } = await import('~/stores/cellar')
 
 const must = juice('lot-must', 1, 40)
 const tools: Draft<Fact>[] = [

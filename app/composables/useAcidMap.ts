@@ -11,6 +11,9 @@ import {
 } from '~~/core/acids'
 import { MUST_WINDOWS } from '~~/core/must'
 import { isHeld, type LotState, type Style } from '~~/core/ledger'
+import { wineColour } from '~/composables/wineColour'
+import { withinLimits } from '~/composables/withinLimits'
+import { useCellarStore } from '~/stores/cellar'
 
 export interface MapDot {
   id: string

@@ -5,6 +5,9 @@ import { windowAfter } from '~~/core/fermentation'
 import type { InstrumentState } from '~~/core/ledger'
 import { newId } from '~/data/ids'
 import { seedOf } from './useFeed'
+import { useFeed } from '~/composables/useFeed'
+import { useNow } from '~/composables/useNow'
+import { useCellarStore } from '~/stores/cellar'
 
 /** A thermometer that is new on the wall tells of its last days, ms. */
 const TELLS_MS = 3 * DAY_MS

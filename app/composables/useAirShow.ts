@@ -4,6 +4,8 @@ import { renderSVG } from 'uqr'
 import { MOST_CODES, codesOf, forTheAir } from '~/data/air'
 import { clockMs } from '~/data/clock'
 import { toCellarFile } from '~/data/to-cellar-file'
+import { useCellarName } from '~/composables/useCellarName'
+import { useCellarStore } from '~/stores/cellar'
 
 /** Slow enough for a camera, and fewer changes in a second than may harm anybody (WCAG 2.3.1: three), ms. */
 const EACH_MS = 450

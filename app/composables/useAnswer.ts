@@ -2,6 +2,8 @@ import { clockNow } from '~/data/clock'
 import { type Finding, type WayOut, answerDrafts } from '~~/core/findings'
 import { addressOf } from '~/wording/findings'
 import { WAY_OUT } from '~/wording/ways-out'
+import { useLogged } from '~/composables/useLogged'
+import { useCellarStore } from '~/stores/cellar'
 
 /** A decision answered by a tap: what is written, or where it leads. */
 export function useAnswer() {

@@ -9,6 +9,18 @@ import { unchanged } from './unchanged'
 import { KEPT_MS } from './useKeptForm'
 import type { QuantityField } from './useQuantityField'
 import type { QuantitySpec } from './useSpecFields'
+import { focusWrong } from '~/composables/focusWrong'
+import { useFormContext } from '~/composables/useFormContext'
+import { useFormat } from '~/composables/useFormat'
+import { useKept } from '~/composables/useKept'
+import { useLogged } from '~/composables/useLogged'
+import { useNow } from '~/composables/useNow'
+import { useReadiness } from '~/composables/useReadiness'
+import { useSpecFields } from '~/composables/useSpecFields'
+import { sgIn } from '~/composables/usualFields'
+import { useCellarStore } from '~/stores/cellar'
+import { useForecastsStore } from '~/stores/forecasts'
+import { useSettingsStore } from '~/stores/settings'
 
 /** What somebody typed or chose on a bench about a lot. */
 interface Typed {

@@ -1,6 +1,10 @@
 import { fact } from '~~/core/drafts'
 import { type BlendGlass, type GlassSteps, blendGlasses, blindOrder, stepsFor } from '~~/core/finishing'
 import type { BlendPart } from '~~/core/must'
+import { useKept } from '~/composables/useKept'
+import { usePlainField } from '~/composables/usualFields'
+import { withinLimits } from '~/composables/withinLimits'
+import { useCellarStore } from '~/stores/cellar'
 
 /** A wine on the bench: of a lot, or from outside. */
 export type BenchWine = BlendPart & { name: string, lotId: string }

@@ -2,6 +2,10 @@ import { USUAL_CONCENTRATE_BRIX, concentrateMakes } from '~~/core/must'
 import { sucroseDensity } from '~~/core/hydrometry'
 import { KILOGRAMS_PER, type Unit, fromLitres } from '~~/core/units'
 import type { QuantityField } from './useQuantityField'
+import { useFormat } from '~/composables/useFormat'
+import { useQuantityField } from '~/composables/useQuantityField'
+import { proposeVolume, usePlainField, useVolumeField } from '~/composables/usualFields'
+import { withinLimits } from '~/composables/withinLimits'
 
 /** A litre or so is sold by these. */
 const CAN_UNIT: Partial<Record<Unit, 'US fl oz' | 'imp fl oz'>> = { 'US gal': 'US fl oz', 'imp gal': 'imp fl oz' }

@@ -1,4 +1,6 @@
 import { otherCellars } from '~/data/cellars'
+import { useCellarStore } from '~/stores/cellar'
+import { useSettingsStore } from '~/stores/settings'
 
 /** What the open cellar is called, on its files and pages. */
 export function useCellarName() {

@@ -28,6 +28,11 @@ import {
 import { materialKey } from '~~/core/materials'
 import { reckoner } from '~/workers/start'
 import type { QuantityField } from './useQuantityField'
+import { useFormat } from '~/composables/useFormat'
+import { useQuantityField } from '~/composables/useQuantityField'
+import { fillFigure, useSugarField, useVolumeField } from '~/composables/usualFields'
+import { withinLimits } from '~/composables/withinLimits'
+import { useSettingsStore } from '~/stores/settings'
 
 interface Try extends AcidPrediction {
   before: AcidPrediction['before'] & { brix: number | undefined }

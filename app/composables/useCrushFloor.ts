@@ -1,6 +1,8 @@
 import { HOUR_MS } from '~~/core/units'
 import { type CrushStep, crushSteps } from '~~/core/stages'
 import { type LotView, isFermenting, isHeld, isMust } from '~~/core/ledger'
+import { useNow } from '~/composables/useNow'
+import { useCellarStore } from '~/stores/cellar'
 
 export interface CrushLot {
   lot: LotView

@@ -2,6 +2,10 @@ import { HOUR_MS, hoursBetween } from '~~/core/units'
 import { bandOfLot, believedTemperatures, doubtedReadings } from '~~/core/stages'
 import { brixFromSg } from '~~/core/hydrometry'
 import type { LotView } from '~~/core/ledger'
+import { unchanged } from '~/composables/unchanged'
+import { useStory } from '~/composables/useStory'
+import { useCellarStore } from '~/stores/cellar'
+import { useForecastsStore } from '~/stores/forecasts'
 
 /** A measured point of a curve, with the entry it comes from. */
 export interface CurvePoint { x: number, y: number, entryId: string, doubtful?: boolean }

@@ -1,5 +1,7 @@
 import type { Fact, LotView } from '~~/core/ledger'
 import { dayHere, sayClock } from '~/wording/days'
+import { useStory } from '~/composables/useStory'
+import { useCellarStore } from '~/stores/cellar'
 
 /** One look at a lot: what was read, done and noted within a quarter of an hour. */
 export interface DayLine {

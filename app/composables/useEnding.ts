@@ -3,6 +3,9 @@ import { clockMs } from '~/data/clock'
 import { fact } from '~~/core/drafts'
 import { WAY_OUT } from '~/wording/ways-out'
 import type { Said } from './useFloor'
+import { useAnswer } from '~/composables/useAnswer'
+import { useLogged } from '~/composables/useLogged'
+import { useCellarStore } from '~/stores/cellar'
 
 /** Ways to deal with a task or a finding: done just as it says, not today, another day, done already, seen. */
 export function useEnding() {

@@ -6,6 +6,11 @@ import { sayIssue } from '~/wording/problems'
 import { unchanged } from './unchanged'
 import type { QuantityField } from './useQuantityField'
 import type { QuantitySpec } from './useSpecFields'
+import { useFormContext } from '~/composables/useFormContext'
+import { useFormat } from '~/composables/useFormat'
+import { useKept } from '~/composables/useKept'
+import { useSpecFields } from '~/composables/useSpecFields'
+import { useCellarStore } from '~/stores/cellar'
 
 export interface EntryFormOptions {
   type: Fact['type']

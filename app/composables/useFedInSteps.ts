@@ -2,6 +2,12 @@ import { brixFromSg, potentialAlcohol } from '~~/core/hydrometry'
 import { isFermenting, isMust, type LotView } from '~~/core/ledger'
 import { fedInSteps } from '~~/core/must'
 import { nextSugarStep, wholeOriginalSg, yeastOfLot } from '~~/core/stages'
+import { useMaterials } from '~/composables/useMaterials'
+import { useNow } from '~/composables/useNow'
+import { useQuantityField } from '~/composables/useQuantityField'
+import { withinLimits } from '~/composables/withinLimits'
+import { useCellarStore } from '~/stores/cellar'
+import { useForecastsStore } from '~/stores/forecasts'
 
 /** What is fed to a lot in parts: how much it takes for the alcohol that is wanted, and the part whose turn it is. */
 export function useFedInSteps(lot: () => LotView | undefined) {

@@ -5,6 +5,11 @@ import { GLOSSARY } from '~/wording/glossary'
 import { PLACES } from '~/wording/places'
 import { sayFact } from '~/wording/sentences'
 import { finding } from '~/workers/start'
+import { useFormat } from '~/composables/useFormat'
+import { useMaterials } from '~/composables/useMaterials'
+import { useNow } from '~/composables/useNow'
+import { useStory } from '~/composables/useStory'
+import { useCellarStore } from '~/stores/cellar'
 
 /** So many entries are put into words before the page may draw again. */
 const AT_ONCE = 1500

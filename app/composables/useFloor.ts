@@ -2,6 +2,13 @@ import { createSharedComposable } from '@vueuse/core'
 import { type LotView, isHeld, isMust } from '~~/core/ledger'
 import { bottlesLeft, type CellarView, findingsOf, type StageFinding, tasksOf, walkingOrder } from '~~/core/stages'
 import { type FindingWords, IN_BOTTLES, OVER, REST, addressOf, sayFinding } from '~/wording/findings'
+import { unchangedEach } from '~/composables/unchanged'
+import { useFormat } from '~/composables/useFormat'
+import { useMaterials } from '~/composables/useMaterials'
+import { useNow } from '~/composables/useNow'
+import { useCellarStore } from '~/stores/cellar'
+import { useFollowedStore } from '~/stores/followed'
+import { useForecastsStore } from '~/stores/forecasts'
 
 /** A task or finding with its words, and where its action leads. */
 export interface Said {

@@ -5,6 +5,10 @@ import type { Draft, Fact, LotView } from '~~/core/ledger'
 import { fermentStart } from '~~/core/stages'
 import { newId } from '~/data/ids'
 import { seedOf } from './useFeed'
+import { useFeed } from '~/composables/useFeed'
+import { useLogged } from '~/composables/useLogged'
+import { useCellarStore } from '~/stores/cellar'
+import { useFollowedStore } from '~/stores/followed'
 
 /** A hand reading and a float's say one thing when they are no further apart. */
 const SAME_H = 6

@@ -1,5 +1,8 @@
 import type { LotView } from '~~/core/ledger'
 import type { FormContext } from '~/forms/spec'
+import { useFormat } from '~/composables/useFormat'
+import { useMaterials } from '~/composables/useMaterials'
+import { useCellarStore } from '~/stores/cellar'
 
 /** What forms and benches know of their place: the lot as it is now, the cellar, what may go in, and the person's units. */
 export function useFormContext(lot: () => LotView | undefined) {

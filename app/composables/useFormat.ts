@@ -11,6 +11,7 @@ import {
 } from '~~/core/units'
 import { readableVolumeUnit } from '~/wording/volume-units'
 import { inDegrees, inPsi } from '~/wording/degrees'
+import { useSettingsStore } from '~/stores/settings'
 
 /** A number ready to be shown: digits and unit apart, so that the number can be large and the unit small. */
 export interface Shown {

@@ -1,3 +1,4 @@
+import { useCellarStore } from '~/stores/cellar'
 /** What a gravity can be read with: the person's own, and one of which only the kind is said. */
 export function useGravityInstruments() {
   const cellar = useCellarStore()

@@ -5,6 +5,12 @@ import type { Sample } from '~/workers/practice.worker'
 import { CLARITY, GAS } from '~/wording/looks'
 import { sayTastes } from '~/wording/practice'
 import { saySmells } from '~/wording/smells'
+import { useLogged } from '~/composables/useLogged'
+import { useQuantityField } from '~/composables/useQuantityField'
+import { useSugarField } from '~/composables/usualFields'
+import { useCellarStore } from '~/stores/cellar'
+import { usePracticeStore } from '~/stores/practice'
+import { useSettingsStore } from '~/stores/settings'
 
 /** What is in the glass and in the burette. */
 export const ACID_SAMPLE = { sampleMl: 10, normality: 0.1 } as const

@@ -3,6 +3,9 @@ import { LAYOUTS, LAYOUT_KEYS, type LayoutKey, SHEETS, SHEET_KEYS, type Shape, p
 import type { LotView } from '~~/core/ledger'
 import { downloadBytes } from '~/data/download'
 import { labelWords } from '~/wording/labels'
+import { filler } from '~/composables/filler'
+import { useMaterials } from '~/composables/useMaterials'
+import { usePlainField } from '~/composables/usualFields'
 
 /** Nobody prints more at once, and a slip of a digit makes no book. */
 const MOST = 500

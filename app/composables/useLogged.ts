@@ -1,3 +1,5 @@
+import { useMessage } from '~/composables/useMessage'
+import { useCellarStore } from '~/stores/cellar'
 /** Says what was logged, with the way back beside it. */
 export function useLogged() {
   const message = useMessage()

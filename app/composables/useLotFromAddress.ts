@@ -1,3 +1,5 @@
+import { useCellarStore } from '~/stores/cellar'
+
 const LAST = 'presk.bench-lot'
 
 /** The bench goes on with the lot that was worked on last in this tab. */

@@ -3,6 +3,12 @@ import { fact, inoculation, reading } from '~~/core/drafts'
 import type { LotPlan, LotView } from '~~/core/ledger'
 import { bacteriaFor, conditionsOf, malolacticCourseOf, malolacticEndedAt, waitedFor } from '~~/core/stages'
 import { MALOLACTIC_VERDICT, sayPaper } from '~/wording/looks'
+import { useMaterials } from '~/composables/useMaterials'
+import { useNow } from '~/composables/useNow'
+import { useQuantityField } from '~/composables/useQuantityField'
+import { useStepLog } from '~/composables/useStepLog'
+import { withinLimits } from '~/composables/withinLimits'
+import { useCellarStore } from '~/stores/cellar'
 
 /** A lot's malolactic: wanted or not, what bacteria find, the bacteria in, the looks at it, and its end. */
 export function useMalolactic(lot: () => LotView) {

@@ -1,5 +1,6 @@
 import { type MaterialCard, type MaterialKind, cardOf, cardsOf } from '~~/core/materials'
 import { materialName, materialTitle } from '~/wording/materials'
+import { useCellarStore } from '~/stores/cellar'
 
 /** Materials as this cellar knows them: the built-in cards and its own. */
 export function useMaterials() {

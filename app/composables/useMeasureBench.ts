@@ -3,8 +3,13 @@ import { reading, titration as titrationDraft } from '~~/core/drafts'
 import { correctHydrometer, potentialAlcohol, sugarScales } from '~~/core/hydrometry'
 import { type Draft, type Fact, type LotView, type Style, isFermenting, isMust } from '~~/core/ledger'
 import { MEASURED, type Measured, isSyrup, judgeMust, measuredBy } from '~~/core/stages'
-import type { QuantityField } from '~/composables/useQuantityField'
+import { type QuantityField, useQuantityField } from '~/composables/useQuantityField'
 import { sayInstrumentDoubt } from '~/wording/instruments'
+import { useNow } from '~/composables/useNow'
+import { sugarQuantity, useSugarField } from '~/composables/usualFields'
+import { withinLimits } from '~/composables/withinLimits'
+import { useCellarStore } from '~/stores/cellar'
+import { useSettingsStore } from '~/stores/settings'
 
 /** What is read of a must: sulphite, malic acid and what is left of sugar are questions of a wine. */
 const OF_MUST: ReadonlySet<Measured> = new Set(['sg', 'ph', 'ta', 'temperature'])

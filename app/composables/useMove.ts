@@ -6,6 +6,14 @@ import { newId } from '~/data/ids'
 import { type KeptNumber, keptNumber, putBack, useKeptForm } from './useKeptForm'
 import { type KeptRow, useMoveRows } from './useMoveRows'
 import { MOVE_AS, TOPPING_DOUBT, sayLikeness, sayMoveProblem } from '~/wording/moving'
+import { useFormat } from '~/composables/useFormat'
+import { useMovePreview } from '~/composables/useMovePreview'
+import { useNow } from '~/composables/useNow'
+import { useQuantityField } from '~/composables/useQuantityField'
+import { useWeighing } from '~/composables/useWeighing'
+import { useVolumeField } from '~/composables/usualFields'
+import { useCellarStore } from '~/stores/cellar'
+import { useSettingsStore } from '~/stores/settings'
 
 /** A move half filled in. It is of the wine where it was: once that was moved, the form begins anew. */
 interface KeptMove {

@@ -1,6 +1,8 @@
 import { type Draft, type Fact, type LotView, type VesselState, lotAt } from '~~/core/ledger'
 import type { Preview } from '~/data/engine-answers'
 import { sayLedgerProblem } from '~/wording/problems'
+import { useNow } from '~/composables/useNow'
+import { useCellarStore } from '~/stores/cellar'
 
 /** Asked for so long after the last key, ms. */
 const PREVIEW_MS = 150

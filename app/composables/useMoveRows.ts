@@ -5,6 +5,10 @@ import { placesFor, usualPlace } from '~~/core/stages'
 import { fromLitres } from '~~/core/units'
 import { sayPlace } from '~/wording/moving'
 import { type KeptNumber, keptNumber, putBack } from './useKeptForm'
+import { useFormat } from '~/composables/useFormat'
+import { useNow } from '~/composables/useNow'
+import { useVolumeField } from '~/composables/usualFields'
+import { useCellarStore } from '~/stores/cellar'
 
 export interface MoveRow {
   vesselId: string

@@ -11,6 +11,15 @@ import type { STREAM_HINT } from '~/wording/terms'
 import { useCans } from './useCans'
 import { type KeptNumber, keptNumber, putBack, useKeptForm } from './useKeptForm'
 import { useNewLotVessel } from './useNewLotVessel'
+import { focusWrong } from '~/composables/focusWrong'
+import { useFormat } from '~/composables/useFormat'
+import { useHabits } from '~/composables/useHabits'
+import { useLogged } from '~/composables/useLogged'
+import { useQuantityField } from '~/composables/useQuantityField'
+import { useVolumeField } from '~/composables/usualFields'
+import { withinLimits } from '~/composables/withinLimits'
+import { useCellarStore } from '~/stores/cellar'
+import { useSettingsStore } from '~/stores/settings'
 
 export type NewStream = keyof typeof STREAM_HINT
 

@@ -2,6 +2,9 @@ import { type RoomFor, type VesselKind, nextName, vesselFit } from '~~/core/cell
 import { fact } from '~~/core/drafts'
 import { newId } from '~/data/ids'
 import { vesselWords } from '~/wording/terms'
+import { useFormat } from '~/composables/useFormat'
+import { useVolumeField } from '~/composables/usualFields'
+import { useCellarStore } from '~/stores/cellar'
 
 const FIT = { 'too-small': 'too small', 'fits': 'fits', 'roomy': 'too large' } as const
 const RANK = { 'fits': 0, 'roomy': 1, 'tight': 2, 'too-small': 3 } as const

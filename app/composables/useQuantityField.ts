@@ -3,6 +3,7 @@ import { type Likelihood, type Suggestion, likely, meant } from '~~/core/quantit
 import type { ReadingQuantity } from '~~/core/ledger'
 import { type QuantityKind, type Unit, readNumber, readQuantity } from '~~/core/units'
 import { sayLikelihood, sayMeant, sayQuantityProblem } from '~/wording/problems'
+import { useSettingsStore } from '~/stores/settings'
 
 export interface QuantityFieldOptions {
   kind: QuantityKind

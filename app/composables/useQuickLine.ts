@@ -5,6 +5,11 @@ import { type MoveWants, quickDrafts, readQuickLine } from '~~/core/quick'
 import { type Place, PLACES } from '~/wording/places'
 import { sayLikelihood, sayOverUsual } from '~/wording/problems'
 import { sayFact } from '~/wording/sentences'
+import { useFormat } from '~/composables/useFormat'
+import { useMaterials } from '~/composables/useMaterials'
+import { useNow } from '~/composables/useNow'
+import { useCellarStore } from '~/stores/cellar'
+import { useSettingsStore } from '~/stores/settings'
 
 /** The quick line as it is typed: where it leads, or what it would log, and what is still in the way. */
 export function useQuickLine() {

@@ -4,6 +4,9 @@ import { type Draft, type Fact, type LotView, isHeld, isWine } from '~~/core/led
 import type { RackingMove, RackingPlan } from '~~/core/racking'
 import { askRacking, isAskedFor, leesShareOf, lotOfWine, meetings, toppingWines } from '~~/core/stages'
 import { racking } from '~/workers/start'
+import { useLogged } from '~/composables/useLogged'
+import { useNow } from '~/composables/useNow'
+import { useCellarStore } from '~/stores/cellar'
 
 /** A move that brought so much more or less than was planned makes another plan, as a share. */
 const OFF = 0.03

@@ -2,6 +2,9 @@ import { fact } from '~~/core/drafts'
 import type { LotView } from '~~/core/ledger'
 import { type Gate, HARD, gateTask, readinessOf } from '~~/core/stages'
 import { CONDITION_SHORT, GATE } from '~/wording/readiness'
+import { useLogged } from '~/composables/useLogged'
+import { useNow } from '~/composables/useNow'
+import { useCellarStore } from '~/stores/cellar'
 
 /**
  * Whether a lot is ready for a step, and going on against it: knowingly, and written down. Without a lot nothing is asked: the bench is

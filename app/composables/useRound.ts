@@ -4,6 +4,8 @@ import { fact, reading } from '~~/core/drafts'
 import { type Draft, type Fact, type LotView, type Smell, isFermenting, isHeld } from '~~/core/ledger'
 import { goneShare, isOnSkins, walkingOrder } from '~~/core/stages'
 import { saySmells } from '~/wording/smells'
+import { useKept } from '~/composables/useKept'
+import { useCellarStore } from '~/stores/cellar'
 
 /** What is done to a ferment at a look. */
 export const ROUND_WORK = ['punch-down', 'pump-over', 'stir'] as const

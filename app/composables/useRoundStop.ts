@@ -3,6 +3,14 @@ import { brixFromSg, correctRefractometer, sgFromBrix } from '~~/core/hydrometry
 import { BELIEVED_C, type LotView, type Smell, gravityOf } from '~~/core/ledger'
 import { expectedAt, fermentStart, oddGravity } from '~~/core/stages'
 import { type KeptStop, type RoundWork, lookEntries } from './useRound'
+import { useGravityInstruments } from '~/composables/useGravityInstruments'
+import { useNow } from '~/composables/useNow'
+import { useQuantityField } from '~/composables/useQuantityField'
+import { sugarQuantity, useSugarField } from '~/composables/usualFields'
+import { withinLimits } from '~/composables/withinLimits'
+import { useCellarStore } from '~/stores/cellar'
+import { useForecastsStore } from '~/stores/forecasts'
+import { useSettingsStore } from '~/stores/settings'
 
 /** With what gravity was last read on a round: most people have one hydrometer. */
 const LAST_WITH = 'presk.round.with'

@@ -1,5 +1,7 @@
 import { type Foretold, fermentLooks, gravityForetold, ripeningForetold, sulphiteForetold, tally } from '~~/core/score'
 import type { FermentAsked } from '~~/core/fermentation'
+import { useNow } from '~/composables/useNow'
+import { useCellarStore } from '~/stores/cellar'
 
 /** What this cellar's forecasts said beside what came, worked out from the history: those of ferments one by one in a worker. */
 export function useScore() {

@@ -6,6 +6,11 @@ import { bottlesLeft } from '~~/core/stages'
 import { type WayStep, endangers, wayOf } from '~~/core/way'
 import { dayHere, sayDay, sayMonth } from '~/wording/days'
 import { STEP, sayTooEarly } from '~/wording/way'
+import { useHabits } from '~/composables/useHabits'
+import { useLogged } from '~/composables/useLogged'
+import { useNow } from '~/composables/useNow'
+import { useCellarStore } from '~/stores/cellar'
+import { useForecastsStore } from '~/stores/forecasts'
 
 const MOST_AHEAD = 3 * 366 * DAY_MS
 const NEVER = '9999-01-01T00:00:00.000Z'

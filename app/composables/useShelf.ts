@@ -1,5 +1,7 @@
 import type { VesselKind } from '~~/core/cellar'
 import { type LotView, isMust, isWine } from '~~/core/ledger'
+import { useFloor } from '~/composables/useFloor'
+import { useCellarStore } from '~/stores/cellar'
 
 /** A vessel on the shelf, with what is in it. */
 export interface ShelfPlace {

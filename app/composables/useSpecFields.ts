@@ -1,5 +1,6 @@
 import type { FieldSpec } from '~/forms/spec'
 import type { QuantityField } from './useQuantityField'
+import { useQuantityField } from '~/composables/useQuantityField'
 
 export type QuantitySpec = Extract<FieldSpec, { as: 'quantity' }>
 

@@ -1,6 +1,8 @@
 import { leftOutTask, type CrushStepCode } from '~~/core/stages'
 import { addition as additionDraft } from '~~/core/drafts'
 import type { Draft, Fact, LotView } from '~~/core/ledger'
+import { useLogged } from '~/composables/useLogged'
+import { useCellarStore } from '~/stores/cellar'
 
 type Stage = { number: number, of: number }
 

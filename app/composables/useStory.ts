@@ -1,6 +1,10 @@
 import { type Fact, type StandingFact, restatedValue } from '~~/core/ledger'
 import { sayWhen } from '~/wording/days'
 import { sayFact, sayRestated } from '~/wording/sentences'
+import { useFormat } from '~/composables/useFormat'
+import { useMaterials } from '~/composables/useMaterials'
+import { useNow } from '~/composables/useNow'
+import { useCellarStore } from '~/stores/cellar'
 
 export interface StoryLine {
   id: string

@@ -1,3 +1,5 @@
+import { useMessage } from '~/composables/useMessage'
+import { useCellarStore } from '~/stores/cellar'
 /**
  * Deletes an entry that belongs to no lot: a sample, a note, something expected. It stays in the file, marked; undo is beside
  * it.

@@ -3,6 +3,10 @@ import { type SulphiteSalt, stockSolutionMl } from '~~/core/sulphite'
 import { type LotDose, isKept, roundDose, walkingOrder } from '~~/core/stages'
 import { MATERIALS } from '~~/core/materials'
 import { addition, reading } from '~~/core/drafts'
+import { useLogged } from '~/composables/useLogged'
+import { useNow } from '~/composables/useNow'
+import { useCellarStore } from '~/stores/cellar'
+import { useSettingsStore } from '~/stores/settings'
 
 const STOCK_G_PER_L = MATERIALS['potassium-metabisulphite'].stockGPerL!
 

@@ -1,5 +1,9 @@
 import { type SupplyRow, needsOfArrival, needsOfLot, supplyRows } from '~~/core/supplies'
 import { materialName } from '~/wording/materials'
+import { useNow } from '~/composables/useNow'
+import { withinLimits } from '~/composables/withinLimits'
+import { useCellarStore } from '~/stores/cellar'
+import { useSettingsStore } from '~/stores/settings'
 
 /** What all open lots and expected arrivals still need, against what is in store. */
 export function useSupplies() {

@@ -3,6 +3,9 @@ import { ledgerCsv, ledgerLines, readingsCsv } from '~/data/csv'
 import { downloadBytes, downloadText } from '~/data/download'
 import { dayHere } from '~/wording/days'
 import { sayFact } from '~/wording/sentences'
+import { useFormat } from '~/composables/useFormat'
+import { useStory } from '~/composables/useStory'
+import { useCellarStore } from '~/stores/cellar'
 
 export const TABLES = ['lots', 'readings', 'additions', 'moves', 'bottles', 'vessels', 'ledger'] as const
 export type Table = (typeof TABLES)[number]

@@ -1,3 +1,5 @@
+import { useKept } from '~/composables/useKept'
+
 const KEY = 'presk.typed'
 const TEXTS = 'main input:not([type=file], [type=checkbox], [type=radio]), main textarea'
 /** How long the fields of a page may take to be there, ms. */

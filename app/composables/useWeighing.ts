@@ -1,6 +1,9 @@
 import { inSpoons } from '~~/core/units'
 import { stockSolutionMl } from '~~/core/sulphite'
 import type { Shown } from './useFormat'
+import { useFormat } from '~/composables/useFormat'
+import { useMaterials } from '~/composables/useMaterials'
+import { useSettingsStore } from '~/stores/settings'
 
 /** A dose under so many steps of the scale is guesswork on it. */
 const STEPS_THAT_TELL = 10

@@ -1,5 +1,8 @@
 import { type WinterRow, winterOf } from '~~/core/stages'
 import type { LotView } from '~~/core/ledger'
+import { useFloor } from '~/composables/useFloor'
+import { useNow } from '~/composables/useNow'
+import { useCellarStore } from '~/stores/cellar'
 
 export interface WinterLine extends WinterRow {
   lot: LotView

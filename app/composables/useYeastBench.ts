@@ -3,6 +3,11 @@ import { yeastRunForm } from '~/benches/yeast'
 import { toCalendar } from '~/data/calendar'
 import { downloadText } from '~/data/download'
 import { sayPitchStep } from '~/wording/yeast'
+import { useAlarm } from '~/composables/useAlarm'
+import { useBench } from '~/composables/useBench'
+import { useFormat } from '~/composables/useFormat'
+import { useYeastRun } from '~/composables/useYeastRun'
+import { useCellarStore } from '~/stores/cellar'
 
 /** From packet to must for one lot of crush day: its bench, and the rehydration as a run that rings at each step. */
 export function useYeastBench() {

@@ -1,7 +1,8 @@
 import { volumeUnitsFor } from '~/wording/volume-units'
 import { sgFromBrix } from '~~/core/hydrometry'
 import { POTENTIAL, type SugarUnit, type VolumeUnit, toLitres } from '~~/core/units'
-import type { QuantityFieldOptions, useQuantityField as Field } from './useQuantityField'
+import { type QuantityFieldOptions, useQuantityField } from './useQuantityField'
+import { useFormat } from '~/composables/useFormat'
 
 /** Litres or gallons, in the person's unit first; of a wine, unless it has limits of its own. */
 export function useVolumeField(own: Pick<QuantityFieldOptions, 'limits' | 'required'> = {}) {
@@ -21,7 +22,8 @@ export function useVolumeField(own: Pick<QuantityFieldOptions, 'limits' | 'requi
  * as long as nobody typed over it.
  */
 export function proposeVolume(
-  f: Pick<ReturnType<typeof useFormat>, 'typedVolume' | 'volumeUnit'>, field: ReturnType<typeof Field>, litres: number, digits: number
+  f: Pick<ReturnType<typeof useFormat>, 'typedVolume' | 'volumeUnit'>, field: ReturnType<typeof useQuantityField>,
+  litres: number, digits: number
 ): void {
   const text = f.typedVolume(litres, digits)
   if (field.untouched) field.fill(text, toLitres(Number(text), f.volumeUnit.value as VolumeUnit))
@@ -40,12 +42,12 @@ export const useSugarField = (unit: SugarUnit, own: Pick<QuantityFieldOptions, '
   useQuantityField({ kind: 'sugar', unit, units: ['SG', '°Brix', POTENTIAL], quantity: (u) => (u === '°Brix' ? 'brix' : 'sg'), ...own })
 
 /** What is known, shown in so many decimals and reckoned with in all of its digits until somebody types over it. */
-export function fillFigure(field: Pick<ReturnType<typeof Field>, 'fill'>, value: number | undefined, decimals: number): void {
+export function fillFigure(field: Pick<ReturnType<typeof useQuantityField>, 'fill'>, value: number | undefined, decimals: number): void {
   if (value === undefined) field.fill('')
   else field.fill(value.toFixed(decimals), value)
 }
 
-type SugarField = Pick<ReturnType<typeof Field>, 'value' | 'parsed'>
+type SugarField = Pick<ReturnType<typeof useQuantityField>, 'value' | 'parsed'>
 /** The gravity that a sugar field holds, in whichever unit it was typed. */
 export const sgIn = (field: SugarField): number | undefined =>
   field.value === undefined || !field.parsed.ok ? undefined : field.parsed.unit === 'SG' ? field.value : sgFromBrix(field.value)

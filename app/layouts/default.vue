@@ -1,5 +1,11 @@
 <script setup lang="ts">
 import { sayStorageProblem } from '~/wording/problems'
+import { useCellarName } from '~/composables/useCellarName'
+import { useMessage } from '~/composables/useMessage'
+import { useTerm } from '~/composables/useTerm'
+import { useTypedOver } from '~/composables/useTypedOver'
+import { useCellarStore } from '~/stores/cellar'
+import { useSettingsStore } from '~/stores/settings'
 
 const cellar = useCellarStore()
 const settings = useSettingsStore()

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useFormat } from '~/composables/useFormat'
 /** What this server works out for scripts and displays, read from its own description. */
 const f = useFormat()
 interface Described { paths: Record<string, Record<string, { summary: string, tags: string[] }>> }

@@ -8,6 +8,11 @@ import { newId } from '~/data/ids'
 import { dayHereAfter, sayDay, sayDayOf, sayWhen } from '~/wording/days'
 import { RIPE, sayCrossing, sayReason } from '~/wording/harvest'
 import { STYLE } from '~/wording/terms'
+import { useFormat } from '~/composables/useFormat'
+import { useLogged } from '~/composables/useLogged'
+import { useNow } from '~/composables/useNow'
+import { useStrike } from '~/composables/useStrike'
+import { useCellarStore } from '~/stores/cellar'
 
 /** Before harvest: each block's samples, where the line goes, and what argues for waiting or for picking. */
 const cellar = useCellarStore()

@@ -2,6 +2,11 @@
 import { isHeld } from '~~/core/ledger'
 import { SITTINGS, type SittingCode, sittingOf } from '~~/core/way'
 import { counted } from '~/wording/count'
+import { useFloor } from '~/composables/useFloor'
+import { useGradually } from '~/composables/useGradually'
+import { useStory } from '~/composables/useStory'
+import { useCellarStore } from '~/stores/cellar'
+import { useSettingsStore } from '~/stores/settings'
 
 const cellar = useCellarStore()
 const settings = useSettingsStore()

@@ -1,8 +1,12 @@
 <script setup lang="ts">
 import { useWindowSize } from '@vueuse/core'
 import type { WayStepCode } from '~~/core/ledger'
-import { SPANS, type SeasonRow, type SpanKey } from '~/composables/useSeason'
+import { type SeasonRow, type SpanKey, SPANS, useSeason } from '~/composables/useSeason'
 import { STEP, sayWindow } from '~/wording/way'
+import { useGradually } from '~/composables/useGradually'
+import { useNow } from '~/composables/useNow'
+import { useSoon } from '~/composables/useSoon'
+import { wineColour } from '~/composables/wineColour'
 
 /** The year of the cellar: every lot on one line of time, and what may be left alone while one is away. */
 const route = useRoute()

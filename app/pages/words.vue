@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { GLOSSARY, type Term, type TermKey } from '~/wording/glossary'
+import { useFormat } from '~/composables/useFormat'
 
 /** Glossary, each in a sentence or two; the one that the address names is shown first. */
 const route = useRoute()

@@ -1,4 +1,5 @@
 import { ledger } from '~/workers/start'
+import { useCellarStore } from '~/stores/cellar'
 
 // With the first script, before anything is drawn: the ledger is read and folded while the page is put together.
 if (typeof Worker !== 'undefined') ledger.start()

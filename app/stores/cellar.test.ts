@@ -9,8 +9,8 @@ import { CellarDb } from '~/data/cellar-db'
 import { MemoryCellar } from '~/data/memory-cellar'
 
 // What Nuxt imports by itself stands here by hand.
-for (const [name, value] of Object.entries({ ref, computed, shallowRef, defineStore, useNow: () => ref('2026-11-25T12:00:00.000Z') }))
-  vi.stubGlobal(name, value)
+for (const [name, value] of Object.entries({ ref, computed, shallowRef, defineStore })) vi.stubGlobal(name, value)
+vi.mock('~/composables/useNow', async (original) => ({ ...await original<object>(), useNow: () => ref('2026-11-25T12:00:00.000Z') }))
 const { useCellarStore } = await import('./cellar')
 
 const lotId = 'lot-store-1'

@@ -5,6 +5,9 @@ import { toCellarFile } from '~/data/to-cellar-file'
 import { thisDevice } from '~/data/device'
 import { sayFileProblem } from '~/wording/problems'
 import { dayHere } from '~/wording/days'
+import { useLogged } from '~/composables/useLogged'
+import { useCellarStore } from '~/stores/cellar'
+import { useSettingsStore } from '~/stores/settings'
 
 /** So long after the last entry the folder gets its copy, ms: an entry seldom comes alone. */
 const AFTER_MS = 4000

@@ -1,5 +1,8 @@
 import type { FermentAsked } from '~~/core/fermentation'
 import { type LotForecast, askForecast } from '~~/core/stages'
+import { useKept } from '~/composables/useKept'
+import { useNow } from '~/composables/useNow'
+import { useCellarStore } from '~/stores/cellar'
 
 /** So long after the start what nobody looks at yet is worked out, ms. */
 const AFTER_MS = 2000

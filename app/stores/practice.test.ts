@@ -15,7 +15,6 @@ vi.mock('~/workers/start', async (original) => ({
 await import('~/workers/practice.worker')
 const { useCellarStore } = await import('./cellar')
 const { usePracticeStore } = await import('./practice')
-vi.stubGlobal('usePracticeStore', usePracticeStore)
 const { useInstrumentReading } = await import('~/composables/useInstrumentReading')
 
 // What a device keeps; without it a season lasts as long as the tab, and the cellar that is opened first is the own one.

@@ -7,6 +7,9 @@ import { type PracticeSeason, keepSeason, keptSeason } from '~/data/practice-sea
 import type { SeasonKey } from '~/workers/practice.worker'
 import { practising } from '~/workers/start'
 import { PRACTICE_VESSEL } from '~/wording/practice'
+import { useFormat } from '~/composables/useFormat'
+import { useCellarStore } from '~/stores/cellar'
+import { useForecastsStore } from '~/stores/forecasts'
 
 /** Hours of the day in which somebody is up. */
 const WAKING = { from: 7, to: 21 } as const

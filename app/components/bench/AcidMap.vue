@@ -4,6 +4,8 @@ import type { Style } from '~~/core/ledger'
 import type { MapArrow, MapDot, MapWindow } from '~/composables/useAcidMap'
 import { sayMove } from '~/wording/acid-map'
 import { STYLE } from '~/wording/terms'
+import { placeLabels } from '~/composables/placeLabels'
+import { useMapScale } from '~/composables/useMapScale'
 
 /**
  * pH across, TA up. The must is a drop; arrows go from it for each thing that can be done or will happen. An arrow is taken

@@ -1,5 +1,7 @@
 <script setup lang="ts">
 import type { LotView } from '~~/core/ledger'
+import { rememberBenchLot } from '~/composables/useLotFromAddress'
+import { useCellarStore } from '~/stores/cellar'
 
 /** Which lot the bench is for. It remembers the lot that was worked on last. */
 const props = defineProps<{ lot: LotView | undefined }>()

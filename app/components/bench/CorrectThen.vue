@@ -3,6 +3,8 @@ import { potentialAlcohol } from '~~/core/hydrometry'
 import type { CorrectBench } from '~/composables/useCorrectBench'
 import { sayAcidsFinding } from '~/wording/acids'
 import { ACIDS_SOURCE, acidsWorking } from '~/wording/workings'
+import { useFormat } from '~/composables/useFormat'
+import { withinLimits } from '~/composables/withinLimits'
 
 /** The must now and as it would be, with what speaks against it and the working. */
 const props = defineProps<{ bench: CorrectBench }>()

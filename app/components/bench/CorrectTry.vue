@@ -3,6 +3,7 @@ import type { Material } from '~~/core/must'
 import type { CorrectBench } from '~/composables/useCorrectBench'
 import { MUST_MATERIAL } from '~/wording/acids'
 import { STYLE } from '~/wording/terms'
+import { useFormat } from '~/composables/useFormat'
 
 /** What is known of the must, what it will go through, and what is tried. */
 const props = defineProps<{ bench: CorrectBench }>()

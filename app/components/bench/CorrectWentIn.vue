@@ -2,6 +2,7 @@
 import type { Material } from '~~/core/must'
 import type { CorrectBench } from '~/composables/useCorrectBench'
 import { MUST_MATERIAL } from '~/wording/acids'
+import { useWeighing } from '~/composables/useWeighing'
 
 /** What really went in, beside what was planned, in its stage. */
 const props = defineProps<{ bench: CorrectBench, saving: boolean }>()

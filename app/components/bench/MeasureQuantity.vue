@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { Measured } from '~~/core/stages'
 import type { MeasureBench } from '~/composables/useMeasureBench'
+import { useFormat } from '~/composables/useFormat'
 
 /** One thing that is read, with its instrument folded into a line. */
 const props = defineProps<{ bench: MeasureBench, what: Measured }>()

@@ -4,6 +4,7 @@ import type { MeasureBench } from '~/composables/useMeasureBench'
 import { sayAcidsFinding } from '~/wording/acids'
 import { sayJudgement } from '~/wording/judgements'
 import { STYLE } from '~/wording/terms'
+import { useFormat } from '~/composables/useFormat'
 
 /** What was read, on every scale, and a first judgement. */
 const props = defineProps<{ bench: MeasureBench, lot: LotView | undefined }>()

@@ -2,6 +2,9 @@
 import type { InstrumentState } from '~~/core/ledger'
 import { sayWhen } from '~/wording/days'
 import { sayFollowed } from '~/wording/followed'
+import { useAir } from '~/composables/useAir'
+import { useFormat } from '~/composables/useFormat'
+import { useNow } from '~/composables/useNow'
 
 /** One thermometer: what it shows, how the day went, and what is wrong with what it sent. */
 const props = defineProps<{ instrument: InstrumentState }>()

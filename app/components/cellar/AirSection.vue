@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { useHangThermometer } from '~/composables/useAir'
+import { useCellarStore } from '~/stores/cellar'
 /** How warm the cellar is, beside the vessels that somebody wants to know it of. */
 const cellar = useCellarStore()
 const hang = useHangThermometer()

@@ -4,6 +4,9 @@ import { fact } from '~~/core/drafts'
 import type { Entry } from '~~/core/ledger'
 import { newId } from '~/data/ids'
 import { vesselWords } from '~/wording/terms'
+import { useFormat } from '~/composables/useFormat'
+import { useLogged } from '~/composables/useLogged'
+import { useCellarStore } from '~/stores/cellar'
 
 /** A vessel that is not in the cellar yet, added without leaving the page that needs it: one of a usual size by a tap. */
 const props = defineProps<{

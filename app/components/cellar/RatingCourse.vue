@@ -3,6 +3,8 @@ import { DAY_MS } from '~~/core/units'
 import type { ApexOptions } from 'apexcharts'
 import type { LotView } from '~~/core/ledger'
 import type { drinkWindowOf } from '~~/core/stages'
+import { unchanged } from '~/composables/unchanged'
+import { useChartClothes } from '~/composables/useChartClothes'
 
 /** How a wine was rated, by its months in the bottle, against the time in which such a wine is likely good. */
 const props = defineProps<{ lot: LotView, window: NonNullable<ReturnType<typeof drinkWindowOf>> }>()

@@ -3,6 +3,9 @@ import { fact } from '~~/core/drafts'
 import type { Fault, LotView } from '~~/core/ledger'
 import { FAULT } from '~/wording/faults'
 import { FAULT_TOLD } from '~/wording/faults-told'
+import { useFormat } from '~/composables/useFormat'
+import { useLogged } from '~/composables/useLogged'
+import { useCellarStore } from '~/stores/cellar'
 
 /** Faults that were tasted: what each comes from, what can be done with this wine, and how the next one is kept from it. */
 const props = defineProps<{ lot: LotView, faults: readonly Fault[] }>()

@@ -6,6 +6,10 @@ import { sayWhen } from '~/wording/days'
 import { saySwelling } from '~/wording/findings'
 import { weeks } from '~/wording/findings/say'
 import { VESSEL_OF, vesselWords } from '~/wording/terms'
+import { useFormat } from '~/composables/useFormat'
+import { useNow } from '~/composables/useNow'
+import { wineColour } from '~/composables/wineColour'
+import { useCellarStore } from '~/stores/cellar'
 
 /** A vessel: what is in it, or what it held and how clean it is, and what can be done with it. */
 const props = defineProps<{ vessel: VesselState }>()

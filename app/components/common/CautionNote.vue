@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { CAUTIONS, type CautionCode } from '~/wording/cautions'
+import { useFormat } from '~/composables/useFormat'
 
 defineProps<{ code: CautionCode }>()
 const f = useFormat()

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { Said } from '~/composables/useFloor'
 import { counted } from '~/wording/count'
+import { useEnding } from '~/composables/useEnding'
 
 /** One thing worth knowing, with the way to act on it and the way to leave it. */
 const props = defineProps<{

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { Entry, Fact } from '~~/core/ledger'
+import { useStrike } from '~/composables/useStrike'
 
 /** Something of the household's own in a list: what it says, changed in its place, or deleted with a way back. */
 const props = defineProps<{

@@ -1,5 +1,8 @@
 <script setup lang="ts">
 import { sayLedgerProblem } from '~/wording/problems'
+import { useFormat } from '~/composables/useFormat'
+import { useLogged } from '~/composables/useLogged'
+import { useCellarStore } from '~/stores/cellar'
 
 /** Why the last action could not be, on whatever page it was; and the way to help it where there is one. */
 const cellar = useCellarStore()

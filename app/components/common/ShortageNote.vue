@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useSupplies } from '~/composables/useSupplies'
 /** Supplies that are too short for all lots. Loaded after its page, because it brings all of the supplies code with it. */
 const supplies = useSupplies()
 </script>

@@ -1,5 +1,7 @@
 <script setup lang="ts">
 import { GLOSSARY } from '~/wording/glossary'
+import { useFormat } from '~/composables/useFormat'
+import { useTerm } from '~/composables/useTerm'
 
 /** What a word of the trade means, beside the word. It comes when one is first asked for. */
 const { asked, close } = useTerm()

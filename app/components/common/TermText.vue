@@ -1,5 +1,7 @@
 <script setup lang="ts">
 import { partsOf } from '~/wording/glossary'
+import { useTerm } from '~/composables/useTerm'
+import { useSettingsStore } from '~/stores/settings'
 
 /** A text whose words of the trade say what they mean when they are tapped; for those who know them it is plain. */
 const props = defineProps<{

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { Finding } from '~~/core/findings'
 import { WAY_OUT } from '~/wording/ways-out'
+import { useAnswer } from '~/composables/useAnswer'
 
 /** The answers to a decision, or the ways round a task: each a button, with what follows from it. */
 const props = defineProps<{

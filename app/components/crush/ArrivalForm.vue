@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { Entry } from '~~/core/ledger'
+import { useLogged } from '~/composables/useLogged'
 
 /** Notes fruit, pails or a kit that are still to come, so that supplies can be checked before they are here. */
 const logged = useLogged()

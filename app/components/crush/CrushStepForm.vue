@@ -4,6 +4,9 @@ import { type CrushStep, cameSulphited } from '~~/core/stages'
 import type { LotView } from '~~/core/ledger'
 import { CORRECT, STEP, hoursWords, sayStep } from '~/wording/crush'
 import { sayWhen } from '~/wording/days'
+import { useFormat } from '~/composables/useFormat'
+import { useNow } from '~/composables/useNow'
+import { useStepLog } from '~/composables/useStepLog'
 
 /** One step of crush day, opened: what it is for, and the way to do it here. */
 const props = defineProps<{ lot: LotView, step: CrushStep }>()

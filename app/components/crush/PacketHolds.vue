@@ -1,5 +1,9 @@
 <script setup lang="ts">
 import { type LotView, PACKET_MATERIALS, partsOfPacket } from '~~/core/ledger'
+import { useFormat } from '~/composables/useFormat'
+import { useMaterials } from '~/composables/useMaterials'
+import { useQuantityField } from '~/composables/useQuantityField'
+import { useStepLog } from '~/composables/useStepLog'
 
 /** What a packet of a kit holds: what is usual until somebody reads it off the packet. It counts as an addition when it goes in. */
 const props = defineProps<{ lot: LotView, index: number }>()

@@ -2,6 +2,13 @@
 import { reading } from '~~/core/drafts'
 import { type LotView, gravityOf } from '~~/core/ledger'
 import { isSyrup } from '~~/core/stages'
+import { focusWrong } from '~/composables/focusWrong'
+import { useFormat } from '~/composables/useFormat'
+import { useQuantityField } from '~/composables/useQuantityField'
+import { useStepLog } from '~/composables/useStepLog'
+import { sugarQuantity, useSugarField } from '~/composables/usualFields'
+import { withinLimits } from '~/composables/withinLimits'
+import { useCellarStore } from '~/stores/cellar'
 
 /** A gravity read in the middle of a step, logged where it is asked for: with the household's hydrometer. */
 const props = defineProps<{ lot: LotView, label: string, hint: string }>()

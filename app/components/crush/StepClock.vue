@@ -5,6 +5,9 @@ import { isMust, type LotView } from '~~/core/ledger'
 import { CLOCKS } from '~~/core/must'
 import { hoursWords } from '~/wording/crush'
 import { sayWhen } from '~/wording/days'
+import { useFormat } from '~/composables/useFormat'
+import { useNow } from '~/composables/useNow'
+import { useStepLog } from '~/composables/useStepLog'
 
 /** Thawing, settling and cold soak: begun by a tap, then a clock with its own end and its own temperature. */
 const props = defineProps<{ lot: LotView, step: CrushStep & { code: 'thaw' | 'settle' | 'cold-soak' | 'heat-fruit' } }>()

@@ -3,6 +3,9 @@ import { enzymeFor } from '~~/core/stages'
 import type { LotView } from '~~/core/ledger'
 import { ENZYME_G_PER_L } from '~~/core/must'
 import { sayEnzymeFinding } from '~/wording/crush'
+import { useFormat } from '~/composables/useFormat'
+import { useNow } from '~/composables/useNow'
+import { useStepLog } from '~/composables/useStepLog'
 
 const props = defineProps<{ lot: LotView }>()
 const now = useNow()

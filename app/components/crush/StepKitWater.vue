@@ -1,6 +1,10 @@
 <script setup lang="ts">
 import type { LotView } from '~~/core/ledger'
 import { kitWater } from '~~/core/must'
+import { useFormat } from '~/composables/useFormat'
+import { useStepLog } from '~/composables/useStepLog'
+import { useVolumeField } from '~/composables/usualFields'
+import { withinLimits } from '~/composables/withinLimits'
 
 /** Water for a kit by its gravity, in stages from the sweet side. The mark on the pail is told as what it is: a hint. */
 const props = defineProps<{ lot: LotView }>()

@@ -3,6 +3,9 @@ import { packetTask, tasksOf } from '~~/core/stages'
 import { isMust, type LotView, type PacketStep } from '~~/core/ledger'
 import { PACKET_STEP } from '~/wording/crush'
 import { sayWhen } from '~/wording/days'
+import { useNow } from '~/composables/useNow'
+import { useStepLog } from '~/composables/useStepLog'
+import { useCellarStore } from '~/stores/cellar'
 
 /** A kit's packets in their order: what is in, what is due, and what waits for what. */
 const props = defineProps<{ lot: LotView }>()

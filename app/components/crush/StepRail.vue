@@ -3,6 +3,7 @@ import { hoursBetween } from '~~/core/units'
 import type { CrushStep } from '~~/core/stages'
 import { STEP, sayStatus } from '~/wording/crush'
 import { sayWhen } from '~/wording/days'
+import { useNow } from '~/composables/useNow'
 
 /** A lot's way from arrival to yeast as stations on a line; filled in the colour of its wine as far as it has come. */
 const props = defineProps<{ lotId: string, steps: CrushStep[], colour: string, current?: string | undefined }>()

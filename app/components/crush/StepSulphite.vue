@@ -5,6 +5,10 @@ import { firstDoseOf } from '~~/core/stages'
 import type { FruitHealth } from '~~/core/sulphite'
 import { HEALTH_CHOICES } from '~/wording/crush'
 import { materialName } from '~/wording/materials'
+import { useFormat } from '~/composables/useFormat'
+import { useStepLog } from '~/composables/useStepLog'
+import { withinLimits } from '~/composables/withinLimits'
+import { useSettingsStore } from '~/stores/settings'
 
 const props = defineProps<{ lot: LotView }>()
 const settings = useSettingsStore()

@@ -7,6 +7,12 @@ import { DRY_SG } from '~~/core/ledger'
 import { sayWhen } from '~/wording/days'
 import { materialName } from '~/wording/materials'
 import { TEST_STEP, TEST_VERDICT, type TestVerdict } from '~/wording/test-ferment'
+import { useFormat } from '~/composables/useFormat'
+import { useNow } from '~/composables/useNow'
+import { useStepLog } from '~/composables/useStepLog'
+import { useWeighing } from '~/composables/useWeighing'
+import { useCellarStore } from '~/stores/cellar'
+import { useSettingsStore } from '~/stores/settings'
 
 /** The week of a test ferment, each day with its date and what goes in. */
 const props = defineProps<{ lot: LotView }>()

@@ -1,6 +1,10 @@
 <script setup lang="ts">
 import type { LotView } from '~~/core/ledger'
 import { fromLitres } from '~~/core/units'
+import { useFormat } from '~/composables/useFormat'
+import { useStepLog } from '~/composables/useStepLog'
+import { useVolumeField } from '~/composables/usualFields'
+import { useCellarStore } from '~/stores/cellar'
 
 const props = defineProps<{ lot: LotView }>()
 const f = useFormat()

@@ -1,5 +1,7 @@
 <script setup lang="ts">
-import type { Weighed } from '~/composables/useWeighing'
+import { useWeighing, type Weighed } from '~/composables/useWeighing'
+import { useFormat } from '~/composables/useFormat'
+import { useQuantityField } from '~/composables/useQuantityField'
 
 /** What to measure out, and the one tap that says it went in; another amount can be typed. Plan and actual stay two things. */
 const props = defineProps<{

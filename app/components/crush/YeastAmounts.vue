@@ -2,6 +2,8 @@
 import { PITCH } from '~~/core/yeast'
 import type { YeastBench } from '~/composables/useYeastBench'
 import { sayPitchFinding } from '~/wording/yeast'
+import { useFormat } from '~/composables/useFormat'
+import { useWeighing } from '~/composables/useWeighing'
 
 /** How much yeast, nutrient and water, and the tap that begins the run. */
 const props = defineProps<{ yeast: YeastBench }>()

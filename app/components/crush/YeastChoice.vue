@@ -2,6 +2,7 @@
 import type { YeastChoice as YeastFit } from '~~/core/yeast'
 import type { YeastBench } from '~/composables/useYeastBench'
 import { FIT, sayYeastReason } from '~/wording/yeast'
+import { useFormat } from '~/composables/useFormat'
 
 /** Which kind of yeast suits this must; what the packet calls it is written into the ledger. */
 const props = defineProps<{ yeast: YeastBench }>()

@@ -3,6 +3,12 @@ import { ladle } from '~~/core/drafts'
 import type { LotView } from '~~/core/ledger'
 import { ladlesFor } from '~~/core/stages'
 import { sayBrought } from '~/wording/yeast-sources'
+import { focusWrong } from '~/composables/focusWrong'
+import { useFormat } from '~/composables/useFormat'
+import { useNow } from '~/composables/useNow'
+import { useStepLog } from '~/composables/useStepLog'
+import { proposeVolume, useVolumeField } from '~/composables/usualFields'
+import { useCellarStore } from '~/stores/cellar'
 
 /** Must of a lot that is fermenting, poured into this one as its yeast: it is moved, and it brings its yeast. */
 const props = defineProps<{ lot: LotView, potential?: number | undefined }>()

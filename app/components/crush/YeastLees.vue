@@ -3,6 +3,10 @@ import { lees } from '~~/core/drafts'
 import type { LotView } from '~~/core/ledger'
 import { leesFor } from '~~/core/stages'
 import { sayBrought } from '~/wording/yeast-sources'
+import { useFormat } from '~/composables/useFormat'
+import { useNow } from '~/composables/useNow'
+import { useStepLog } from '~/composables/useStepLog'
+import { useCellarStore } from '~/stores/cellar'
 
 /** The yeast of a wine that has just finished, used again: what speaks against it, how much, and what comes along. */
 const props = defineProps<{ lot: LotView, potential?: number | undefined }>()

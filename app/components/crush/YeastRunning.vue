@@ -2,6 +2,8 @@
 import type { YeastBench } from '~/composables/useYeastBench'
 import { sayClock } from '~/wording/days'
 import { sayPitchStep } from '~/wording/yeast'
+import { useFormat } from '~/composables/useFormat'
+import { minutesAndSeconds } from '~/composables/useYeastRun'
 
 /** The run as it goes: the step that is on, the time to the next, and the gap of temperature before the yeast meets its must. */
 const props = defineProps<{ yeast: YeastBench }>()

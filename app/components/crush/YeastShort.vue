@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { counted } from '~/wording/count'
 import type { YeastBench } from '~/composables/useYeastBench'
+import { useFormat } from '~/composables/useFormat'
 
 /** When yeast is short it is built up, and shared over all lots that wait for it. */
 const props = defineProps<{ bench: YeastBench['bench'] }>()

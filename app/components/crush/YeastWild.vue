@@ -4,6 +4,11 @@ import { type LotView, SMELLS, type Smell } from '~~/core/ledger'
 import { judgeWild, wildStarter } from '~~/core/yeast'
 import { SMELL } from '~/wording/smells'
 import { WILD_VERDICT } from '~/wording/yeast-sources'
+import { useFormat } from '~/composables/useFormat'
+import { useQuantityField } from '~/composables/useQuantityField'
+import { useStepLog } from '~/composables/useStepLog'
+import { sgIn, useSugarField } from '~/composables/usualFields'
+import { withinLimits } from '~/composables/withinLimits'
 
 /** A starter of the fruit's own yeast: how much to pick ahead, and whether it may go in. */
 const props = defineProps<{ lot: LotView }>()

@@ -1,7 +1,9 @@
 <script setup lang="ts">
 import type { GlassSteps } from '~~/core/finishing'
 import { molecularOf } from '~~/core/ledger'
-import type { BenchWine, LetteredGlass } from '~/composables/useBlendGlasses'
+import { type BenchWine, type LetteredGlass, useBlendGlasses } from '~/composables/useBlendGlasses'
+import { useFormat } from '~/composables/useFormat'
+import { useLogged } from '~/composables/useLogged'
 
 /** Wines in a row of glasses: filled by a list, tasted by letters alone, scored, then uncovered with what each should measure. */
 const props = defineProps<{ parts: readonly BenchWine[] }>()

@@ -1,5 +1,9 @@
 <script setup lang="ts">
 import { type BlendSource, blendTarget } from '~~/core/finishing'
+import { useFormat } from '~/composables/useFormat'
+import { useQuantityField } from '~/composables/useQuantityField'
+import { useVolumeField } from '~/composables/usualFields'
+import { withinLimits } from '~/composables/withinLimits'
 
 /** How much of each for what is wanted: the volumes of the parts are what there is of them. */
 const props = defineProps<{ sources: readonly (BlendSource & { name: string })[] }>()

@@ -2,6 +2,9 @@
 import type { LotView } from '~~/core/ledger'
 import { type ColdCompared, coldCompared } from '~~/core/stages'
 import { sayDayOf } from '~/wording/days'
+import { useFormat } from '~/composables/useFormat'
+import { withinLimits } from '~/composables/withinLimits'
+import { useCellarStore } from '~/stores/cellar'
 
 /** What the cold did to a wine, beside its forecast. */
 const props = defineProps<{ lot: LotView }>()

@@ -3,6 +3,8 @@ import type { Condition } from '~~/core/stages'
 import { sayWhen } from '~/wording/days'
 import { addressOf } from '~/wording/findings'
 import { sayCondition, settleLabel } from '~/wording/readiness'
+import { useFormat } from '~/composables/useFormat'
+import { useNow } from '~/composables/useNow'
 
 /** A condition: met, not met or not known, with what it rests on and the way to settle it. */
 const props = defineProps<{ condition: Condition, hard: boolean, lotId: string }>()

@@ -2,6 +2,8 @@
 import type { LotView } from '~~/core/ledger'
 import type { Gate } from '~~/core/stages'
 import { GATE, sayCondition } from '~/wording/readiness'
+import { useFormat } from '~/composables/useFormat'
+import { useReadiness } from '~/composables/useReadiness'
 
 /** Before a step that cannot be undone: what is missing, and going on only knowingly, which is logged. */
 const props = defineProps<{ lot: LotView, gate: Gate }>()

@@ -3,6 +3,7 @@ import type { ProtocolStep } from '~~/core/finishing'
 import type { TestUnderWay } from '~~/core/stages'
 import { hoursWords } from '~/wording/crush'
 import { TEST_STEP_WORDS } from '~/wording/stability'
+import { useFormat } from '~/composables/useFormat'
 
 /** The steps of a test as lengths of time, and where its sample is now. */
 const props = defineProps<{ steps: readonly ProtocolStep[], running?: TestUnderWay | undefined }>()

@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import type { Entry, Fact, LotView } from '~~/core/ledger'
 import type { Values } from '~/forms/spec'
+import { focusWrong } from '~/composables/focusWrong'
+import { useEntryForm } from '~/composables/useEntryForm'
 
 /** The form of one kind of entry: the same where it is logged and where it is put right. */
 const props = defineProps<{

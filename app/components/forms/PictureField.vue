@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { smallPhoto } from '~/composables/smallPhoto'
 /** A small picture, kept in the ledger as a JPEG. */
 defineProps<{ label: string }>()
 const photo = defineModel<string>({ required: true })

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { Entry } from '~~/core/ledger'
+import { useLogged } from '~/composables/useLogged'
 
 const logged = useLogged()
 async function watched([entry]: Entry[]) {

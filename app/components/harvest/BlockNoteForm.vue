@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { BlockState } from '~~/core/ledger'
+import { useLogged } from '~/composables/useLogged'
 
 /** What argues for or against waiting and no instrument reads: rain, wasps, hands. */
 defineProps<{ block: BlockState }>()

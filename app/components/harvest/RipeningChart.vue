@@ -4,6 +4,7 @@ import type { ApexOptions } from 'apexcharts'
 import type { Trend } from '~~/core/harvest'
 import type { BlockState } from '~~/core/ledger'
 import { RIPE } from '~/wording/harvest'
+import { useNow } from '~/composables/useNow'
 
 /** One measure of a block: its samples, the line on from them that slows, and the band that holds four of five new samples. */
 const props = defineProps<{ trend: Trend, block: BlockState, window: { min: number, max: number } }>()

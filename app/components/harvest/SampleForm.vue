@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { BlockState } from '~~/core/ledger'
+import { useLogged } from '~/composables/useLogged'
 
 /** A sample of a block: berries, Brix, pH, TA and taste, in one line of fields. */
 defineProps<{ block: BlockState }>()

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { Cans } from '~/composables/useCans'
 import type { QuantityField } from '~/composables/useQuantityField'
+import { useFormat } from '~/composables/useFormat'
 
 /** Grape concentrate by the can: what it makes, how much water goes in first, and what that means for the leaflet's packets. */
 const props = defineProps<{ cans: Cans, target: QuantityField, leaflet: QuantityField }>()

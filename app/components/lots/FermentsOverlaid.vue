@@ -3,7 +3,7 @@ import { DAY_MS, daysBetween } from '~~/core/units'
 import type { ApexOptions } from 'apexcharts'
 import type { LotView } from '~~/core/ledger'
 import { fermentStart } from '~~/core/stages'
-import { axisAround } from '~/composables/useChartClothes'
+import { axisAround, useChartClothes } from '~/composables/useChartClothes'
 
 /** Ferments laid over each other by their day; those without two readings are left out. */
 const props = defineProps<{ lots: readonly LotView[] }>()

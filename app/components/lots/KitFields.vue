@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { PacketStep } from '~~/core/ledger'
 import { PACKET_STEP } from '~/wording/crush'
+import type { useQuantityField } from '~/composables/useQuantityField'
 
 /** What a kit says of itself: its gravity, the mark on its pail, its packets. */
 export interface KitTyped {

@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import type { LotView, Stream, Style } from '~~/core/ledger'
 import { sayDayAndYear } from '~/wording/days'
+import { useFormat } from '~/composables/useFormat'
+import { useCellarStore } from '~/stores/cellar'
 
 /** What was noted for next time on lots of this kind, beside their figures: of the same name first, else of the same stream and style. */
 const props = defineProps<{ name: string, stream: Stream, style: Style }>()

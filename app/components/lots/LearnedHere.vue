@@ -2,6 +2,10 @@
 import { type Habit, habitKey, habitSpans } from '~~/core/way'
 import { clockNow } from '~/data/clock'
 import { type HabitFormat, type MassSaid, sayHabit, sayHabitSpan, sayHabitValue, sayKind, sayLotsOf } from '~/wording/habits'
+import { useFormat } from '~/composables/useFormat'
+import { useHabits } from '~/composables/useHabits'
+import { useMessage } from '~/composables/useMessage'
+import { useSettingsStore } from '~/stores/settings'
 
 /** What this cellar's own lots say of the next, what that rests on, and forgetting it. */
 const settings = useSettingsStore()

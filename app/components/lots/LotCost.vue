@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { type LotView, paidPerLitre } from '~~/core/ledger'
 import { COST } from '~/wording/terms'
+import { useMaterials } from '~/composables/useMaterials'
 
 /** What a lot cost so far, what it was spent on, and what that makes a bottle. */
 const props = defineProps<{ lot: LotView }>()

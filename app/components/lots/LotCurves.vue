@@ -4,9 +4,12 @@ import { clockMs } from '~/data/clock'
 import type { ApexOptions } from 'apexcharts'
 import type { LotView } from '~~/core/ledger'
 import { fromCelsius, DAY_MS, HOUR_MS } from '~~/core/units'
-import { axisAround } from '~/composables/useChartClothes'
+import { axisAround, useChartClothes } from '~/composables/useChartClothes'
 import { counted } from '~/wording/count'
 import { escaped } from '~/wording/escaped'
+import { useCurves } from '~/composables/useCurves'
+import { useFormat } from '~/composables/useFormat'
+import { useSettingsStore } from '~/stores/settings'
 
 /** Gravity with its forecast above, temperature with its band below; what was done is marked along the foot. */
 const props = defineProps<{ lot: LotView }>()

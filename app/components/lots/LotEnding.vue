@@ -3,6 +3,8 @@ import type { LotView } from '~~/core/ledger'
 import { endingOf } from '~~/core/stages'
 import { sayWhen } from '~/wording/days'
 import { ENDING, METHOD } from '~/wording/ending'
+import { useFormat } from '~/composables/useFormat'
+import { useNow } from '~/composables/useNow'
 
 /** Dry or not: the verdict, the readings it rests on, the sugar left and the alcohol by every method. */
 const props = defineProps<{ lot: LotView }>()

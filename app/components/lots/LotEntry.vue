@@ -3,6 +3,10 @@ import type { Fact, LotView } from '~~/core/ledger'
 import { bottlesLeft } from '~~/core/stages'
 import { unchanged } from '~/composables/unchanged'
 import { FORMS } from '~/forms'
+import { useLogged } from '~/composables/useLogged'
+import { useMaterials } from '~/composables/useMaterials'
+import { useReadiness } from '~/composables/useReadiness'
+import { useCellarStore } from '~/stores/cellar'
 
 /** What can be logged of a lot, by kind; the one that the address names is open. */
 const props = defineProps<{ lot: LotView }>()

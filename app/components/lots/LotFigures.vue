@@ -1,9 +1,12 @@
 <script setup lang="ts">
 import { daysBetween } from '~~/core/units'
 import { type Figure, isHeld, isMust, type LotView } from '~~/core/ledger'
-import type { Shown } from '~/composables/useFormat'
+import { type Shown, useFormat } from '~/composables/useFormat'
 import { type FigureKey, sayDerivation } from '~/wording/derivations'
 import { GLOSSARY, type TermKey } from '~/wording/glossary'
+import { useNow } from '~/composables/useNow'
+import { useStory } from '~/composables/useStory'
+import { useSettingsStore } from '~/stores/settings'
 
 const props = defineProps<{ lot: LotView }>()
 

@@ -2,6 +2,9 @@
 import type { LotView } from '~~/core/ledger'
 import { sayWhen } from '~/wording/days'
 import { sayFollowed } from '~/wording/followed'
+import { useFollowed } from '~/composables/useFollowed'
+import { useFormat } from '~/composables/useFormat'
+import { useNow } from '~/composables/useNow'
 
 /** A floating hydrometer in this lot: what it shows, what is wrong with what it sent, and how it is set right. */
 const props = defineProps<{ lot: LotView }>()

@@ -3,6 +3,10 @@ import { hoursBetween } from '~~/core/units'
 import { goneShare } from '~~/core/stages'
 import type { LotView } from '~~/core/ledger'
 import { sayHours, sayIn } from '~/wording/forecast'
+import { useFormat } from '~/composables/useFormat'
+import { useNow } from '~/composables/useNow'
+import { wineColour } from '~/composables/wineColour'
+import { useForecastsStore } from '~/stores/forecasts'
 
 /** Where a ferment is going: the next marks on its way, each with its band. */
 const props = defineProps<{ lot: LotView }>()

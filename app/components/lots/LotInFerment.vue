@@ -2,6 +2,9 @@
 import { HOUR_MS } from '~~/core/units'
 import type { LotView } from '~~/core/ledger'
 import { phaseOf } from '~~/core/stages'
+import { useMaterials } from '~/composables/useMaterials'
+import { useNow } from '~/composables/useNow'
+import { useStepLog } from '~/composables/useStepLog'
 
 /** What some give to a ferment besides its nutrient: oak dust and tannin into a young red, sugar in parts into any. */
 const props = defineProps<{ lot: LotView }>()

@@ -1,9 +1,13 @@
 <script setup lang="ts">
 import { until } from '@vueuse/core'
 import type { Fact, LotView } from '~~/core/ledger'
-import type { StoryLine } from '~/composables/useStory'
+import { type StoryLine, useStory } from '~/composables/useStory'
 import { sayWhen } from '~/wording/days'
 import { sayFact } from '~/wording/sentences'
+import { useFormat } from '~/composables/useFormat'
+import { useGradually } from '~/composables/useGradually'
+import { useMessage } from '~/composables/useMessage'
+import { useCellarStore } from '~/stores/cellar'
 
 const props = defineProps<{ lot: LotView }>()
 

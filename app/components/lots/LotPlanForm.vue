@@ -3,6 +3,8 @@ import { type LotView, planOf, unusualIn } from '~~/core/ledger'
 import { fact } from '~~/core/drafts'
 import { newId } from '~/data/ids'
 import { FINISH, MALOLACTIC } from '~/wording/plan'
+import { useLogged } from '~/composables/useLogged'
+import { useCellarStore } from '~/stores/cellar'
 
 /** The plan of the lot; opened, it can be changed, and kept under a name. */
 const props = defineProps<{ lot: LotView }>()

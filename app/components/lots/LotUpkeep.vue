@@ -4,6 +4,9 @@ import type { ApexOptions } from 'apexcharts'
 import { type LotView, keptAt, molecularOf, usedPh } from '~~/core/ledger'
 import { TOLD_WITHIN, freeSo2Ahead } from '~~/core/sulphite'
 import { sayFarDayOf } from '~/wording/days'
+import { unchanged } from '~/composables/unchanged'
+import { axisAround, useChartClothes } from '~/composables/useChartClothes'
+import { useNow } from '~/composables/useNow'
 
 /** How a wine keeps its sulphite: molecular level over time by its own readings, the level wanted, and when it falls below. */
 const props = defineProps<{ lot: LotView }>()

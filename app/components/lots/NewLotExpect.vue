@@ -2,6 +2,7 @@
 import { YIELD_SOURCE } from '~/wording/workings'
 import { ROOM } from '~~/core/cellar'
 import type { NewLot } from '~/composables/useNewLot'
+import { useFormat } from '~/composables/useFormat'
 
 /** What can be expected of what arrived: juice to dose, wine in the end, the vessel it asks for. */
 const props = defineProps<{ lot: NewLot }>()

@@ -3,6 +3,7 @@ import type { NewLot } from '~/composables/useNewLot'
 import { usualSizes } from '~~/core/cellar'
 import { vesselWords } from '~/wording/terms'
 import { sizesIn } from '~/wording/volume-units'
+import { useFormat } from '~/composables/useFormat'
 
 /** Where a new lot goes: an empty vessel, ranked by how it fits, a new one, or later. */
 const props = defineProps<{ lot: NewLot }>()

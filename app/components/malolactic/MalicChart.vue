@@ -2,6 +2,7 @@
 import { DAY_MS } from '~~/core/units'
 import type { ApexOptions } from 'apexcharts'
 import type { LotCourse } from '~~/core/stages'
+import { useChartClothes } from '~/composables/useChartClothes'
 
 /** Malic acid since the bacteria: what was read, and the course that is expected, with its band. */
 const props = defineProps<{ course: LotCourse, bacteriaAt: string }>()

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { counted } from '~/wording/count'
 import type { useMalolactic } from '~/composables/useMalolactic'
+import { focusWrong } from '~/composables/focusWrong'
 
 /** Ways to look at how far it is, the strongest first. */
 const props = defineProps<{ bench: ReturnType<typeof useMalolactic> }>()

@@ -4,6 +4,7 @@ import type { LotView } from '~~/core/ledger'
 import type { LotConditions } from '~~/core/stages'
 import { CONDITION, sayFactor } from '~/wording/malolactic'
 import { sayCondition } from '~/wording/findings/malolactic'
+import { useFormat } from '~/composables/useFormat'
 
 /** What bacteria find in a wine: each condition with its value, and what to do about what holds them up. */
 const props = defineProps<{ lot: LotView, found: LotConditions }>()

@@ -2,6 +2,7 @@
 import type { LotView } from '~~/core/ledger'
 import { meetings } from '~~/core/stages'
 import { MEETING } from '~/wording/moving'
+import { useNow } from '~/composables/useNow'
 
 /** What goes wrong where so much of these wines comes together: what is lost for good first. */
 const props = defineProps<{ parts: readonly { lot: LotView | undefined, litres: number | undefined }[] }>()

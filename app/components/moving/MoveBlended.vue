@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { Figure } from '~~/core/ledger'
 import type { useMove } from '~/composables/useMove'
+import { useFormat } from '~/composables/useFormat'
 
 /** What becomes of a wine that takes another in: its figures before and after, by mass balance and the acid model. */
 const props = defineProps<{ blended: NonNullable<ReturnType<typeof useMove>['blended']['value']> }>()

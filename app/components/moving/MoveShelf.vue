@@ -1,5 +1,7 @@
 <script setup lang="ts">
 import type { useMove } from '~/composables/useMove'
+import { useFormat } from '~/composables/useFormat'
+import { wineColour } from '~/composables/wineColour'
 
 /** The vessels that it touches, before and after. */
 const props = defineProps<{ move: ReturnType<typeof useMove> }>()

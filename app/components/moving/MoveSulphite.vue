@@ -2,6 +2,7 @@
 import { isFermenting, isMust } from '~~/core/ledger'
 import type { useMove } from '~/composables/useMove'
 import { materialTitle } from '~/wording/materials'
+import { useFormat } from '~/composables/useFormat'
 
 /** Sulphite on what arrives: what is planned, and what really goes in with it. */
 const props = defineProps<{ move: ReturnType<typeof useMove> }>()

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { Exercise } from '~~/practice/exercises'
 import { SMELT, sayFacts } from '~/wording/exercises'
+import { useFormat } from '~/composables/useFormat'
 
 /** What an exercise shows: an instrument, or what is known of a wine. */
 const props = defineProps<{ exercise: Exercise }>()

@@ -5,6 +5,7 @@ import type { Tool } from '~/wording/drawn-instruments'
 import { CLARITY, GAS } from '~/wording/looks'
 import { sayTastes } from '~/wording/practice'
 import { saySmells } from '~/wording/smells'
+import { useFormat } from '~/composables/useFormat'
 
 /** An instrument in a sample of the wine, drawn as it would be seen. */
 const props = defineProps<{ tool: Tool, sample: Sample, name: string }>()

@@ -2,6 +2,9 @@
 import { SCENARIO, sayMishap } from '~/wording/practice'
 import type { ScenarioCode } from '~~/practice/season'
 import { sayClock, sayLongDay } from '~/wording/days'
+import { useNow } from '~/composables/useNow'
+import { useCellarStore } from '~/stores/cellar'
+import { usePracticeStore } from '~/stores/practice'
 
 /** On every page of a practice cellar: which season it is, its clock, and what nobody can overlook. */
 const cellar = useCellarStore()

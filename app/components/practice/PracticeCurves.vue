@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import type { ApexOptions } from 'apexcharts'
 import type { TruePoint } from '~/workers/practice.worker'
+import { useChartClothes } from '~/composables/useChartClothes'
+import { useCellarStore } from '~/stores/cellar'
 
 /** What was true of a wine, what was read of it, and what Presk took it for between the readings. */
 const props = defineProps<{ lotId: string, points: readonly TruePoint[] }>()

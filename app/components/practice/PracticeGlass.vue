@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { StabilityTest } from '~~/core/finishing'
 import { GLASS_SHOWS } from '~/wording/practice'
+import { usePracticeStore } from '~/stores/practice'
 
 /** What is to be seen in the glass of a test that has run its time: nobody can look at it in a season that is practised. */
 const props = defineProps<{ lotId: string, test: StabilityTest }>()

@@ -2,6 +2,12 @@
 import { formKey } from '~/composables/useEntryForm'
 import type { FindKind, Found } from '~/find/finder'
 import { sayWhen } from '~/wording/days'
+import { useFind } from '~/composables/useFind'
+import { useKept } from '~/composables/useKept'
+import { useLogged } from '~/composables/useLogged'
+import { useNow } from '~/composables/useNow'
+import { useQuickLine } from '~/composables/useQuickLine'
+import { useCellarStore } from '~/stores/cellar'
 
 const open = defineModel<boolean>('open', { required: true })
 const cellar = useCellarStore()

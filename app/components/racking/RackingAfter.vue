@@ -3,6 +3,10 @@ import type { LotView } from '~~/core/ledger'
 import type { RackingPlan } from '~~/core/racking'
 import { lotOfWine, toppingWines } from '~~/core/stages'
 import { sayLikeness } from '~/wording/moving'
+import { useFormat } from '~/composables/useFormat'
+import { useNow } from '~/composables/useNow'
+import { wineColour } from '~/composables/wineColour'
+import { useCellarStore } from '~/stores/cellar'
 
 /** The shelf after the plan. */
 const props = defineProps<{ plan: RackingPlan }>()

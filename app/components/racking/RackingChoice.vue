@@ -2,6 +2,8 @@
 import type { LotView } from '~~/core/ledger'
 import { NET_SPREAD } from '~~/core/stages'
 import type { useRackingDay } from '~/composables/useRackingDay'
+import { useFormat } from '~/composables/useFormat'
+import { wineColour } from '~/composables/wineColour'
 
 /** What is to be racked, what is expected to stay behind, and what it may go into. */
 const props = defineProps<{ day: ReturnType<typeof useRackingDay> }>()

@@ -2,6 +2,11 @@
 import { BRIM_BY_EYE } from '~~/core/cellar'
 import { fromLitres } from '~~/core/units'
 import type { MoveLine } from '~/composables/useRackingDay'
+import { focusWrong } from '~/composables/focusWrong'
+import { useFormat } from '~/composables/useFormat'
+import { useVolumeField } from '~/composables/usualFields'
+import { wineColour } from '~/composables/wineColour'
+import { useCellarStore } from '~/stores/cellar'
 
 /** One move of the plan: out of which vessel into which, and, when it is its turn, what really went over. */
 const props = defineProps<{ line: MoveLine, number: number, turn: boolean, saving?: boolean }>()

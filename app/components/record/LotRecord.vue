@@ -3,6 +3,9 @@ import type { LotView } from '~~/core/ledger'
 import { sayAct } from '~/wording/acts'
 import { sayFullDay, sayLongDay } from '~/wording/days'
 import { OBSERVATION, STREAM, STYLE } from '~/wording/terms'
+import { useFormat } from '~/composables/useFormat'
+import { useMaterials } from '~/composables/useMaterials'
+import { useStory } from '~/composables/useStory'
 
 /** The record of a lot, for paper: what it is, its figures with where they come from, what went in, and its whole history as sentences. */
 const props = defineProps<{ lot: LotView, level?: 1 | 2 }>()

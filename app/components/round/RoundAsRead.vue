@@ -1,4 +1,7 @@
 <script setup lang="ts">
+import { useDayRead } from '~/composables/useDayRead'
+import { useFormat } from '~/composables/useFormat'
+import { useCellarStore } from '~/stores/cellar'
 /** A day's round as it was read, in the sheet's rows, to print and file. */
 const props = defineProps<{ day: string }>()
 const cellar = useCellarStore()

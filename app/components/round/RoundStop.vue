@@ -5,6 +5,13 @@ import { type KeptStop, usualWork } from '~/composables/useRound'
 import { sayWhen } from '~/wording/days'
 import { SMELL } from '~/wording/smells'
 import { OPERATION } from '~/wording/terms'
+import { focusWrong } from '~/composables/focusWrong'
+import { useFormat } from '~/composables/useFormat'
+import { useLogged } from '~/composables/useLogged'
+import { useNow } from '~/composables/useNow'
+import { useRoundStop } from '~/composables/useRoundStop'
+import { wineColour } from '~/composables/wineColour'
+import { useCellarStore } from '~/stores/cellar'
 
 /** One vessel of the round: what was read last, what is expected now, and the fields for a thumb. */
 const props = defineProps<{ lot: LotView, kept: KeptStop | undefined, first: boolean, last: boolean }>()

@@ -1,5 +1,7 @@
 <script setup lang="ts">
 import { dayHere, sayDay } from '~/wording/days'
+import { useNow } from '~/composables/useNow'
+import { useSettingsStore } from '~/stores/settings'
 
 /** Days on which nobody wants to rack: a birthday, a journey. The weeks say what would fall on them. */
 const settings = useSettingsStore()

@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { type Absence, duringAbsence } from '~~/core/way'
 import { dayHere } from '~/wording/days'
+import { useFloor } from '~/composables/useFloor'
+import { useNow } from '~/composables/useNow'
 
 /** From a day to a day: what has to be done before, what can wait, and what is at risk. */
 const floor = useFloor()

@@ -5,6 +5,8 @@ import { downloadText } from '~/data/download'
 import type { SeasonRow } from '~/composables/useSeason'
 import { dayHere, sayDayAndYear } from '~/wording/days'
 import { STEP } from '~/wording/way'
+import { useLogged } from '~/composables/useLogged'
+import { useCellarStore } from '~/stores/cellar'
 
 /** The steps to come, as a file for the person's own calendar: taken in again later it updates, and doubles nothing. */
 const props = defineProps<{ rows: readonly SeasonRow[] }>()

@@ -4,6 +4,7 @@ import { type WayStep, endangers, wayKindOf } from '~~/core/way'
 import { dayHere, sayFarDayOf } from '~/wording/days'
 import { sayLotsOf } from '~/wording/habits'
 import { STEP, sayTooLate, sayWindow } from '~/wording/way'
+import { useNow } from '~/composables/useNow'
 
 /** A step of a lot's way: when it was done, or when it comes, and the day that the person puts it on. */
 const props = defineProps<{ lot: LotView, step: WayStep, move: (day: string | null) => Promise<string | undefined> }>()

@@ -3,6 +3,8 @@ import type { SeasonRow } from '~/composables/useSeason'
 import type { WayStepCode } from '~~/core/ledger'
 import { dayHere, sayDayOf } from '~/wording/days'
 import { STEP, sayWindow } from '~/wording/way'
+import { useNow } from '~/composables/useNow'
+import { wineColour } from '~/composables/wineColour'
 
 /** One lot's line: dots for what was done, bars for the window of what comes, today across all. */
 const props = defineProps<{

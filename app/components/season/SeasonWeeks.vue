@@ -7,6 +7,12 @@ import { sayMinutes } from '~/wording/count'
 import { dayHere, sayDay, sayDayOf } from '~/wording/days'
 import { listed } from '~/wording/listed'
 import { STEP } from '~/wording/way'
+import { useFormat } from '~/composables/useFormat'
+import { useMaterials } from '~/composables/useMaterials'
+import { useNow } from '~/composables/useNow'
+import { useSupplies } from '~/composables/useSupplies'
+import { useCellarStore } from '~/stores/cellar'
+import { useSettingsStore } from '~/stores/settings'
 
 /** The coming weeks: how many hours each takes, and where a day, a vessel or a supply is wanted twice. */
 const props = defineProps<{ rows: readonly SeasonRow[] }>()

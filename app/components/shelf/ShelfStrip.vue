@@ -1,7 +1,9 @@
 <script setup lang="ts">
 import { useSwipe, useWindowSize } from '@vueuse/core'
 import { drawnHeightDm } from '~~/core/cellar'
-import type { ShelfPlace } from '~/composables/useShelf'
+import { type ShelfPlace, useShelf } from '~/composables/useShelf'
+import { useFormat } from '~/composables/useFormat'
+import { wineColour } from '~/composables/wineColour'
 
 const route = useRoute()
 const f = useFormat()

@@ -1,5 +1,7 @@
 <script setup lang="ts">
 import { type OtherCellar, addCellar, otherCellars } from '~/data/cellars'
+import { useCellarStore } from '~/stores/cellar'
+import { useSettingsStore } from '~/stores/settings'
 
 /** Several cellars on one device, each with its own wines: one's own, a father's, a course's. */
 const cellar = useCellarStore()

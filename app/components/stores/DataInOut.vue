@@ -9,6 +9,13 @@ import { sayLongDay } from '~/wording/days'
 import { undoOf } from '~/data/review'
 import { toCellarFile } from '~/data/to-cellar-file'
 import { sayDoubt, sayFileProblem } from '~/wording/problems'
+import { useCellarName } from '~/composables/useCellarName'
+import { useMessage } from '~/composables/useMessage'
+import { useNow } from '~/composables/useNow'
+import { useStory } from '~/composables/useStory'
+import { useTables } from '~/composables/useTables'
+import { useCellarStore } from '~/stores/cellar'
+import { useSettingsStore } from '~/stores/settings'
 
 const cellar = useCellarStore()
 const settings = useSettingsStore()

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useLogged } from '~/composables/useLogged'
 /** What the household can measure: what it lacks is not asked for, and Presk goes by usual values and by time. */
 const logged = useLogged()
 </script>

@@ -1,6 +1,9 @@
 <script setup lang="ts">
 import { counted } from '~/wording/count'
 import { sayDay, sayWhen } from '~/wording/days'
+import { useNow } from '~/composables/useNow'
+import { useCellarStore } from '~/stores/cellar'
+import { useFolderStore } from '~/stores/folder'
 
 /** A folder that the cellar is kept in by itself, with older copies, and carried by to a phone or a laptop. */
 const emit = defineEmits<{ restore: [file: File] }>()

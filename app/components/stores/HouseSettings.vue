@@ -1,6 +1,9 @@
 <script setup lang="ts">
 import { MATERIALS, MATERIAL_KEYS, type MaterialKey } from '~~/core/materials'
 import { materialTitle } from '~/wording/materials'
+import { useQuantityField } from '~/composables/useQuantityField'
+import { useCellarStore } from '~/stores/cellar'
+import { useSettingsStore } from '~/stores/settings'
 
 const settings = useSettingsStore()
 const cellar = useCellarStore()

@@ -5,6 +5,11 @@ import { readNumber } from '~~/core/units'
 import { sayWhen } from '~/wording/days'
 import { materialName } from '~/wording/materials'
 import type { InstrumentWords } from '~/wording/instruments'
+import { useFormat } from '~/composables/useFormat'
+import { useLogged } from '~/composables/useLogged'
+import { useNow } from '~/composables/useNow'
+import { withinLimits } from '~/composables/withinLimits'
+import { useCellarStore } from '~/stores/cellar'
 
 /** A check against one known value gives an offset, against two an offset and a slope. What it changes is shown first. */
 const props = defineProps<{ instrument: InstrumentState, words: InstrumentWords }>()

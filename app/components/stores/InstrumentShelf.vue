@@ -3,6 +3,10 @@ import type { Entry, InstrumentState } from '~~/core/ledger'
 import { sayWhen } from '~/wording/days'
 import { INSTRUMENT } from '~/wording/instruments'
 import { sayCheck } from '~/wording/sentences'
+import { useFormat } from '~/composables/useFormat'
+import { useLogged } from '~/composables/useLogged'
+import { useNow } from '~/composables/useNow'
+import { useCellarStore } from '~/stores/cellar'
 
 const cellar = useCellarStore()
 const f = useFormat()

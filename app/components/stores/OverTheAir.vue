@@ -1,7 +1,8 @@
 <script setup lang="ts">
-import { DAYS_SHOWN } from '~/composables/useAirShow'
+import { DAYS_SHOWN, useAirShow } from '~/composables/useAirShow'
 import { counted } from '~/wording/count'
 import { CAMERA_PROBLEM } from '~/wording/problems'
+import { useAirRead } from '~/composables/useAirRead'
 
 /** A day's entries from one screen to the other without a network or a file: shown as codes, read by a camera. */
 const emit = defineEmits<{ read: [file: File] }>()

@@ -1,5 +1,8 @@
 <script setup lang="ts">
 import { sayDate } from '~/wording/days'
+import { useFormat } from '~/composables/useFormat'
+import { useLogged } from '~/composables/useLogged'
+import { useCellarStore } from '~/stores/cellar'
 
 /** The packages of one material; what is left can be counted and set right. */
 const props = defineProps<{ material: string }>()

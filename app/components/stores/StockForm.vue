@@ -1,5 +1,7 @@
 <script setup lang="ts">
 import type { Entry } from '~~/core/ledger'
+import { useLogged } from '~/composables/useLogged'
+import { useMaterials } from '~/composables/useMaterials'
 
 /** A package comes into the store. */
 const logged = useLogged()

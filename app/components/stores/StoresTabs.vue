@@ -1,4 +1,7 @@
 <script setup lang="ts">
+import { useSupplies } from '~/composables/useSupplies'
+import { useCellarStore } from '~/stores/cellar'
+
 const supplies = useSupplies()
 const cellar = useCellarStore()
 const tabs = computed(() => [

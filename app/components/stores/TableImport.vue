@@ -6,6 +6,10 @@ import { chosenFile } from '~/data/chosen-file'
 import type { Mapping } from '~/data/csv'
 import type { TableMapped } from '~/data/table-reader'
 import { QUANTITY, QUANTITY_UNIT } from '~/wording/terms'
+import { useLogged } from '~/composables/useLogged'
+import { useMessage } from '~/composables/useMessage'
+import { useCellarStore } from '~/stores/cellar'
+import { useSettingsStore } from '~/stores/settings'
 
 const LARGEST_TABLE_BYTES = 10_000_000
 

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { useCellarStore } from '~/stores/cellar'
+
 const cellar = useCellarStore()
 </script>
 

@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { vesselTasksOf } from '~~/core/stages'
 import { sayVessel } from '~/wording/findings'
+import { useNow } from '~/composables/useNow'
+import { useCellarStore } from '~/stores/cellar'
 
 /** What empty vessels ask for, in one line each kind: they belong to no lot. */
 const cellar = useCellarStore()

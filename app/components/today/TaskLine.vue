@@ -2,6 +2,7 @@
 import type { LotView } from '~~/core/ledger'
 import type { Said } from '~/composables/useFloor'
 import { counted } from '~/wording/count'
+import { useEnding } from '~/composables/useEnding'
 
 /**
  * One thing to do in one row: what, why, the way to it, and what is wrong with the same lot. What waits or rests has its words alone, and

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { Said } from '~/composables/useFloor'
+import { useEnding } from '~/composables/useEnding'
 
 /** The ways round a task. It comes when its dots are first pressed, and opens at once. */
 defineProps<{ said: Said, label: string }>()

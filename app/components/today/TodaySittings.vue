@@ -2,6 +2,7 @@
 import { sayMinutes, counted } from '~/wording/count'
 import { type SittingCode, sittingsOf } from '~~/core/way'
 import { SITTING } from '~/wording/way'
+import { useFloor } from '~/composables/useFloor'
 
 /** What is to be done now, gathered into what is done in one go; a tap shows the tasks of one of them. */
 const chosen = defineModel<SittingCode | undefined>({ required: true })

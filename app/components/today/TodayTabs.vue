@@ -1,5 +1,8 @@
 <script setup lang="ts">
 import { isFermenting, isHeld } from '~~/core/ledger'
+import { useCrushFloor } from '~/composables/useCrushFloor'
+import { useWinter } from '~/composables/useWinter'
+import { useCellarStore } from '~/stores/cellar'
 
 const crush = useCrushFloor()
 const cellar = useCellarStore()

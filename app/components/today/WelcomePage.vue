@@ -1,4 +1,7 @@
 <script setup lang="ts">
+import { useCellarStore } from '~/stores/cellar'
+import { useSettingsStore } from '~/stores/settings'
+
 const settings = useSettingsStore()
 const cellar = useCellarStore()
 /** What the browser's language suggests; the person says whether it is right. */

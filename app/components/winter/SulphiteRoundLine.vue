@@ -2,6 +2,8 @@
 import type { RoundLine } from '~/composables/useSulphiteRound'
 import { materialTitle } from '~/wording/materials'
 import { sayDayOf } from '~/wording/days'
+import { useFormat } from '~/composables/useFormat'
+import { useQuantityField } from '~/composables/useQuantityField'
 
 /** One wine of the round: what is free, what it is kept at, and what goes in. */
 const props = defineProps<{ line: RoundLine, salt: string, number: number }>()

@@ -1,5 +1,8 @@
 <script setup lang="ts">
 import { alcoholForm } from '~/benches/alcohol'
+import { useBench } from '~/composables/useBench'
+import { useFormat } from '~/composables/useFormat'
+import { useLotFromAddress } from '~/composables/useLotFromAddress'
 
 /** Alcohol from two gravities, by hydrometer or refractometer, and by which method. */
 const { lot } = useLotFromAddress()

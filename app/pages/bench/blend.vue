@@ -1,5 +1,9 @@
 <script setup lang="ts">
 import { type BlendWine, blendAnswer } from '~~/core/benches'
+import { useFormat } from '~/composables/useFormat'
+import { useQuantityField } from '~/composables/useQuantityField'
+import { fillFigure, useVolumeField } from '~/composables/usualFields'
+import { useCellarStore } from '~/stores/cellar'
 
 const cellar = useCellarStore()
 const f = useFormat()

@@ -3,6 +3,9 @@ import { BOTTLING_RESERVE } from '~~/core/stages'
 import { bottlesForm } from '~/benches/bottling'
 import { RESTS } from '~~/core/benches'
 import { AFTERWARDS, REST } from '~/wording/finishing'
+import { useBench } from '~/composables/useBench'
+import { useFormat } from '~/composables/useFormat'
+import { useLotFromAddress } from '~/composables/useLotFromAddress'
 
 /** Bottling day: which bottles from the net volume, what it needs, and the real numbers back. */
 const { lot } = useLotFromAddress()

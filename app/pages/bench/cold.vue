@@ -1,6 +1,9 @@
 <script setup lang="ts">
 import { COLD_WEEKS } from '~~/core/finishing'
 import { coldForm } from '~/benches/cold'
+import { useBench } from '~/composables/useBench'
+import { useFormat } from '~/composables/useFormat'
+import { useLotFromAddress } from '~/composables/useLotFromAddress'
 
 /** Cold stabilising: how cold, how long, and what pH and TA will be after it. */
 const { lot } = useLotFromAddress()

@@ -3,6 +3,13 @@ import { addition } from '~~/core/drafts'
 import { sayWhere } from '~/wording/acid-map'
 import { sayAcidsFinding } from '~/wording/acids'
 import { sayAdvice, sayPlanned } from '~/wording/verdict'
+import { useAcidMap } from '~/composables/useAcidMap'
+import { useCorrectBench } from '~/composables/useCorrectBench'
+import { useFormat } from '~/composables/useFormat'
+import { useLogged } from '~/composables/useLogged'
+import { useLotFromAddress } from '~/composables/useLotFromAddress'
+import { wineColour } from '~/composables/wineColour'
+import { useCellarStore } from '~/stores/cellar'
 
 const { lot } = useLotFromAddress()
 const cellar = useCellarStore()

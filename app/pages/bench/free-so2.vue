@@ -1,5 +1,8 @@
 <script setup lang="ts">
 import { freeSo2Form } from '~/benches/free-so2'
+import { useBench } from '~/composables/useBench'
+import { useFormat } from '~/composables/useFormat'
+import { useLotFromAddress } from '~/composables/useLotFromAddress'
 
 /** Free SO₂ by titration, by aspiration or by iodine. */
 const { lot } = useLotFromAddress()

@@ -1,6 +1,10 @@
 <script setup lang="ts">
 import { heatForm } from '~/benches/heat'
 import { sayWhen } from '~/wording/days'
+import { useBench } from '~/composables/useBench'
+import { useFormat } from '~/composables/useFormat'
+import { useLotFromAddress } from '~/composables/useLotFromAddress'
+import { useNow } from '~/composables/useNow'
 
 /** Ice to hold a ferment down, or watts to hold it up. */
 const { lot } = useLotFromAddress()

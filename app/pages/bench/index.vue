@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { BENCH_GROUPS } from '~/wording/benches'
+import { useLotFromAddress } from '~/composables/useLotFromAddress'
 
 const { lot } = useLotFromAddress()
 /** With a lot: what fits what it is now, and the rest on a tap. */

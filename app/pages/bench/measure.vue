@@ -1,5 +1,10 @@
 <script setup lang="ts">
 import { counted } from '~/wording/count'
+import { focusWrong } from '~/composables/focusWrong'
+import { useLogged } from '~/composables/useLogged'
+import { useLotFromAddress } from '~/composables/useLotFromAddress'
+import { useMeasureBench } from '~/composables/useMeasureBench'
+import { useCellarStore } from '~/stores/cellar'
 
 const { lot } = useLotFromAddress()
 const cellar = useCellarStore()

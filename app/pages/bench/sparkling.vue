@@ -1,6 +1,9 @@
 <script setup lang="ts">
 import { sparklingForm } from '~/benches/sparkling'
 import { AFTERWARDS, sayPriming } from '~/wording/finishing'
+import { useBench } from '~/composables/useBench'
+import { useFormat } from '~/composables/useFormat'
+import { useLotFromAddress } from '~/composables/useLotFromAddress'
 
 /** Sparkling on purpose: sugar for a pressure, with all that makes gas counted, and a bottle that holds it. */
 const { lot } = useLotFromAddress()

@@ -3,6 +3,11 @@ import { PROTOCOL, type StabilityTest } from '~~/core/finishing'
 import { stabilityForm } from '~/benches/stability'
 import { sayWhen } from '~/wording/days'
 import { PROTOCOL_WORDS, TEST_ADVICE, TEST_READY } from '~/wording/stability'
+import { useBench } from '~/composables/useBench'
+import { useFormat } from '~/composables/useFormat'
+import { useLotFromAddress } from '~/composables/useLotFromAddress'
+import { useNow } from '~/composables/useNow'
+import { useCellarStore } from '~/stores/cellar'
 
 /** Heat and cold tests: by a rule, on their clock, and what fell beside a glass that was left alone. */
 const { lot } = useLotFromAddress()

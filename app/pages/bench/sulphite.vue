@@ -5,6 +5,11 @@ import { sulphiteForm } from '~/benches/sulphite'
 import { METHOD, SULPHITE_AIM, sayMethod, saySulphiteFinding } from '~/wording/sulphite'
 import { FIRST_SULPHITE_SOURCE, SALT_SOURCE, firstSulphiteWorking, sulphiteWorking } from '~/wording/workings'
 import { materialName } from '~/wording/materials'
+import { useBench } from '~/composables/useBench'
+import { useFormat } from '~/composables/useFormat'
+import { useLotFromAddress } from '~/composables/useLotFromAddress'
+import { useWeighing } from '~/composables/useWeighing'
+import { useSettingsStore } from '~/stores/settings'
 
 /** The dose of a lot: for an aim, by its pH, with what it weighs on this household's scale. */
 const { lot } = useLotFromAddress()

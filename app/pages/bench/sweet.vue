@@ -3,6 +3,10 @@ import { UNITS_WANTED } from '~~/core/finishing'
 import { drynessOf } from '~~/core/ledger'
 import { sweeteningForm } from '~/benches/sweetening'
 import { saySorbate } from '~/wording/finishing'
+import { useBench } from '~/composables/useBench'
+import { useFormat } from '~/composables/useFormat'
+import { useLotFromAddress } from '~/composables/useLotFromAddress'
+import { useMaterials } from '~/composables/useMaterials'
 
 /** A sweet wine that stays so: a ladder in glasses first, then sorbate with sulphite, or heat. */
 const { lot } = useLotFromAddress()

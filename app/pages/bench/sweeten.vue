@@ -1,5 +1,8 @@
 <script setup lang="ts">
 import { sugarAndWaterForm } from '~/benches/sugar-and-water'
+import { useBench } from '~/composables/useBench'
+import { useFormat } from '~/composables/useFormat'
+import { useLotFromAddress } from '~/composables/useLotFromAddress'
 
 /** Sugar to a higher reading, water to a lower one. */
 const { lot } = useLotFromAddress()

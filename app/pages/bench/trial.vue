@@ -4,6 +4,10 @@ import { WENT_IN } from '~/benches/spec'
 import { trialForm } from '~/benches/trial'
 import { TRIED, TRIED_OWN, type Tried } from '~/wording/finishing'
 import { OAK_READY, OAK_READY_HOW } from '~/wording/plan'
+import { useBench } from '~/composables/useBench'
+import { useFormat } from '~/composables/useFormat'
+import { useLotFromAddress } from '~/composables/useLotFromAddress'
+import { useCellarStore } from '~/stores/cellar'
 
 /** A bench trial: rates into glasses by a stock solution, tasted blind, and the choice scaled to the lot. */
 const { lot } = useLotFromAddress()

@@ -3,6 +3,10 @@ import { ASSUMED_YAN } from '~~/core/yeast'
 import { yeastForm } from '~/benches/yeast'
 import { nutrientWorking } from '~/wording/workings'
 import { FIT, sayNutrientFinding, sayPitchFinding, sayPitchStep, sayYeastReason } from '~/wording/yeast'
+import { useBench } from '~/composables/useBench'
+import { useFormat } from '~/composables/useFormat'
+import { useLotFromAddress } from '~/composables/useLotFromAddress'
+import { useMaterials } from '~/composables/useMaterials'
 
 /** Which yeast, how much, and its nutrient: of a lot, or of any must. */
 const { lot } = useLotFromAddress()

@@ -5,6 +5,10 @@ import type { LotView } from '~~/core/ledger'
 import { bottlesLeft, drinkWindowOf } from '~~/core/stages'
 import { sayFarDayOf, sayMonthAndYear } from '~/wording/days'
 import { CLOSURE } from '~/wording/terms'
+import { useLogged } from '~/composables/useLogged'
+import { useNow } from '~/composables/useNow'
+import { wineColour } from '~/composables/wineColour'
+import { useCellarStore } from '~/stores/cellar'
 
 /** The bottle store: which bottles are where, how it was rated, and from when to when it is likely good. */
 const cellar = useCellarStore()

@@ -3,6 +3,8 @@ import { codeIn } from '~~/core/labels'
 import { isHeld } from '~~/core/ledger'
 import { sayLongDay } from '~/wording/days'
 import { STYLE } from '~/wording/terms'
+import { useFormat } from '~/composables/useFormat'
+import { useCellarStore } from '~/stores/cellar'
 
 /** Cards to hang on the vessels: name, what is in it, and a code that opens its lot. */
 const cellar = useCellarStore()

@@ -3,6 +3,9 @@ import { fact } from '~~/core/drafts'
 import type { Care, Entry, VesselState } from '~~/core/ledger'
 import { wantsWashing } from '~~/core/stages'
 import { CARE } from '~/wording/terms'
+import { useLogged } from '~/composables/useLogged'
+import { useMessage } from '~/composables/useMessage'
+import { useCellarStore } from '~/stores/cellar'
 
 /** Every vessel of the house: which hold wine, which are empty, need washing or are out of use. */
 const cellar = useCellarStore()

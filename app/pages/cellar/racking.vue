@@ -1,5 +1,7 @@
 <script setup lang="ts">
 import { isKept, lotOfWine } from '~~/core/stages'
+import { useFormat } from '~/composables/useFormat'
+import { useRackingDay } from '~/composables/useRackingDay'
 
 /** Racking day: which wine goes where, solved and played move by move. */
 const day = useRackingDay()

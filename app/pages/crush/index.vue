@@ -3,6 +3,12 @@ import { hoursBetween } from '~~/core/units'
 import { sayDay, sayWhen } from '~/wording/days'
 import { CLOCK_RUNS, hoursWords, sayStep, STEP } from '~/wording/crush'
 import { STREAM, STYLE } from '~/wording/terms'
+import { useCrushFloor } from '~/composables/useCrushFloor'
+import { useFormat } from '~/composables/useFormat'
+import { useNow } from '~/composables/useNow'
+import { useStrike } from '~/composables/useStrike'
+import { wineColour } from '~/composables/wineColour'
+import { useCellarStore } from '~/stores/cellar'
 
 /** All lots between arrival and yeast: how far each is, what is next for all of them, which supplies run out. */
 const cellar = useCellarStore()

@@ -1,5 +1,8 @@
 <script setup lang="ts">
 import { dayHere } from '~/wording/days'
+import { useCellarName } from '~/composables/useCellarName'
+import { useGradually } from '~/composables/useGradually'
+import { useCellarStore } from '~/stores/cellar'
 
 /** The season's book: the records of all lots that were begun in a year, to print or keep as a PDF. */
 const cellar = useCellarStore()

@@ -2,6 +2,9 @@
 import { DIFFERS, compareLots, earlierLike } from '~~/core/compare'
 import { sayCompared, sayComparedValue } from '~/wording/compare'
 import { sayDayOf } from '~/wording/days'
+import { useFormat } from '~/composables/useFormat'
+import { useMaterials } from '~/composables/useMaterials'
+import { useCellarStore } from '~/stores/cellar'
 
 /** Lots or years beside each other, what differs first. */
 const cellar = useCellarStore()

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { fermentStart } from '~~/core/stages'
+import { useCellarStore } from '~/stores/cellar'
 
 /** Ferments laid over each other by their day, to compare this one with that. */
 const cellar = useCellarStore()

@@ -4,6 +4,10 @@ import { bottlesLeft } from '~~/core/stages'
 import { folded } from '~/find/finder'
 import { sayDayAndYear } from '~/wording/days'
 import { STANDING, STYLE } from '~/wording/terms'
+import { useFloor } from '~/composables/useFloor'
+import { useFormat } from '~/composables/useFormat'
+import { wineColour } from '~/composables/wineColour'
+import { useCellarStore } from '~/stores/cellar'
 
 const cellar = useCellarStore()
 const floor = useFloor()

@@ -3,7 +3,7 @@ import { STREAM, STREAM_HINT, STYLE } from '~/wording/terms'
 import { capital } from '~/wording/findings/say'
 import { planParts } from '~/wording/plan'
 import { choices } from '~/forms/spec'
-import type { NewStream } from '~/composables/useNewLot'
+import { type NewStream, useNewLot } from '~/composables/useNewLot'
 
 const lot = useNewLot()
 const {

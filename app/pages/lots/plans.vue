@@ -3,6 +3,8 @@ import type { Entry, EntryOf } from '~~/core/ledger'
 import { capital } from '~/wording/findings/say'
 import { planParts } from '~/wording/plan'
 import { STREAM, STYLE } from '~/wording/terms'
+import { useLogged } from '~/composables/useLogged'
+import { useCellarStore } from '~/stores/cellar'
 
 /** Plans that are kept under a name: which wine the next lot of a kind is for, and by which methods. */
 const cellar = useCellarStore()

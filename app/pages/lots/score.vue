@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { sayDayAndYear } from '~/wording/days'
 import { SCORED, sayCame, sayHeld, sayRange, sayTally } from '~/wording/score'
+import { useScore } from '~/composables/useScore'
 
 /** What was foretold beside what came. */
 const { all, tallies, busy, nameOf } = useScore()

@@ -4,6 +4,8 @@ import { type ExerciseCode, EXERCISES, drawExercise, judgeNumber, ownError } fro
 import { readNumber } from '~~/core/units'
 import { keepPractised, practised } from '~/data/practice-season'
 import { CHOICE, EXERCISE, VERDICT_SAID, sayOff, sayUsually, sayWhy } from '~/wording/exercises'
+import { useLogged } from '~/composables/useLogged'
+import { useCellarStore } from '~/stores/cellar'
 
 /** One exercise, drawn from the seed in the address. */
 const route = useRoute()

@@ -2,6 +2,9 @@
 import type { Decided, Verdict } from '~~/practice/season'
 import { READ_NEXT, saySeasonScore, sayPracticeFault } from '~/wording/practice'
 import { sayDayOf } from '~/wording/days'
+import { useStory } from '~/composables/useStory'
+import { useCellarStore } from '~/stores/cellar'
+import { usePracticeStore } from '~/stores/practice'
 
 /** How a practised season ended: what was true beside what was believed, what each decision did, and what the advice would have made. */
 const cellar = useCellarStore()

@@ -5,6 +5,9 @@ import { practised } from '~/data/practice-season'
 import { EXERCISE } from '~/wording/exercises'
 import { SCENARIO } from '~/wording/practice'
 import { sayLongDay } from '~/wording/days'
+import { useFormat } from '~/composables/useFormat'
+import { useCellarStore } from '~/stores/cellar'
+import { usePracticeStore } from '~/stores/practice'
 
 /** Seasons to play on wines that cost nothing, and exercises of five minutes. */
 const practice = usePracticeStore()

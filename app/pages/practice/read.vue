@@ -3,6 +3,8 @@ import { isHeld } from '~~/core/ledger'
 import { useInstrumentReading } from '~/composables/useInstrumentReading'
 import type { Sample } from '~/workers/practice.worker'
 import { TOOLS, type Tool, howToRead } from '~/wording/drawn-instruments'
+import { useCellarStore } from '~/stores/cellar'
+import { usePracticeStore } from '~/stores/practice'
 
 /** The instruments of a practice cellar, held in one of its wines. The person reads them; or the cellar hand does. */
 const cellar = useCellarStore()

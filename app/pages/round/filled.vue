@@ -1,8 +1,15 @@
 <script setup lang="ts">
 import { clockMs, clockNow } from '~/data/clock'
 import type { Draft, Fact } from '~~/core/ledger'
-import { lookEntries } from '~/composables/useRound'
+import { lookEntries, useRound } from '~/composables/useRound'
 import { dayHere } from '~/wording/days'
+import { focusWrong } from '~/composables/focusWrong'
+import { useGravityInstruments } from '~/composables/useGravityInstruments'
+import { useLogged } from '~/composables/useLogged'
+import { useQuantityField } from '~/composables/useQuantityField'
+import { sugarQuantity, useSugarField } from '~/composables/usualFields'
+import { useCellarStore } from '~/stores/cellar'
+import { useSettingsStore } from '~/stores/settings'
 
 /** A sheet that was filled with a pencil, typed in: a row a vessel, with the times on it. */
 const tour = useRound()

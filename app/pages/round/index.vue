@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import type { KeptStop } from '~/composables/useRound'
+import { type KeptStop, useRound } from '~/composables/useRound'
+import { useFloor } from '~/composables/useFloor'
 
 /** The daily round: vessel after vessel, one thumb. */
 const tour = useRound()

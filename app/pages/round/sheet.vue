@@ -1,7 +1,11 @@
 <script setup lang="ts">
 import { expectedAt } from '~~/core/stages'
-import { usualWork } from '~/composables/useRound'
+import { useRound, usualWork } from '~/composables/useRound'
 import { dayHere, sayFullDay, sayWhen } from '~/wording/days'
+import { useFormat } from '~/composables/useFormat'
+import { useNow } from '~/composables/useNow'
+import { useCellarStore } from '~/stores/cellar'
+import { useForecastsStore } from '~/stores/forecasts'
 
 /** A sheet for the wall of the cellar: one row a vessel, to be filled with a pencil. Prints on A5 or A4. */
 const tour = useRound()

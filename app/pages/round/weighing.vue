@@ -1,6 +1,12 @@
 <script setup lang="ts">
 import { type WeighingLine, weighingOf } from '~~/core/stages'
 import { sayFullDay } from '~/wording/days'
+import { useFloor } from '~/composables/useFloor'
+import { useFormat } from '~/composables/useFormat'
+import { useMaterials } from '~/composables/useMaterials'
+import { useNow } from '~/composables/useNow'
+import { useWeighing } from '~/composables/useWeighing'
+import { useCellarStore } from '~/stores/cellar'
 
 /** What today's tasks want measured out, to take along to the scale; as a page and on paper. */
 const floor = useFloor()

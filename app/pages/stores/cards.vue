@@ -3,6 +3,9 @@ import type { Entry, EntryOf } from '~~/core/ledger'
 import type { MaterialCard } from '~~/core/materials'
 import { MATERIAL_KIND } from '~/wording/materials'
 import { CLOSURE } from '~/wording/terms'
+import { useFormat } from '~/composables/useFormat'
+import { useLogged } from '~/composables/useLogged'
+import { useCellarStore } from '~/stores/cellar'
 
 /** Cards of one's own, from the packets: what they say, and what they leave open. */
 const cellar = useCellarStore()

@@ -4,6 +4,10 @@ import { isHeld } from '~~/core/ledger'
 import { RESERVE, type SupplyFinding, type SupplyRow } from '~~/core/supplies'
 import { downloadText } from '~/data/download'
 import { NEED, saySupplyFinding } from '~/wording/supplies'
+import { useFormat } from '~/composables/useFormat'
+import { useMaterials } from '~/composables/useMaterials'
+import { useSupplies } from '~/composables/useSupplies'
+import { useCellarStore } from '~/stores/cellar'
 
 /** What all open lots will still need this season, against what is in store; the shopping list; what to share. */
 const cellar = useCellarStore()

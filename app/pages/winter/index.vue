@@ -3,6 +3,10 @@ import { daysBetween } from '~~/core/units'
 import { CLARITY_SHORT } from '~/wording/looks'
 import { MALOLACTIC_SHORT, sayRisk } from '~/wording/winter'
 import { sayFarDayOf } from '~/wording/days'
+import { useFormat } from '~/composables/useFormat'
+import { useNow } from '~/composables/useNow'
+import { useWinter } from '~/composables/useWinter'
+import { wineColour } from '~/composables/wineColour'
 
 /** All wines in store over the winter: one line each, the one most at risk first. */
 const { lines } = useWinter()

@@ -1,5 +1,7 @@
 <script setup lang="ts">
 import { materialTitle } from '~/wording/materials'
+import { useFormat } from '~/composables/useFormat'
+import { useSulphiteRound } from '~/composables/useSulphiteRound'
 
 /** The month's round: measure, dose, go on, with one list to weigh by. */
 const round = useSulphiteRound()

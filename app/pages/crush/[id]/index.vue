@@ -1,6 +1,10 @@
 <script setup lang="ts">
 import { STANDING, STREAM, STYLE } from '~/wording/terms'
 import { crushSteps } from '~~/core/stages'
+import { useFormat } from '~/composables/useFormat'
+import { useNow } from '~/composables/useNow'
+import { wineColour } from '~/composables/wineColour'
+import { useCellarStore } from '~/stores/cellar'
 
 /** One lot from its arrival to its yeast: the rail of its steps, and the one whose turn it is, opened. */
 const cellar = useCellarStore()

@@ -4,6 +4,9 @@ import { isFermenting } from '~~/core/ledger'
 import { hoursWords, sayStep } from '~/wording/crush'
 import { sayWhen } from '~/wording/days'
 import { SOURCE, type YeastSource } from '~/wording/yeast-sources'
+import { useFormat } from '~/composables/useFormat'
+import { useNow } from '~/composables/useNow'
+import { useYeastBench } from '~/composables/useYeastBench'
 
 const now = useNow()
 const f = useFormat()

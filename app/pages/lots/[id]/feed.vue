@@ -1,6 +1,12 @@
 <script setup lang="ts">
 import { FEED_AT_SG } from '~~/core/must'
 import { sayWhen } from '~/wording/days'
+import { useFedInSteps } from '~/composables/useFedInSteps'
+import { useFormat } from '~/composables/useFormat'
+import { useMaterials } from '~/composables/useMaterials'
+import { useNow } from '~/composables/useNow'
+import { useStepLog } from '~/composables/useStepLog'
+import { useCellarStore } from '~/stores/cellar'
 
 /** Sugar, honey or concentrate for a strong wine, fed to its ferment in parts. */
 const cellar = useCellarStore()

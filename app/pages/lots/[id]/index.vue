@@ -4,6 +4,13 @@ import { earlierLike } from '~~/core/compare'
 import { isFermenting, isHeld, isMust, isWine } from '~~/core/ledger'
 import { bottlesLeft, isKept, isOnSkins } from '~~/core/stages'
 import { STANDING, STREAM, STYLE } from '~/wording/terms'
+import { useBehind } from '~/composables/useBehind'
+import { useEnding } from '~/composables/useEnding'
+import { useFloor } from '~/composables/useFloor'
+import { useFormat } from '~/composables/useFormat'
+import { useSoon } from '~/composables/useSoon'
+import { wineColour } from '~/composables/wineColour'
+import { useCellarStore } from '~/stores/cellar'
 
 const cellar = useCellarStore()
 const route = useRoute()

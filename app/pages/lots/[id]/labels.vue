@@ -2,6 +2,10 @@
 import { LAYOUT_KEYS, SHEET_KEYS, abvInBottle, alcoholOnLabel } from '~~/core/labels'
 import { isFermenting } from '~~/core/ledger'
 import { LAYOUT, SHEET } from '~/wording/labels'
+import { focusWrong } from '~/composables/focusWrong'
+import { useLabels } from '~/composables/useLabels'
+import { useLogged } from '~/composables/useLogged'
+import { useCellarStore } from '~/stores/cellar'
 
 /** Labels for a lot: chosen by sight, printed from a PDF of the sheet's own size. */
 const cellar = useCellarStore()

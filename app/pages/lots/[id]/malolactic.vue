@@ -6,6 +6,10 @@ import { sayDayOf, sayWhen } from '~/wording/days'
 import { MALOLACTIC } from '~/wording/plan'
 import { DECISION, DECISION_REASON, HYDRATION, TIMING } from '~/wording/malolactic'
 import { sayScore } from '~/wording/findings/malolactic'
+import { useFormat } from '~/composables/useFormat'
+import { useMalolactic } from '~/composables/useMalolactic'
+import { useNow } from '~/composables/useNow'
+import { useCellarStore } from '~/stores/cellar'
 
 /** A lot's malolactic, from wanted or not to its end and the sulphite after it. */
 const cellar = useCellarStore()

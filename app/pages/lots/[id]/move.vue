@@ -3,6 +3,10 @@ import type { MoveAs } from '~~/core/benches'
 import { isFermenting, isHeld } from '~~/core/ledger'
 import { isOnSkins } from '~~/core/stages'
 import { AIR, AIR_BECAUSE, MOVE_AS, MOVE_TITLE } from '~/wording/moving'
+import { focusWrong } from '~/composables/focusWrong'
+import { useFormat } from '~/composables/useFormat'
+import { useLogged } from '~/composables/useLogged'
+import { useMove } from '~/composables/useMove'
 
 /** Moving wine: rack, split, top up, combine. One form that fits the case, with the shelf before and after beside it. */
 const route = useRoute()

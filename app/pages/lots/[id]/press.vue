@@ -3,6 +3,9 @@ import type { Place } from '~~/core/stages'
 import { pressForm } from '~/benches/press'
 import { sayPlace } from '~/wording/moving'
 import { HARD_PRESS, sayPress } from '~/wording/press'
+import { useBench } from '~/composables/useBench'
+import { useFormat } from '~/composables/useFormat'
+import { useCellarStore } from '~/stores/cellar'
 
 /** Press day: whether, what comes of it, what fits where. */
 const cellar = useCellarStore()

@@ -3,6 +3,9 @@ import { isHeld } from '~~/core/ledger'
 import { GATES, type Gate } from '~~/core/stages'
 import { sayWhen } from '~/wording/days'
 import { GATE } from '~/wording/readiness'
+import { useNow } from '~/composables/useNow'
+import { useReadiness } from '~/composables/useReadiness'
+import { useCellarStore } from '~/stores/cellar'
 
 /** Whether a lot is ready for each step of finishing: one gate at a time, condition by condition. */
 const cellar = useCellarStore()

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useCellarStore } from '~/stores/cellar'
 /** The record of a lot, to print or keep as a PDF. */
 const cellar = useCellarStore()
 const route = useRoute()

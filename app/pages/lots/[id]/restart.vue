@@ -2,6 +2,11 @@
 import { restartForm } from '~/benches/restart'
 import { sayWhen } from '~/wording/days'
 import { sayCause, sayRestartFinding, sayRestartStep } from '~/wording/restart'
+import { useBench } from '~/composables/useBench'
+import { useFormat } from '~/composables/useFormat'
+import { useMaterials } from '~/composables/useMaterials'
+import { useNow } from '~/composables/useNow'
+import { useCellarStore } from '~/stores/cellar'
 
 /** A stuck ferment, restarted: what stopped it, conditions set right, and a starter that is acclimatised to the wine. */
 const cellar = useCellarStore()
