@@ -442,7 +442,12 @@ describe('laws over generated cellars', () => {
       }),
       { numRuns: 60 }
     )
-  }, 60_000)
+  })
+  it('a reading that is there before its lot is told of as before its start, and not as of no lot', () => {
+    const [early, late] = [read('lot-alpha', -1, 'sg', 1.09), start('lot-alpha', 50)]
+    for (const other of [[], [start('lot-beta', 20)]])
+      expect(extend(historyOf([...other, early]), [late]).cellar).toEqual(historyOf([...other, early, late]).cellar)
+  })
   it('and so they do across checkpoints, which are left as they were', () => {
     const long = [start('lot-alpha', 50), ...Array.from({ length: 1000 }, (_, i) => read('lot-alpha', i / 30, 'temperature', 18 + (i % 7)))]
     const known = historyOf(long)

@@ -26,7 +26,7 @@ export function affectedFrom(before: readonly StandingFact[], after: readonly St
       const { fact, original } = facts[place]!
       if (!touched.has(original.id)) continue
       from = Math.min(from, place)
-      if (HEADER.has(fact.type)) from = Math.min(from, restingOn(fact, after))
+      if (HEADER.has(fact.type) || fact.type === 'lot-started') from = Math.min(from, restingOn(fact, after))
       gathered ||= HEADER.has(fact.type) || fact.type === 'lot-started'
     }
   }
@@ -43,6 +43,9 @@ function restingOn(header: Fact, facts: readonly StandingFact[]): number {
         return fact.type === 'reading' && fact.instrumentId === header.instrumentId && fact.at >= checkBefore(header, facts)
       case 'vessel-added':
         return touchedBy(fact).vessels.includes(header.vesselId) && !HEADER.has(fact.type)
+      // What was said of a lot before it began is told otherwise once its start is known.
+      case 'lot-started':
+        return touchedBy(fact).lots.includes(header.lotId)
       case 'card-made':
         return touchedBy(fact).materials.includes(header.cardId) && !HEADER.has(fact.type)
       default:

@@ -130,7 +130,7 @@ describe('everything dissolved', () => {
       }),
       { numRuns: 60 }
     )
-  }, 60_000)
+  })
   it('water thins the malic acid and nitrogen measured, and a blend knows its bacteria, yeast and nutrient', () => {
     const [a, b] = [lots[0], lots[1]]
     const entries = [
