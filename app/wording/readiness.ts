@@ -32,6 +32,7 @@ const SAYS: Record<ConditionCode, Words> = {
     'heat-planned': 'Pasteurising the bottles will kill the bacteria.',
     'low-ph': 'The pH is too low for bacteria.',
     'beyond-sulphite': 'Malic acid is left, and at this pH no sensible amount of sulphite blocks malolactic.',
+    'kept-without': 'Malic acid may be left, and this wine is kept without the sulphite that would block malolactic.',
     'open': 'Malic acid is left and nothing keeps bacteria out. The bottles could turn gassy.',
     'unknown': 'Malolactic is not wanted, and nobody knows whether the sulphite blocks it.',
     'settle': 'Open malolactic'
@@ -157,7 +158,8 @@ const OPEN_MALIC: Partial<Record<string, string>> = {
   'under-way': 'Malolactic is under way.',
   'nearly': 'Malolactic has nearly finished.',
   'blocked': 'Malolactic is not wanted, and its sulphite is too low to block it.',
-  'beyond-sulphite': SAYS['malic-settled']['beyond-sulphite']!
+  'beyond-sulphite': SAYS['malic-settled']['beyond-sulphite']!,
+  'kept-without': SAYS['malic-settled']['kept-without']!
 }
 
 /** A condition as a sentence. */

@@ -127,6 +127,11 @@ export const OUT_OF_ORDER: readonly { codes: readonly string[], why: string, whe
     codes: ['start-malolactic'], why: 'sugar that bacteria make vinegar of',
     when: (k) => k.lot.plan.malolactic === 'after-pressing' && k.wine.sugar > 9 && k.eatenPerDay < 4
   },
+  {
+    codes: ['sulphite-low', 'sulphite-after-malolactic', 'check-sulphite', 'measure-free', 'free-before-bottle',
+      'settle:sulphite-for-bottle'],
+    why: 'a wine that is kept without', when: (k) => k.lot.plan.sulphite === 'none'
+  },
   { codes: ['start-malolactic'], why: 'sulphite that kills bacteria', when: (k) => molecularOf(k.wine) > 0.6 },
   { codes: ['bottle'], why: 'gas in it', when: (k) => !k.lot.plan.sparkling && k.wine.gas > 1 },
   { codes: ['bottle'], why: 'yeast at work', when: (k) => k.eatenPerDay > 0.4 },

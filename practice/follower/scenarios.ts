@@ -72,6 +72,7 @@ export const SCENARIOS: readonly Scenario[] = [
   { name: 'red, small', ...base, litres: 12, plan: { malolactic: 'after-pressing' } },
   { name: 'red, large', ...base, litres: 180, plan: { malolactic: 'after-pressing' } },
   { name: 'red, kept without sulphite', ...base, plan: { malolactic: 'after-pressing', sulphite: 'none' } },
+  { name: 'white, kept without sulphite', ...base, colour: 'white', plan: { malolactic: 'none', sulphite: 'none' } },
   { name: 'red, one reading in fifteen typed wrong', ...base, slipsIn: 15, plan: { malolactic: 'after-pressing' } },
   { name: 'white, one reading in fifteen typed wrong', ...base, colour: 'white', slipsIn: 15, plan: { malolactic: 'none' } },
   { name: 'white, usual', ...base, colour: 'white', plan: { malolactic: 'none' } },

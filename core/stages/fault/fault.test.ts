@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { tasksOf } from '..'
 import { foldCellar, lotAt } from '../../ledger'
-import { type Happened, entriesOf, ferment, lot, lotId, on, plan, rack, saw } from '../histories.fixture'
+import { type Happened, entriesOf, ferment, lot, lotId, on, plan, rack, read, saw } from '../histories.fixture'
 
 /** A white that was dry on day 14 and racked on day 20. */
 const asked = (day: number, ...more: Happened[]) => {
@@ -18,4 +18,11 @@ describe('a wine kept without sulphite', () => {
     ['one with sulphite is not asked about', 50, [plan(1, { malolactic: 'none' })], undefined],
     ['nor one whose malolactic is still to come', 50, [plan(1, { malolactic: 'after-pressing', sulphite: 'none' })], undefined]
   ])('%s', (_name, day, more, urgency) => expect(asked(day, ...more)).toBe(urgency))
+  it('is never asked for a dose, nor for a reading before one', () => {
+    const cellar = foldCellar(entriesOf([lot(), read(0.1, 'ph', 3.3), ...ferment(1.085, 0.992), rack(20, 20, 19), without]))
+    for (const day of [60, 140, 200]) {
+      const said = tasksOf(lotAt(cellar.lots.get(lotId)!, on(day)), cellar, on(day))
+      expect(said.filter((t) => t.code === 'free-before-bottle' || t.action?.to === 'sulphite')).toEqual([])
+    }
+  })
 })

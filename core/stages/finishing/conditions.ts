@@ -121,13 +121,17 @@ export const JUDGES: Record<ConditionCode, Judge> = {
     if (malolactic === 'not-wanted' && (heatedAt(lot) || lot.plan.hold === 'heat')) return met([], { because: 'heat-planned' })
     if (malolactic !== 'not-wanted')
       return { state: 'not-met', because: malolactic, evidence: from, settle: { to: 'malolactic', lotId: lot.id } }
-    const about = { value: freeMgPerL ?? 0, wanted: wantedMgPerL, evidence: lot.freeSo2?.from ?? [], waysOut: pastMalic(lot) }
+    const figures = { value: freeMgPerL ?? 0, wanted: wantedMgPerL, evidence: lot.freeSo2?.from ?? [] }
+    const about = { evidence: from, waysOut: pastMalic(lot) }
+    // Who keeps a wine without sulphite is not asked for a dose of it.
+    if (lot.plan.sulphite === 'none')
+      return { ...about, state: 'not-met', because: 'kept-without', settle: { to: 'malolactic', lotId: lot.id } }
     const dose = doseFor(lot, 'lock')
     // At its pH no sensible amount locks, or the limit leaves no room for enough: another way is taken.
     const beyond = wantedMgPerL > MOST_FREE_ASKED + TOLD_WITHIN || dose.cappedByLimit
     return beyond
-      ? { state: 'not-met', because: 'beyond-sulphite', ...about, settle: { to: 'malolactic', lotId: lot.id } }
-      : { state: 'not-met', because: 'blocked', ...about, settle: { to: 'sulphite', lotId: lot.id, aim: 'lock' } }
+      ? { state: 'not-met', because: 'beyond-sulphite', ...about, ...figures, settle: { to: 'malolactic', lotId: lot.id } }
+      : { state: 'not-met', because: 'blocked', ...about, ...figures, settle: { to: 'sulphite', lotId: lot.id, aim: 'lock' } }
   },
   'off-lees': (lot) =>
     isOffLees(lot)
