@@ -102,4 +102,7 @@ export function bottle(hand: Hand, lot: LotView): void {
   hand.season.bottledDay = Math.floor(hand.day)
   hand.season.bottles += count
   hand.season.filled = filled
+  // What a barrel drank was in the ledger until now: whoever fills bottles sees that the vessel is empty.
+  if (hand.lot().volume.value - hand.wine.litres > BOTTLE_L) hand.read('volume', Math.round(hand.wine.litres * 10) / 10)
 }
+const BOTTLE_L = 0.75
