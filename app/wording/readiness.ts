@@ -45,8 +45,8 @@ const SAYS: Record<ConditionCode, Words> = {
   },
   'off-fining': {
     met: 'No fining under it.',
-    open: 'What fined it still lies under it, and would come into the bottles.',
-    unknown: 'Nobody knows whether a fining lies under it.',
+    open: 'It is still on its fining, which would come into the bottles.',
+    unknown: 'Nobody knows whether it is still on a fining.',
     settle: 'Rack it'
   },
   'clear': {

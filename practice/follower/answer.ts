@@ -167,7 +167,7 @@ export function answer(hand: Hand, task: StageFinding, lot: LotView): void {
     case 'settle':
       return settle(hand, task, lot)
     case 'sweeten':
-      return sweeten(hand, lot)
+      return task.needsHeat ? hand.take(task, hand.way(task, 'hold-by-heat')) : sweeten(hand, lot)
     case 'bottle':
       return bottle(hand, lot)
     case 'pasteurise-bottles':

@@ -12,7 +12,7 @@ export type BottlingSays =
   /** Its free SO₂ was last reckoned, not read: it is read before the last dose. */
   | { code: 'free-before-bottle', freeMgPerL: number }
   /** It is to be sweet, and is dry: now it may be sweetened. */
-  | { code: 'sweeten', hold: 'sorbate' | 'heat' | 'none' }
+  | { code: 'sweeten', hold: 'sorbate' | 'heat' | 'none', needsHeat?: true }
   /** Everything is as it should be, or will be: fill the bottles. */
   /** `beyondHelp`: what nothing can settle any more; the bench has the person confirm it. */
   | { code: 'bottle', gate: Gate, open: number, monthsIn: number, notBefore?: string, beyondHelp?: Condition }
@@ -77,7 +77,10 @@ export const bottlingStage: Stage<BottlingSays> = {
     const asked = !near ? [] : first.length > 0 ? first : now >= window.from ? helped : []
     const ready = helped.length === 0 && !wantsSugar
     // Sugar goes into a wine that is ready but for its smell and its last sulphite.
-    const sweeten = wantsSugar && first.every((c) => c.code === 'sweetness-held') && readinessOf(lot, 'sweetening', now).ready
+    const before = wantsSugar && first.every((c) => c.code === 'sweetness-held') ? readinessOf(lot, 'sweetening', now).open : undefined
+    // Where the limit leaves no room for more sulphite it is sweetened with what it has, and held by heat.
+    const sweeten = before?.every(pastHelp) === true
+    const needsHeat = before?.some(pastHelp) === true && lot.plan.hold === 'sorbate'
     // A dose to the bottle, or one that locks malic acid, goes by a reading and not by what was reckoned.
     const isDose = (c: Condition) => c.code === 'sulphite-for-bottle' || (c.code === 'malic-settled' && c.settle?.to === 'sulphite')
     const dosing = asked.some(isDose) && !wantsSugar
@@ -89,7 +92,7 @@ export const bottlingStage: Stage<BottlingSays> = {
     const unread = dosing && cellar.equipment?.['so2-kit'] !== false && !wasRead(lot, now)
     return [
       ...(unread && !binds ? [readFree(lot, readIn)] : []),
-      ...(sweeten ? [sweetening(lot, window)] : []),
+      ...(sweeten ? [sweetening(lot, window, needsHeat)] : []),
       // What stands in the cold needs nothing but its week.
       ...asked.filter((c) => c.because !== 'chilling' && !isFollowed(c) && !((unread || binds) && isDose(c))).map((condition): Says => ({
         code: 'settle',
@@ -165,7 +168,7 @@ function isToBeSweetened(lot: LotView): boolean {
 /** Less sugar than this nobody tastes as sweet, g/L: common practice, no source. */
 const DRY_UNTIL = 6
 
-const sweetening = (lot: LotView, { from, due }: { from: string, due: string }): Says => ({
+const sweetening = (lot: LotView, { from, due }: { from: string, due: string }, needsHeat: boolean): Says => ({
   code: 'sweeten',
   hold: lot.plan.hold,
   key: 'sweeten',
@@ -175,9 +178,15 @@ const sweetening = (lot: LotView, { from, due }: { from: string, due: string }):
   minutes: 45,
   window: { from: later(from, -LEAD_H), due },
   evidence: [],
-  action: { to: 'sweeten', lotId: lot.id },
-  waysRound: [{ code: 'keep-dry', drafts: [{ type: 'lot-planned', lotId: lot.id, finish: 'dry' }] }]
+  // Sorbate wants more sulphite beside it than may go in.
+  ...(needsHeat
+    ? {
+        needsHeat: true as const,
+        waysOut: [{ code: 'hold-by-heat', drafts: [{ type: 'lot-planned', lotId: lot.id, hold: 'heat' }] }, keepDry(lot)]
+      }
+    : { action: { to: 'sweeten', lotId: lot.id }, waysRound: [keepDry(lot)] })
 })
+const keepDry = (lot: LotView): WayOut => ({ code: 'keep-dry', drafts: [{ type: 'lot-planned', lotId: lot.id, finish: 'dry' }] })
 
 /** What is left in a bottling, a racking or a jug: no lot to be kept, topped up and measured. */
 function remnant(lot: LotView): Says {

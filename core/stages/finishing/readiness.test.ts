@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { plausibleCellar } from '../../../tests/cellars/plausible'
 import { type Draft, type Fact, type LotView, foldCellar, lotAt } from '../../ledger'
 import { DAY, ledgerBefore } from '../ledger.fixture'
-import { CONDITIONS, GATES, type Gate, HARD, readinessOf } from '.'
+import { bottlingStage, CONDITIONS, GATES, type Gate, HARD, readinessOf } from '.'
 
 const lotId = 'lot-ready-1'
 const { entry, now, read, start } = ledgerBefore(Date.UTC(2026, 10, 26, 12), DAY, lotId)
@@ -45,6 +45,20 @@ const sweetened = (ago: number, actual: number): More => [ago, { type: 'addition
 const fined = (ago: number): More => [ago, { type: 'addition', lotId, material: 'bentonite', unit: 'g', actual: 12 }]
 const rack = (ago: number): More => [ago, { type: 'transfer', purpose: 'rack', from: { lotId }, to: { lotId }, outL: 19, inL: 18 }]
 const plan = (draft: object): More => [100, { type: 'lot-planned', lotId, ...draft } as Draft<Fact>]
+
+describe('a wine that is to be sweet, and may get no more sulphite', () => {
+  const asked = (hold: 'sorbate' | 'heat', totalSo2: number) =>
+    bottlingStage.tasks(
+      white(plan({ finish: 'sweet', hold }), reading(1, 'freeSo2', 4), reading(1, 'totalSo2', totalSo2), reading(1, 'ph', 2.95)),
+      { equipment: {} } as never, now
+    ).find((t) => t.code === 'sweeten')
+  it('is sweetened with what it has and heated; by sorbate it is decided on', () => {
+    expect(asked('heat', 199)).toMatchObject({ action: { to: 'sweeten' } })
+    expect(asked('sorbate', 199)?.waysOut?.map((w) => w.code)).toEqual(['hold-by-heat', 'keep-dry'])
+    expect(asked('sorbate', 199)).not.toHaveProperty('action')
+    expect(asked('heat', 60)).toBeUndefined()
+  })
+})
 
 describe('ready for the next step', () => {
   // Mistakes 17 to 25 and 29 of craft 6, each by its number where it has one.
