@@ -58,7 +58,7 @@ export default defineNuxtConfig({
       build: {
         rollupOptions: {
           output: {
-            experimentalMinChunkSize: 4_000,
+            experimentalMinChunkSize: 2_500,
             // Codes are drawn on two pages. What draws them stays together, or a small part of it is joined to what every page fetches.
             manualChunks: (id: string) => (/\/node_modules\/uqr\/|\/core\/labels\/code\.ts/.test(id) ? 'codes' : undefined)
           }
