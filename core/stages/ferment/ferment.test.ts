@@ -210,9 +210,7 @@ describe('what has gone wrong', () => {
     ['air in the middle is nothing to speak of', middle.slice(0, 6), 'air', false],
     ['first read at 1.004, ten days after its yeast: it has fermented', [start(), yeast(240), read(60, 'sg', 1.004), read(4, 'sg', 1.004)],
       'not-begun', false],
-    ['no fall at all', [start(), read(102, 'sg', 1.095), yeast(), read(60, 'sg', 1.095), read(4, 'sg', 1.095)], 'not-begun', true],
-    ['no fall until yesterday: it is read first', [start(), read(102, 'sg', 1.095), yeast(), read(60, 'sg', 1.095), read(26, 'sg', 1.0935)],
-      'not-begun', false]
+    ['no fall at all', [start(), read(102, 'sg', 1.095), yeast(), read(60, 'sg', 1.095), read(4, 'sg', 1.095)], 'not-begun', true]
   ])('%s', (_, entries, code, is) => expect([...seen(entries).found, ...seen(entries).asked].includes(code as never)).toBe(is))
 
   it('heat that kills stops everything else; every finding has its evidence and a way', () => {

@@ -8,8 +8,8 @@ import type { FermentSays } from './says'
 
 type Task = Finding<FermentSays>
 
-/** Yeast that shows nothing after so long has not taken, h; a look counts from here on, and for so long. Common practice, no source. */
-const NOT_BEGUN = { hours: 60, lookFromH: 36, fallSg: 0.0035, freshH: 14 } as const
+/** Yeast that shows nothing after so long has not taken, h; and a look counts as one from here on. Common practice, no source. */
+const NOT_BEGUN = { hours: 60, lookFromH: 36, fallSg: 0.0035 } as const
 /** A temperature speaks for the wine for so long, h. */
 const WARMTH_H = 36
 /** What was answered is not asked again before this, days. */
@@ -28,8 +28,7 @@ export function standstill(lot: LotView, cellar: CellarView, now: string): Task[
   const idle = since?.at(-1)
   if (
     isFermenting(lot) && startAt !== undefined && idle && original !== undefined && lot.repitchedAt === undefined
-    && hoursSince(startAt, now) >= NOT_BEGUN.hours && hoursSince(idle.at, now) <= NOT_BEGUN.freshH
-    && original - idle.value < NOT_BEGUN.fallSg
+    && hoursSince(startAt, now) >= NOT_BEGUN.hours && original - idle.value < NOT_BEGUN.fallSg
   )
     return [
       {
