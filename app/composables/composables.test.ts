@@ -4,7 +4,7 @@ import { computed, reactive, ref } from 'vue'
 import { emptyCellar } from '~~/core/ledger'
 import { POTENTIAL } from '~~/core/units'
 
-// What Nuxt imports by itself stands here by hand: these composables are tested as plain functions.
+// Nuxt imports these by itself; here it is done by hand, so that composables are tested as plain functions.
 vi.stubGlobal('ref', ref)
 vi.stubGlobal('computed', computed)
 vi.stubGlobal('reactive', reactive)

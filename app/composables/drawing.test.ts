@@ -2,7 +2,7 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { computed, ref, shallowRef, watch } from 'vue'
 import { unchanged, unchangedEach } from './unchanged'
 
-// What Nuxt imports by itself stands here by hand; a part is mounted at once, and gone when a test says so.
+// Nuxt imports these by itself; here it is done by hand. A part is mounted at once, and removed when a test says so.
 const leaving: (() => void)[] = []
 const removed: string[] = []
 let last: { onPause: () => void, onResume: () => void } | undefined
@@ -30,14 +30,14 @@ beforeEach(() => {
 afterEach(() => void vi.useRealTimers())
 
 describe('a message', () => {
-  it('stands for five seconds', () => {
+  it('stays for five seconds', () => {
     useMessage()({ title: 'Logged' })
     vi.advanceTimersByTime(4990)
     expect(removed).toEqual([])
     vi.advanceTimersByTime(20)
     expect(removed).toEqual(['m0'])
   })
-  it('stands as long as it is pointed at, then for what it had left, a second at the least', () => {
+  it('stays as long as it is pointed at, then for what it had left, a second at the least', () => {
     useMessage()({ title: 'Logged' })
     vi.advanceTimersByTime(4900)
     last!.onPause()

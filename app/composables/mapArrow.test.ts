@@ -13,7 +13,7 @@ const x = (ph: number) => (ph - 3) * 500
 const y = (ta: number) => 400 - ta * 30
 
 describe('an arrow on the map of acids, taken by a finger or a key', () => {
-  it('stands between the points of its way', () => {
+  it('is drawn between the points of its way', () => {
     expect(pointAt(path, 0)).toMatchObject({ ph: 3.7, taGPerL: 5 })
     expect(pointAt(path, 2.5)?.ph).toBeCloseTo(3.475, 9)
     expect(pointAt(path, 9)).toMatchObject({ size: 4 })

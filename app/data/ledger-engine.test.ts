@@ -118,7 +118,7 @@ describe('the engine of the ledger', () => {
     expect(await new LedgerEngine().open('own')).toMatchObject({ factCount: 2 })
   })
 
-  it('the way out reads the rows as they stand, and strikes one without looking at it', async () => {
+  it('the rescue reads the rows as they are, and strikes one without looking at it', async () => {
     const engine = await opened()
     await engine.commit([start], 'test')
     await engine.commit([read('sg', 1.09, { at: '2026-11-25T12:00:00.000Z' })], 'test')

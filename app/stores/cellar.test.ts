@@ -8,7 +8,7 @@ import { type Draft, type Fact, type LotState, foldCellar } from '~~/core/ledger
 import { CellarDb } from '~/data/cellar-db'
 import { MemoryCellar } from '~/data/memory-cellar'
 
-// What Nuxt imports by itself stands here by hand.
+// Nuxt imports these by itself; a test has to do it by hand.
 for (const [name, value] of Object.entries({ ref, computed, shallowRef, defineStore })) vi.stubGlobal(name, value)
 vi.mock('~/composables/useNow', async (original) => ({ ...await original<object>(), useNow: () => ref('2026-11-25T12:00:00.000Z') }))
 const { useCellarStore } = await import('./cellar')
@@ -192,7 +192,7 @@ describe('the ledger as a page sees it', () => {
     const cellar = await opened('demo')
     const laid = cellar.factCount
     expect([cellar.isDemo, cellar.lots.length]).toEqual([true, 14])
-    // What is asked in advance stands as on the day: a barrel that has nothing to do with it has drunk all the same.
+    // An answer given in advance is the one of the day: a barrel that has nothing to do with it has lost wine too.
     const lotId = 'lot-grenache'
     const move = { purpose: 'rack', from: { lotId, vesselId: 'vessel-big-glass' }, to: { lotId, vesselId: 'vessel-old-glass' } } as const
     const { vessels } = await cellar.preview([{ type: 'transfer', ...move, outL: 20, inL: 20 }])

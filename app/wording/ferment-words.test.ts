@@ -64,7 +64,7 @@ describe('an axis around its values', () => {
       [14, 15.5, 14],
       [2, 5, 10]
     ]
-  ])('%j lie inside, on round steps', (values, steps) => {
+  ])('%j are inside, on round steps', (values, steps) => {
     const { min, max, tickAmount } = axisAround(values, steps) as { min: number, max: number, tickAmount: number }
     const [low, high, step] = [Math.min(...values), Math.max(...values), (max - min) / tickAmount]
     expect(min).toBeLessThanOrEqual(low)

@@ -44,9 +44,9 @@ const SAYS: Record<ConditionCode, Words> = {
     settle: 'Rack it'
   },
   'off-fining': {
-    met: 'No fining under it.',
-    open: 'It is still on its fining, which would come into the bottles.',
-    unknown: 'Nobody knows whether it is still on a fining.',
+    met: 'Nothing that it was fined with is left under it.',
+    open: 'The fining is still under it, and would end up in the bottles.',
+    unknown: 'Nobody knows whether a fining is still under it.',
     settle: 'Rack it'
   },
   'clear': {

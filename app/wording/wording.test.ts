@@ -255,7 +255,7 @@ describe('judgements and moves', () => {
       meaning: 'For a rosé: Sugar 22 to 25, pH 3.3 to 3.6.'
     })
   })
-  it('say where a figure stands and what that means', () => {
+  it('say how good a figure is and what that means', () => {
     const high = sayJudgement({ quantity: 'ph', value: 3.71, window: { min: 3.3, max: 3.6 }, verdict: 'high' }, 'red')
     expect(high.verdict).toBe('pH is high')
     expect(high.meaning).toContain('Usual for a red: 3.3 to 3.6.')

@@ -46,11 +46,12 @@ export const BOTTLING: WordsFor<BottlingSays> = {
   }),
   'sweeten': ({ hold, needsHeat }) => ({
     title: needsHeat ? 'Decide how it is kept sweet' : 'Sweeten it',
-    reason: needsHeat ? 'Sorbate needs more free SO₂ beside it than this wine may still be given. Pasteurise the bottles instead, or keep '
-      + 'it dry.' : `It is planned sweet, and it is dry, clear and still. Choose the sweetness by taste, and ${
-      hold === 'heat' ? 'pasteurise the bottles' : hold === 'sorbate' ? 'add sorbate with sulphite' : 'decide what keeps it from '
+    reason: needsHeat
+      ? 'Sorbate needs more free SO₂ with it than the limit still allows. Pasteurise the bottles instead, or keep it dry.'
+      : `It is planned sweet, and it is dry, clear and still. Choose the sweetness by taste, and ${
+        hold === 'heat' ? 'pasteurise the bottles' : hold === 'sorbate' ? 'add sorbate with sulphite' : 'decide what keeps it from '
         + 'fermenting again'
-    }.`,
+      }.`,
     action: 'Choose the sweetness'
   }),
   'bottle': ({ open, monthsIn, notBefore, beyondHelp }) => ({

@@ -23,8 +23,8 @@ export const FAULT: WordsFor<FaultSays> = {
   }),
   'smell-kept': ({ daysSince }) => ({
     title: 'Smell and taste it',
-    reason: `It is kept without sulphite and was last smelt or racked ${days(daysSince)} ago. Vinegar or bruised apple means air: fill the `
-      + 'vessel to the neck, and bottle it or drink it soon.',
+    reason: `It is kept without sulphite and was last smelt or racked ${days(daysSince)} ago. A smell of vinegar or bruised apple means `
+      + 'that air has got in: fill the vessel to the neck, and bottle it or drink it soon.',
     action: 'Log the smell'
   })
 }
