@@ -50,7 +50,7 @@ export function benchLoop() {
     const faults = all.filter((v) => !v.sound).map((v) => `${v.seed}: ${v.faults.join(', ')}`)
     return { cellar: cellar.name, lots: all.length, sound: all.filter((v) => v.sound).length,
       bottled: all.filter((v) => v.bottled).length, ...(faults.length > 0 && { faults }),
-      advice: all.flatMap((v) => v.advice) }
+      ...(all.some((v) => v.advice.length > 0) && { advice: all.flatMap((v) => v.advice) }) }
   })
   const sum = (of: 'sound' | 'bottled' | 'lots') => [...rows, ...shared].reduce((s, r) => s + r[of], 0)
   const lots = sum('lots')

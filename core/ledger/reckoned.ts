@@ -17,5 +17,8 @@ export const reckonedBrix = (sg: number): number => clamp(brixFromSg(clamp(sg, S
 export const molecularOf = (freeMgPerL: number, ph: number): number => molecularSo2(reckonedFree(freeMgPerL), reckonedPh(ph))
 /** Free SO₂ for a molecular level at a lot's pH, mg/L. */
 export const freeFor = (molecularMgPerL: number, ph: number): number => freeSo2For(molecularMgPerL, reckonedPh(ph))
+/** A kit in its pail as water can be reckoned for it: L, and SG from the syrup's end of the scale down to a wine. */
+export const reckonedKit = (volumeL: number, sg: number): { volumeL: number, sg: number } =>
+  ({ volumeL: clamp(volumeL, 0.1, 100_000), sg: clamp(sg, 0.99, SG_MAX) })
 /** Fruit or must that is expected, kg or L: what a yield can be reckoned of. */
 export const reckonedAmount = (amount: number): number => clamp(amount, 0.5, 50_000)

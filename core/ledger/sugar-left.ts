@@ -38,7 +38,7 @@ const CONTRADICTS = 4
 /** A test of what still ferments holds for so long, h: then only what it found at most. */
 const TEST_HOLDS_H = 4 * 24
 /** What a gravity has to fall after a test to say that yeast has gone on, SG: two home readings differ by less. Ours. */
-const GONE_ON_SG = 0.0025
+const FALLEN_SG = 0.0025
 
 type Asked = Pick<LotState,
   'style' | 'stream' | 'abv' | 'sg' | 'series' | 'others' | 'warmGlass' | 'changedSugarAt' | 'unsettledAt' | 'alcoholic'>
@@ -52,7 +52,7 @@ export function sugarLeftOf(lot: Asked): SugarLeft | undefined {
   const test = lot.others.sugar
   const last = lot.series.sg?.at(-1)
   const since = (at: string) => [lot.changedSugarAt, lot.unsettledAt].every((change) => change === undefined || change <= at)
-  const held = (at: string) => !last || (lot.alcoholic === 'active' ? hoursBetween(at, last.at) <= TEST_HOLDS_H : !goneOnAfter(lot, at))
+  const held = (at: string) => !last || (lot.alcoholic === 'active' ? hoursBetween(at, last.at) <= TEST_HOLDS_H : !hasFallenSince(lot, at))
   let most = Infinity
   if (test && !isMust(lot)) {
     const by = test.origin === 'measured' ? 'test' : 'added'
@@ -72,10 +72,10 @@ export function sugarLeftOf(lot: Asked): SugarLeft | undefined {
 }
 
 /** The gravity fell on after the test: some of what it found has been fermented since. */
-function goneOnAfter({ series }: Pick<LotState, 'series'>, at: string): boolean {
+function hasFallenSince({ series }: Pick<LotState, 'series'>, at: string): boolean {
   const [all, last] = [series.sg ?? [], series.sg?.at(-1)]
   const then = all.findLast((p) => p.at <= at && hoursBetween(p.at, at) <= TEST_HOLDS_H) ?? all.find((p) => p.at >= at)
-  return then !== undefined && last !== undefined && last.at > at && then.value - last.value > GONE_ON_SG
+  return then !== undefined && last !== undefined && last.at > at && then.value - last.value > FALLEN_SG
 }
 
 /**

@@ -62,7 +62,8 @@ export function correct(hand: Hand, task: StageFinding & { code: 'correct-must' 
     const amount = total * parts
     if (material === 'water') {
       const water = addition({ lotId: hand.lotId, material: 'water', planned: amount, actual: Math.round(amount * 10) / 10 })
-      if (hand.log({ ...water, stage })) DO.water(w, amount)
+      if (!hand.log({ ...water, stage })) continue
+      DO.water(w, amount)
       hand.watch.happened(hand.day, 'give:water')
       continue
     }

@@ -1,7 +1,7 @@
 import { addition, fact } from '../../core/drafts'
 import { SORBIC_SHARE } from '../../core/finishing'
 import type { LotView } from '../../core/ledger'
-import type { StageFinding } from '../../core/stages'
+import { BOTTLE_L, type StageFinding } from '../../core/stages'
 import { DO, SEE } from '../../simulator'
 import type { Hand } from './hand'
 import { rack } from './moves'
@@ -105,4 +105,3 @@ export function bottle(hand: Hand, lot: LotView): void {
   // What a barrel drank was in the ledger until now: whoever fills bottles sees that the vessel is empty.
   if (hand.lot().volume.value - hand.wine.litres > BOTTLE_L) hand.read('volume', Math.round(hand.wine.litres * 10) / 10)
 }
-const BOTTLE_L = 0.75

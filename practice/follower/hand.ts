@@ -237,8 +237,8 @@ export class Hand {
     return codes.map((code) => all.find((w) => w.code === code)).find((w) => w !== undefined)
   }
 
-  take(task: Finding, way: WayOut | undefined): void {
-    if (way) this.watch.decidedOn(this.day, knownAs(task as StageFinding), way.code)
+  take(task: StageFinding, way: WayOut | undefined): void {
+    if (way) this.watch.decidedOn(this.day, knownAs(task), way.code)
     if (way) this.log(...answerDrafts(task, way, this.now()))
     else this.done(task)
   }

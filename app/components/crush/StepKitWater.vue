@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { LotView } from '~~/core/ledger'
+import { type LotView, reckonedKit } from '~~/core/ledger'
 import { kitWater } from '~~/core/must'
 import { useFormat } from '~/composables/useFormat'
 import { useStepLog } from '~/composables/useStepLog'
@@ -14,10 +14,11 @@ const { saving, write } = useStepLog(() => props.lot)
 const stage = computed(() => (props.lot.staged.has('water') ? 2 : 1))
 /** Water is in, and the gravity is only an estimate until it is read again. */
 const unread = computed(() => props.lot.sg?.origin === 'estimated')
+const kit = computed(() => reckonedKit(props.lot.volume.value, props.lot.sg!.value))
 const water = computed(() =>
   props.lot.sg && !unread.value
     ? withinLimits(() =>
-        kitWater(props.lot.volume.value, Math.max(0.99, props.lot.sg!.value), props.lot.kit!.targetSg, stage.value, props.lot.kit!.lineL)
+        kitWater(kit.value.volumeL, kit.value.sg, props.lot.kit!.targetSg, stage.value, props.lot.kit!.lineL)
       )
     : undefined
 )

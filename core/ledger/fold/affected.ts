@@ -26,16 +26,17 @@ export function affectedFrom(before: readonly StandingFact[], after: readonly St
       const { fact, original } = facts[place]!
       if (!touched.has(original.id)) continue
       from = Math.min(from, place)
-      if (HEADER.has(fact.type) || fact.type === 'lot-started') from = Math.min(from, restingOn(fact, after))
-      gathered ||= HEADER.has(fact.type) || fact.type === 'lot-started'
+      if (!HEADER.has(fact.type) && fact.type !== 'lot-started') continue
+      from = Math.min(from, restingOn(fact, after, from))
+      gathered = true
     }
   }
   return { from, gathered }
 }
 
-/** The first fact that rests on what is gathered first. */
-function restingOn(header: Fact, facts: readonly StandingFact[]): number {
-  const found = facts.findIndex(({ fact }) => {
+/** The first fact that rests on what is gathered first, of those before a place. */
+function restingOn(header: Fact, facts: readonly StandingFact[], before: number): number {
+  const found = facts.slice(0, before).findIndex(({ fact }) => {
     switch (header.type) {
       case 'instrument-added':
         return fact.type === 'reading' && fact.instrumentId === header.instrumentId
@@ -52,7 +53,7 @@ function restingOn(header: Fact, facts: readonly StandingFact[]): number {
         return false
     }
   })
-  return found < 0 ? facts.length : found
+  return found < 0 ? before : found
 }
 
 /** A check speaks for the readings since the one before it. */

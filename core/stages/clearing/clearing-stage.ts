@@ -1,5 +1,6 @@
 import type { Finding } from '../../findings'
 import { type Clarity, type LotView, isClear, isHeld, isWine } from '../../ledger'
+import { FININGS } from '../fined'
 import { wineFrom } from '../off-lees'
 import { isOnSkins } from '../skins'
 import { type Stage, hoursSince, later } from '../stage'
@@ -79,9 +80,6 @@ export const clearingStage: Stage<ClearingSays> = {
   },
   findings: () => []
 }
-
-/** Finings that go into a wine for its haze. */
-const FININGS = ['bentonite', 'silica-sol', 'chitosan', 'gelatin', 'isinglass', 'casein', 'egg-white', 'charcoal'] as const
 
 const stays = (
   lot: LotView,

@@ -11,7 +11,7 @@ export type FaultSays =
   /** It is kept without sulphite: a nose is all that tells in time when it spoils. */
   | { code: 'smell-kept', daysSince: number }
 
-/** A wine that smells wrong: what it wants depends on what it smells of. Stands beside what else it asks for. */
+/** A wine that smells wrong, by what it smells of; and one that only a nose can look after. Beside whatever else is asked for. */
 export const faultStage: Stage<FaultSays> = {
   code: 'fault',
   beside: true,

@@ -1,6 +1,6 @@
 import type { Finding } from '../../findings'
 import { isHeld } from '../../ledger'
-import { SECOND, finingUnder, lastOf, wasFined } from '../fined'
+import { FININGS, FIRST, SECOND, finingUnder, lastOf } from '../fined'
 import { type Stage, hoursSince, later } from '../stage'
 
 export type FiningSays =
@@ -10,9 +10,8 @@ export type FiningSays =
   | { code: 'rack-off-fining', material: string, daysIn: number }
 
 /** The pair: silica first, then what it takes down, an hour to a day apart (craft 3.11). */
-const FIRST = 'silica-sol'
 const BETWEEN_H = { from: 1, late: 24 } as const
-/** A pair that nobody finished within this is no more waited for, h. */
+/** A pair that nobody finished within this is not waited for any longer, h. */
 const FORGOTTEN_H = 7 * 24
 /** Settled, and racked off before it gives back what it took; days. Common practice, no source. */
 const SETTLED_D = { due: 10, late: 28 } as const
@@ -21,7 +20,7 @@ const SETTLED_D = { due: 10, late: 28 } as const
 export const finingStage: Stage<FiningSays> = {
   code: 'fining',
   beside: true,
-  appliesTo: (lot) => isHeld(lot) && lot.stream !== 'test' && wasFined(lot, FIRST),
+  appliesTo: (lot) => isHeld(lot) && lot.stream !== 'test' && lastOf(lot, FININGS) !== undefined,
   tasks(lot, _cellar, now): Finding<FiningSays>[] {
     const about = { task: true, lotId: lot.id, evidence: [] } as const
     const [first, second] = [lastOf(lot, [FIRST]), lastOf(lot, SECOND)]

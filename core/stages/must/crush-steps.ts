@@ -1,6 +1,5 @@
-import { SG_MAX } from '../../hydrometry'
 import { hoursBetween } from '../../units'
-import { type LotState, type Owned, isMust, planOf } from '../../ledger'
+import { type LotState, type Owned, isMust, planOf, reckonedKit } from '../../ledger'
 import { type ClockReading, arrivesOnSkins, clockAt, enzymeAdvice, kitWater } from '../../must'
 import { packetTask } from '../stage'
 import { correctionOf } from './correction-of-lot'
@@ -252,14 +251,13 @@ function missingOf(lot: LotState, owned: Owned): ('sugar' | 'ph' | 'ta')[] {
   return missing
 }
 
-const between = (least: number, value: number, most: number): number => Math.max(least, Math.min(most, value))
-
 /** A kit is watered when a *reading* says so: the estimate after the last water is not enough. */
 function waterStep(lot: LotState): Own {
   // Once it ferments its gravity says nothing of its water any more.
   if (lot.inoculatedAt && lot.added.has('water')) return { status: 'done', at: lot.inoculatedAt }
   if (!lot.sg || lot.sg.origin !== 'measured') return lot.added.has('water') ? { ...LATER, phase: 'measure-again' } : LATER
-  const water = kitWater(between(0.1, lot.volume.value, 100_000), between(0.99, lot.sg.value, SG_MAX), lot.kit!.targetSg, 1)
+  const { volumeL, sg } = reckonedKit(lot.volume.value, lot.sg.value)
+  const water = kitWater(volumeL, sg, lot.kit!.targetSg, 1)
   return water.verdict === 'on-target' ? { status: 'done', at: lot.sg.at } : LATER
 }
 
