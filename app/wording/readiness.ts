@@ -44,7 +44,7 @@ const SAYS: Record<ConditionCode, Words> = {
     settle: 'Rack it'
   },
   'off-fining': {
-    met: 'Nothing that it was fined with is left under it.',
+    met: 'No fining is left under it.',
     open: 'The fining is still under it, and would end up in the bottles.',
     unknown: 'Nobody knows whether a fining is still under it.',
     settle: 'Rack it'
